@@ -1,0 +1,227 @@
+package gradino.core.advance;
+
+import gradino.core.because.Because;
+import gradino.core.because.Finding;
+import gradino.core.because.GateResult;
+import gradino.core.because.Reason;
+import gradino.core.because.Term;
+import gradino.core.because.Unit;
+import gradino.core.because.Verdict;
+import gradino.core.body.Side;
+import gradino.core.measure.Limiter;
+import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.EffortClass;
+import gradino.core.prescribe.PlanCheck;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The engine: {@code propose} judges a folded state at a moment. Deterministic, without a clock of its own.
+ *
+ * <p>Gates give the verdict; for a step up the ladder is walked and the first lever that passes its evidence, the
+ * restrictions, the method's limits and the client's minutes is the step.
+ */
+public final class Advance {
+    /** Changes whenever the same state and policy could give another proposal. */
+    public static final String ENGINE_VERSION = "1";
+
+    private static final List<Gate> GATES =
+            List.of(new StopSignGate(), new TooMuchGate(), new LongGapGate(), new UnknownsGate(), new QualifiedGate());
+
+    private Advance() {}
+
+    public static Proposal propose(LineState state, Side side, Policy policy, Moment moment) {
+        var now = new Situation(state, side, policy, moment);
+        return suspension(now).orElseGet(() -> judged(now, now.dose(), null));
+    }
+
+    /** The dose to train with: the one in force, unless later facts suspended the step that brought it. */
+    public static Dose effectiveDose(LineState state, Side side, Policy policy, Moment moment) {
+        return suspension(new Situation(state, side, policy, moment)).isPresent()
+                ? state.side(side).lastChange().orElseThrow().before()
+                : state.side(side).dose();
+    }
+
+    /** Whether a line counts as a newcomer's at a moment. */
+    public static boolean isNewcomer(LineState state, Policy policy, Moment moment) {
+        return new Situation(state, Side.LEFT, policy, moment).newcomer();
+    }
+
+    /** What limits the line's motion on a side. */
+    public static Limiter limiter(LineState state, Side side, Policy policy, Moment moment) {
+        return new Situation(state, side, policy, moment).limiter();
+    }
+
+    /**
+     * Facts about sessions before an accepted step up that were recorded after it: judged again, as of then. A more
+     * cautious result suspends the step.
+     */
+    private static Optional<Proposal> suspension(Situation now) {
+        return now.me()
+                .lastChange()
+                .filter(d -> d.proposed() == Verdict.STEP_UP
+                        && d.equals(now.me().lastDecision().orElseThrow()))
+                .filter(d -> heardLate(now, d))
+                .map(d -> judged(asOf(now, d), now.dose(), d.id()))
+                .filter(p -> p.verdict().isMoreCautiousThan(Verdict.STEP_UP));
+    }
+
+    private static boolean heardLate(Situation now, Event.DoseDecided decision) {
+        return now.state().sessions().stream()
+                .anyMatch(s -> !s.endedAt().isAfter(decision.happenedAt())
+                        && s.lastHeard().isAfter(decision.recordedAt()));
+    }
+
+    private static Situation asOf(Situation now, Event.DoseDecided decision) {
+        return new Situation(
+                now.state().before(decision),
+                now.side(),
+                now.policy(),
+                now.moment().at(decision.happenedAt()));
+    }
+
+    private static Proposal judged(Situation s, Dose inForce, @Nullable String suspends) {
+        var draft = new Draft(s, inForce, suspends);
+        for (var gate : GATES) {
+            draft.judge(gate);
+        }
+        return draft.finish();
+    }
+
+    /** Gathers one proposal; lives for one call. */
+    private static final class Draft {
+        private final Situation s;
+        private final Dose inForce;
+        private final @Nullable String suspends;
+        private final List<GateResult> gates = new ArrayList<>();
+        private final List<Because> requests = new ArrayList<>();
+        private final List<Proposal.Alternative> alternatives = new ArrayList<>();
+        private final List<Because> unlock = new ArrayList<>();
+        private Gate.@Nullable Judgement deciding;
+
+        Draft(Situation s, Dose inForce, @Nullable String suspends) {
+            this.s = s;
+            this.inForce = inForce;
+            this.suspends = suspends;
+        }
+
+        void judge(Gate gate) {
+            var judgement = gate.judge(s);
+            if (deciding != null) {
+                gates.add(judgement.result().notReached());
+                return;
+            }
+            gates.add(judgement.result());
+            if (judgement.result().decided()) {
+                deciding = judgement;
+                requests.addAll(judgement.requests());
+                unlock.addAll(judgement.parts());
+            }
+        }
+
+        Proposal finish() {
+            if (deciding == null) {
+                return stepUp();
+            }
+            var verdict = deciding.result().verdict();
+            var cause = deciding.cause();
+            if (verdict == Verdict.STEP_DOWN && cause != null) {
+                var down = StepDown.of(cause, s);
+                return proposal(verdict, null, down.why(), down.dose());
+            }
+            return proposal(
+                    verdict == null ? Verdict.STAY : verdict,
+                    null,
+                    deciding.result().because(),
+                    s.dose());
+        }
+
+        private Proposal stepUp() {
+            LeverId raised = null;
+            var why = Because.of(Reason.MAINTAIN);
+            var to = s.dose();
+            var ladder = Ladder.of(s);
+            for (var lever : ladder) {
+                var attempt = lever.attempt(s);
+                var dose = attempt.dose();
+                var blocked = dose == null ? attempt.why() : notAllowed(dose).orElse(null);
+                if (blocked == null && raised == null && dose != null) {
+                    raised = lever.id();
+                    why = attempt.why();
+                    to = dose;
+                } else {
+                    alternatives.add(new Proposal.Alternative(
+                            lever.id(), blocked == null, blocked == null ? attempt.why() : blocked));
+                    passedOver(attempt, raised == null);
+                }
+            }
+            if (raised == null && !ladder.isEmpty()) {
+                why = Because.of(Reason.AT_TOP_OF_LADDER);
+            }
+            return proposal(raised == null ? Verdict.STAY : Verdict.STEP_UP, raised, why, to);
+        }
+
+        private void passedOver(Lever.Attempt attempt, boolean beforeTheStep) {
+            if (beforeTheStep) {
+                requests.addAll(attempt.requests());
+                unlock.addAll(attempt.requests());
+            }
+        }
+
+        /** Restrictions, method limits and the client's minutes, by the same check that a coach's own edit meets. */
+        private Optional<Because> notAllowed(Dose dose) {
+            var before = PlanCheck.check(s.planWith(s.dose()), s.context());
+            return PlanCheck.check(s.planWith(dose), s.context()).stream()
+                    .filter(f -> f.blocks() || f.code().equals("too-long"))
+                    .filter(f -> f.path().startsWith("doses." + s.side().word())
+                            || f.path().equals("minutes"))
+                    .filter(f -> before.stream()
+                                    .noneMatch(b -> b.code().equals(f.code())
+                                            && b.path().equals(f.path()))
+                            || f.blocks())
+                    .map(Finding::message)
+                    .map(message -> Because.of(Reason.NOT_ALLOWED, Term.of(message)))
+                    .findFirst();
+        }
+
+        private Proposal proposal(Verdict verdict, @Nullable LeverId lever, Because why, Dose to) {
+            return new Proposal(
+                    s.side(),
+                    verdict,
+                    lever,
+                    why,
+                    s.limiter(),
+                    inForce,
+                    to,
+                    consequences(to),
+                    requests.stream().distinct().toList(),
+                    gates,
+                    deciding == null ? List.of() : deciding.parts(),
+                    alternatives,
+                    unlock.stream().distinct().toList(),
+                    suspends,
+                    s.evidence(),
+                    sessionsPerWeek(to),
+                    s.policy().version(),
+                    ENGINE_VERSION);
+        }
+
+        private List<Change> consequences(Dose to) {
+            var changes = new ArrayList<>(Change.between(inForce, to));
+            int now = s.state().plan().sessionsPerWeek();
+            if (sessionsPerWeek(to) < now) {
+                changes.add(new Change("sessions a week", now, sessionsPerWeek(to), Unit.COUNT));
+            }
+            return List.copyOf(changes);
+        }
+
+        private int sessionsPerWeek(Dose to) {
+            int now = s.state().plan().sessionsPerWeek();
+            var before = EffortClass.of(s.dose().ceiling());
+            var after = EffortClass.of(to.ceiling());
+            return after.compareTo(before) > 0 ? Math.min(now, after.weeklyCap()) : now;
+        }
+    }
+}

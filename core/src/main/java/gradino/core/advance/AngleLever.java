@@ -1,0 +1,131 @@
+package gradino.core.advance;
+
+import gradino.core.because.Because;
+import gradino.core.because.Reason;
+import gradino.core.because.Term;
+import gradino.core.because.Unit;
+import gradino.core.measure.Limiter;
+import gradino.core.prescribe.Dose;
+import gradino.core.quantity.Degrees;
+import gradino.core.quantity.EffortPercent;
+import java.time.Duration;
+import java.util.Optional;
+import java.util.stream.DoubleStream;
+
+/**
+ * Further into the range: min(estimate − 2°, estimate − 1.645·SE, old + 5°, what is left of 5° in any seven days), down
+ * to what the props give. Top hold returns to its base and the ceiling drops 20 points, not below its base: a wider step
+ * starts lower. An angle held before and taken back needs no fresh evidence.
+ */
+final class AngleLever implements Lever {
+
+    @Override
+    public LeverId id() {
+        return LeverId.ANGLE;
+    }
+
+    @Override
+    public Attempt attempt(Situation s) {
+        return forbidden(s)
+                .or(() -> heldBefore(s) ? Optional.empty() : unproven(s))
+                .orElseGet(() -> move(s));
+    }
+
+    private static Optional<Attempt> forbidden(Situation s) {
+        if (s.state().client().restriction().noDeepening()) {
+            return blocked(Because.of(
+                    Reason.NO_DEEPENING,
+                    Term.of(s.state().client().restriction().reason())));
+        }
+        if (s.state().client().hypermobile()) {
+            return blocked(Because.of(Reason.HYPERMOBILE));
+        }
+        var feel = s.me().endFeel();
+        if (feel != null && feel.isStructure()) {
+            return blocked(Because.of(Reason.END_FEEL_STRUCTURE));
+        }
+        var limiter = s.limiter();
+        return limiter == Limiter.CONTROL || limiter == Limiter.BOTH
+                ? blocked(Because.of(Reason.CONTROL_FIRST))
+                : Optional.empty();
+    }
+
+    private static Optional<Attempt> unproven(Situation s) {
+        var range = s.me().passive();
+        if (range == null) {
+            return blocked(Because.of(Reason.NEVER_MEASURED), Because.of(Reason.ASK_COLD));
+        }
+        int days = s.moment().daysSince(range.at());
+        long sessions = s.state().sessions().stream()
+                .filter(x -> x.endedAt().isAfter(range.at()))
+                .count();
+        if (days > s.value(Threshold.COLD_DAYS) && sessions > s.value(Threshold.COLD_SESSIONS)) {
+            return blocked(Because.of(Reason.COLD_READING_OLD, Term.of(days, Unit.DAY)), Because.of(Reason.ASK_COLD));
+        }
+        return observed(s)
+                ? Optional.empty()
+                : blocked(Because.of(Reason.NOT_OBSERVED), Because.of(Reason.ASK_OBSERVE));
+    }
+
+    private static boolean observed(Situation s) {
+        var runs = QualifiedGate.runs(s);
+        return runs.subList(Math.max(0, runs.size() - s.whole(Threshold.SESSIONS_NEEDED)), runs.size()).stream()
+                .flatMap(java.util.Collection::stream)
+                .anyMatch(x -> x.observer().isCoach());
+    }
+
+    private static Attempt move(Situation s) {
+        var old = s.dose().angle();
+        var bound = s.angleBound();
+        if (bound.isEmpty()) {
+            return Attempt.blocked(Because.of(Reason.NEVER_MEASURED), Because.of(Reason.ASK_COLD));
+        }
+        double wanted = DoubleStream.of(
+                        bound.get().value(), old.value() + s.value(Threshold.ANGLE_STEP), old.value() + leftThisWeek(s))
+                .min()
+                .orElseThrow();
+        var reached = s.onProps(Degrees.of(wanted));
+        double gain = reached.minus(old);
+        if (gain < s.value(Threshold.ANGLE_LEAST)) {
+            return Attempt.blocked(Because.of(
+                    Reason.ANGLE_STEP_TOO_SMALL,
+                    Term.of(Math.max(0, gain), Unit.DEGREE),
+                    Term.of(s.value(Threshold.ANGLE_LEAST), Unit.DEGREE)));
+        }
+        return Attempt.step(
+                lowered(s, reached),
+                Because.of(
+                        Reason.STEP_ANGLE, Term.of(old.value(), Unit.DEGREE), Term.of(reached.value(), Unit.DEGREE)));
+    }
+
+    private static Dose lowered(Situation s, Degrees angle) {
+        var base = s.me().base();
+        var ceiling = s.dose().ceiling().shifted(-s.whole(Threshold.ANGLE_CEILING_DROP));
+        var floor = EffortPercent.of(
+                Math.min(base.ceiling().value(), s.dose().ceiling().value()));
+        return s.dose()
+                .withAngle(angle)
+                .withTopHold(Math.min(base.topHoldSeconds(), s.dose().topHoldSeconds()))
+                .withCeiling(ceiling.atLeast(floor));
+    }
+
+    /** What is left of the degrees allowed in any seven days. */
+    private static double leftThisWeek(Situation s) {
+        var weekAgo = s.moment().instant().minus(Duration.ofDays(7));
+        double used = s.me().decisions().stream()
+                .filter(d -> d.happenedAt().isAfter(weekAgo))
+                .mapToDouble(d -> Math.max(0, d.after().angle().minus(d.before().angle())))
+                .sum();
+        return Math.max(0, s.value(Threshold.ANGLE_WEEK) - used);
+    }
+
+    /** Whether a deeper angle was in force before, so that going back to it needs only gate 5. */
+    private static boolean heldBefore(Situation s) {
+        return s.me().decisions().stream()
+                .anyMatch(d -> d.before().angle().minus(s.dose().angle()) >= s.value(Threshold.ANGLE_LEAST));
+    }
+
+    private static Optional<Attempt> blocked(Because why, Because... requests) {
+        return Optional.of(Attempt.blocked(why, requests));
+    }
+}

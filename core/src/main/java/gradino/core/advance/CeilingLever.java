@@ -1,0 +1,41 @@
+package gradino.core.advance;
+
+import gradino.core.because.Because;
+import gradino.core.because.Reason;
+import gradino.core.because.Term;
+import gradino.core.because.Unit;
+import gradino.core.quantity.EffortPercent;
+
+/** Ten points more effort: first to 70 %, later to the method's top; never over the client's cap. */
+final class CeilingLever implements Lever {
+    private final LeverId id;
+
+    CeilingLever(LeverId id) {
+        this.id = id;
+    }
+
+    @Override
+    public LeverId id() {
+        return id;
+    }
+
+    @Override
+    public Attempt attempt(Situation s) {
+        int top = id == LeverId.CEILING
+                ? s.whole(Threshold.CEILING_FIRST_TOP)
+                : s.method().parameter("ceiling").max();
+        int old = s.dose().ceiling().value();
+        int cap = s.state().client().restriction().highestEffort().value();
+        int next = Math.min(Math.min(top, cap), old + s.whole(Threshold.CEILING_STEP));
+        if (next <= old) {
+            boolean capped = cap < top;
+            return Attempt.blocked(
+                    capped
+                            ? Because.of(Reason.AT_EFFORT_CAP, Term.of(cap, Unit.PERCENT))
+                            : Because.of(Reason.AT_TOP, Term.of("ceiling"), Term.of(top, Unit.PERCENT)));
+        }
+        return Attempt.step(
+                s.dose().withCeiling(EffortPercent.of(next)),
+                Because.of(Reason.STEP_CEILING, Term.of(old, Unit.PERCENT), Term.of(next, Unit.PERCENT)));
+    }
+}

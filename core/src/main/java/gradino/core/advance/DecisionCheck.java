@@ -1,0 +1,64 @@
+package gradino.core.advance;
+
+import gradino.core.because.Finding;
+import gradino.core.because.Verdict;
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.PlanCheck;
+import gradino.core.prescribe.PlanContext;
+import gradino.core.quantity.UncertainAngle;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Holds a coach's own answer to a proposal against the same rules as any other change. */
+public final class DecisionCheck {
+    private DecisionCheck() {}
+
+    /**
+     * @param wanted the dose the coach wants instead
+     * @param reason why; needed when it goes further than proposed
+     */
+    public static List<Finding> check(
+            LineState state, Proposal proposal, Dose wanted, String reason, Policy policy, Moment moment) {
+        var s = new Situation(state, proposal.side(), policy, moment);
+        var findings = new ArrayList<>(PlanCheck.check(s.planWith(wanted), contextOf(s)).stream()
+                .filter(f -> f.path().startsWith("doses." + proposal.side().word()))
+                .toList());
+        if (goesFurther(wanted, proposal.to()) && reason.isBlank()) {
+            findings.add(Finding.blocking(
+                    "reason",
+                    "reason-needed",
+                    null,
+                    "",
+                    "This goes further than proposed: say why, the record keeps it."));
+        }
+        return List.copyOf(findings);
+    }
+
+    private static PlanContext contextOf(Situation s) {
+        var context = s.context();
+        return new PlanContext(
+                context.restriction(),
+                context.newcomer(),
+                context.minutes(),
+                context.held(),
+                Sided.<Optional<UncertainAngle>>both(Optional.empty()).with(s.side(), s.passive()));
+    }
+
+    private static boolean goesFurther(Dose wanted, Dose proposed) {
+        return wanted.angle().compareTo(proposed.angle()) > 0
+                || wanted.ceiling().compareTo(proposed.ceiling()) > 0
+                || wanted.sets() > proposed.sets()
+                || wanted.topHoldSeconds() > proposed.topHoldSeconds()
+                || wanted.supportedHoldSeconds() > proposed.supportedHoldSeconds()
+                || wanted.handsOffSeconds() * wanted.handsOffRepetitions()
+                        > proposed.handsOffSeconds() * proposed.handsOffRepetitions();
+    }
+
+    /** Whether a side may be trained at all now. */
+    public static boolean isStopped(LineState state, Side side, Policy policy, Moment moment) {
+        return Advance.propose(state, side, policy, moment).verdict() == Verdict.STOP_AND_REFER;
+    }
+}

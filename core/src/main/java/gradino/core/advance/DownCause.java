@@ -1,0 +1,11 @@
+package gradino.core.advance;
+
+/** What a step down answers to. */
+enum DownCause {
+    ANGLE_TOO_DEEP,
+    RANGE_LOST,
+    PAIN_WHILE_CONTRACTING,
+    UNKNOWN,
+    AWAY_LONG,
+    EFFORT_CAPPED
+}

@@ -1,0 +1,38 @@
+package gradino.core.advance;
+
+import gradino.core.because.Because;
+import gradino.core.because.Reason;
+import gradino.core.because.Term;
+import gradino.core.because.Unit;
+
+/** Control at the end of the range: 3 × 10 s of hands-off hold where there is none, then two seconds more, to 15 s. */
+final class HandsOffLever implements Lever {
+
+    @Override
+    public LeverId id() {
+        return LeverId.HANDS_OFF_HOLD;
+    }
+
+    @Override
+    public Attempt attempt(Situation s) {
+        var hold = s.method().parameter("hands-off-hold");
+        if (!s.dose().hasHandsOff()) {
+            int repetitions = s.method().usual("hands-off-repetitions");
+            return Attempt.step(
+                    s.dose().withHandsOff(repetitions, hold.usual()),
+                    Because.of(
+                            Reason.ADD_HANDS_OFF,
+                            Term.of(repetitions, Unit.COUNT),
+                            Term.of(hold.usual(), Unit.SECOND)));
+        }
+        int old = s.dose().handsOffSeconds();
+        int next = Math.min(hold.max(), old + s.whole(Threshold.HANDS_OFF_STEP));
+        if (next <= old) {
+            return Attempt.blocked(
+                    Because.of(Reason.AT_TOP, Term.of("hands-off hold"), Term.of(hold.max(), Unit.SECOND)));
+        }
+        return Attempt.step(
+                s.dose().withHandsOff(s.dose().handsOffRepetitions(), next),
+                Because.of(Reason.STEP_HANDS_OFF, Term.of(old, Unit.SECOND), Term.of(next, Unit.SECOND)));
+    }
+}

@@ -1,0 +1,34 @@
+package gradino.core.advance;
+
+import gradino.core.because.Because;
+import gradino.core.prescribe.Dose;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** One rung of a ladder: what it would change, or why not now. */
+interface Lever {
+    LeverId id();
+
+    Attempt attempt(Situation situation);
+
+    /**
+     * What came of trying a lever.
+     *
+     * @param dose the dose it leads to; null when it is blocked
+     * @param why the step in a reason, or what blocks it
+     * @param requests what would unblock it
+     */
+    record Attempt(@Nullable Dose dose, Because why, List<Because> requests) {
+        public Attempt {
+            requests = List.copyOf(requests);
+        }
+
+        static Attempt step(Dose dose, Because why) {
+            return new Attempt(dose, why, List.of());
+        }
+
+        static Attempt blocked(Because why, Because... requests) {
+            return new Attempt(null, why, List.of(requests));
+        }
+    }
+}

@@ -1,0 +1,12 @@
+package gradino.core.advance;
+
+/** The one thing that a step changes. */
+public enum LeverId {
+    ANGLE,
+    TOP_HOLD,
+    CEILING,
+    SETS,
+    CEILING_TO_TOP,
+    SUPPORTED_HOLD,
+    HANDS_OFF_HOLD
+}

@@ -1,0 +1,55 @@
+package gradino.core.advance;
+
+import gradino.core.because.Because;
+import gradino.core.because.GateResult;
+import gradino.core.because.Verdict;
+import gradino.core.body.Side;
+import gradino.core.measure.Limiter;
+import gradino.core.prescribe.Dose;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What Gradino would do with one side of a line, with every reason. The coach decides.
+ *
+ * @param lever raised, when the verdict is a step up
+ * @param why the step in one reason
+ * @param from dose in force
+ * @param to dose proposed; equal to {@code from} for stay and stop
+ * @param consequences every number that changes
+ * @param requests what is asked of coach or client
+ * @param gates in order, those after the deciding one as not reached
+ * @param failed every single part that kept the line from stepping up
+ * @param alternatives levers that were looked at and not taken
+ * @param unlock what would open the next step
+ * @param suspends id of the accepted step that later facts took back; null for none
+ * @param evidence ids of the sessions looked at
+ * @param sessionsPerWeek what the plan's frequency becomes when the step enters a harder class
+ */
+public record Proposal(
+        Side side,
+        Verdict verdict,
+        @Nullable LeverId lever,
+        Because why,
+        Limiter limiter,
+        Dose from,
+        Dose to,
+        List<Change> consequences,
+        List<Because> requests,
+        List<GateResult> gates,
+        List<Because> failed,
+        List<Alternative> alternatives,
+        List<Because> unlock,
+        @Nullable String suspends,
+        List<String> evidence,
+        int sessionsPerWeek,
+        String policyVersion,
+        String engineVersion) {
+
+    /** A lever that was not taken, and why not. */
+    public record Alternative(LeverId lever, boolean possible, Because why) {}
+
+    public boolean changesDose() {
+        return !from.equals(to);
+    }
+}

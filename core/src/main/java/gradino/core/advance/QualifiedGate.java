@@ -1,0 +1,125 @@
+package gradino.core.advance;
+
+import gradino.core.because.Because;
+import gradino.core.because.GateResult;
+import gradino.core.because.Reason;
+import gradino.core.because.Term;
+import gradino.core.because.Unit;
+import gradino.core.because.Verdict;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Gate 5: the last two sessions at this rung were clean.
+ *
+ * <p>Sessions closer together than the class's spacing count as one, which is clean only if all of them were: so one day
+ * counts once. A session whose morning was never answered neither qualifies nor breaks the run.
+ */
+final class QualifiedGate implements Gate {
+
+    @Override
+    public String id() {
+        return "qualified";
+    }
+
+    @Override
+    public Judgement judge(Situation s) {
+        var runs = runs(s);
+        int needed = s.whole(Threshold.SESSIONS_NEEDED);
+        var looked = runs.subList(Math.max(0, runs.size() - needed), runs.size());
+        var parts = new ArrayList<Because>();
+        looked.forEach(run -> run.forEach(session -> failings(s, session, parts)));
+        if (parts.isEmpty() && looked.size() < needed) {
+            parts.add(
+                    Because.of(Reason.TOO_FEW_SESSIONS, amount(looked.size(), Unit.COUNT), amount(needed, Unit.COUNT)));
+        }
+        if (parts.isEmpty()) {
+            return passed(s, Threshold.SESSIONS_NEEDED, (double) looked.size(), Reason.QUALIFIED);
+        }
+        var distinct = parts.stream().distinct().sorted().toList();
+        var judgement = decided(s, Verdict.STAY, Threshold.SESSIONS_NEEDED, looked.size(), distinct.get(0));
+        return new Judgement(shown(s, judgement.result(), looked), null, List.of(), distinct);
+    }
+
+    /** Shows the failed number beside its own limit where the first failing part has one. */
+    private GateResult shown(Situation s, GateResult result, List<List<SessionFacts>> looked) {
+        if (result.because().reason() != Reason.DONE_TOO_LITTLE) {
+            return result;
+        }
+        double lowest = looked.stream()
+                .flatMap(List::stream)
+                .mapToDouble(x -> x.on(s.side()).done().ratio())
+                .min()
+                .orElse(0);
+        return GateResult.decided(
+                id(),
+                Verdict.STAY,
+                lowest,
+                s.value(Threshold.DONE_RATIO),
+                Unit.RATIO,
+                result.because(),
+                s.policy().source(Threshold.DONE_RATIO));
+    }
+
+    /** Sessions at this rung with known mornings, in groups that lie nearer to their first session than the spacing. */
+    static List<List<SessionFacts>> runs(Situation s) {
+        var runs = new ArrayList<List<SessionFacts>>();
+        for (var session : s.atThisRung()) {
+            if (s.isUnknown(session)) {
+                continue;
+            }
+            var run = runs.isEmpty() ? List.<SessionFacts>of() : runs.get(runs.size() - 1);
+            if (!run.isEmpty() && daysBetween(s, run.get(0), session) < s.spacingDays(run.get(0))) {
+                run.add(session);
+            } else {
+                runs.add(new ArrayList<>(List.of(session)));
+            }
+        }
+        return runs;
+    }
+
+    private static long daysBetween(Situation s, SessionFacts earlier, SessionFacts later) {
+        return java.time.temporal.ChronoUnit.DAYS.between(
+                s.moment().day(earlier.endedAt()), s.moment().day(later.endedAt()));
+    }
+
+    private void failings(Situation s, SessionFacts session, List<Because> parts) {
+        var facts = session.on(s.side());
+        var done = facts.done();
+        if (done.ratio() < s.value(Threshold.DONE_RATIO)) {
+            parts.add(against(s, Reason.DONE_TOO_LITTLE, done.ratio(), Threshold.DONE_RATIO));
+        }
+        if (done.lowestPhase() < s.value(Threshold.PHASE_RATIO)) {
+            parts.add(against(s, Reason.PHASE_TOO_SHORT, done.lowestPhase(), Threshold.PHASE_RATIO));
+        }
+        if (facts.worstPain().value() > s.value(Threshold.PAIN_CLEAN)) {
+            parts.add(against(s, Reason.PAIN_NOT_CLEAN, facts.worstPain().value(), Threshold.PAIN_CLEAN));
+        }
+        if (session.morning() != null && !session.morning().settled()) {
+            parts.add(Because.of(Reason.MORNING_NOT_SETTLED));
+        }
+        if (session.observer().seesFaults() && facts.mostFaults() > s.value(Threshold.FAULTS_A_SET)) {
+            parts.add(against(s, Reason.FAULTS_SEEN, facts.mostFaults(), Threshold.FAULTS_A_SET));
+        }
+        effort(s, facts, parts);
+        if (facts.mostCramps() > s.value(Threshold.CRAMPS_A_SET)) {
+            parts.add(against(s, Reason.CRAMPS, facts.mostCramps(), Threshold.CRAMPS_A_SET));
+        }
+        if (facts.unplannedStop()) {
+            parts.add(Because.of(Reason.UNPLANNED_STOP));
+        }
+    }
+
+    private void effort(Situation s, SideFacts facts, List<Because> parts) {
+        if (facts.effortOff() == null) {
+            parts.add(Because.of(Reason.EFFORT_NOT_RATED));
+        } else if (facts.effortOff() > s.value(Threshold.EFFORT_TENTHS)) {
+            parts.add(against(s, Reason.EFFORT_OFF, facts.effortOff(), Threshold.EFFORT_TENTHS));
+        }
+    }
+
+    private static Because against(Situation s, Reason reason, double value, Threshold threshold) {
+        var unit = s.policy().unit(threshold);
+        return Because.of(reason, Term.of(value, unit), Term.of(s.value(threshold), unit));
+    }
+}

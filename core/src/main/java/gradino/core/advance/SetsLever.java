@@ -1,0 +1,27 @@
+package gradino.core.advance;
+
+import gradino.core.because.Because;
+import gradino.core.because.Reason;
+import gradino.core.because.Term;
+import gradino.core.because.Unit;
+
+/** One set more, to the method's most. */
+final class SetsLever implements Lever {
+
+    @Override
+    public LeverId id() {
+        return LeverId.SETS;
+    }
+
+    @Override
+    public Attempt attempt(Situation s) {
+        int top = s.method().parameter("sets").max();
+        int old = s.dose().sets();
+        if (old >= top) {
+            return Attempt.blocked(Because.of(Reason.AT_TOP, Term.of("sets"), Term.of(top, Unit.COUNT)));
+        }
+        return Attempt.step(
+                s.dose().withSets(old + 1),
+                Because.of(Reason.STEP_SETS, Term.of(old, Unit.COUNT), Term.of(old + 1, Unit.COUNT)));
+    }
+}

@@ -1,0 +1,77 @@
+package gradino.core.advance;
+
+import gradino.core.because.Because;
+import gradino.core.because.Reason;
+import gradino.core.because.Term;
+import gradino.core.because.Unit;
+import gradino.core.because.Verdict;
+import gradino.core.prescribe.Dose;
+import gradino.core.quantity.Degrees;
+import gradino.core.quantity.EffortPercent;
+
+/** The way down, by cause. The top hold never stays above its base. */
+final class StepDown {
+    private StepDown() {}
+
+    record Down(Dose dose, Because why) {}
+
+    static Down of(DownCause cause, Situation s) {
+        return switch (cause) {
+            case ANGLE_TOO_DEEP -> shallower(s, s.dose().angle().plus(-s.value(Threshold.DOWN_ANGLE)));
+            case RANGE_LOST -> shallower(s, s.passive().orElseThrow().value().plus(-s.value(Threshold.ANGLE_MARGIN)));
+            case PAIN_WHILE_CONTRACTING -> softer(s);
+            case UNKNOWN -> undo(s);
+            case AWAY_LONG -> newcomer(s);
+            case EFFORT_CAPPED -> capped(s);
+        };
+    }
+
+    private static Down shallower(Situation s, Degrees to) {
+        var angle = s.onProps(to);
+        var why = Because.of(
+                Reason.DOWN_ANGLE, Term.of(s.dose().angle().value(), Unit.DEGREE), Term.of(angle.value(), Unit.DEGREE));
+        return new Down(held(s, s.dose().withAngle(angle)), why);
+    }
+
+    private static Down softer(Situation s) {
+        var old = s.dose().ceiling();
+        var least = EffortPercent.of(s.whole(Threshold.CEILING_LEAST)).atMost(old);
+        var ceiling = old.shifted(-s.whole(Threshold.DOWN_CEILING)).atLeast(least);
+        var why = Because.of(
+                Reason.DOWN_CEILING, Term.of(old.value(), Unit.PERCENT), Term.of(ceiling.value(), Unit.PERCENT));
+        return new Down(held(s, s.dose().withCeiling(ceiling)), why);
+    }
+
+    /** Takes the last step up back; where none was taken there is nothing to undo and the effort comes down instead. */
+    private static Down undo(Situation s) {
+        return s.me().lastChange()
+                .filter(d -> d.proposed() == Verdict.STEP_UP)
+                .map(d -> new Down(held(s, within(s, d.before())), Because.of(Reason.DOWN_UNDO)))
+                .orElseGet(() -> softer(s));
+    }
+
+    private static Dose within(Situation s, Dose dose) {
+        return dose.withCeiling(
+                dose.ceiling().atMost(s.state().client().restriction().highestEffort()));
+    }
+
+    private static Down newcomer(Situation s) {
+        var now = s.dose().angle();
+        var angle = s.angleBound().filter(b -> b.compareTo(now) < 0).orElse(now);
+        var first = s.method().firstDose(s.onProps(angle));
+        return new Down(within(s, first), Because.of(Reason.DOWN_NEWCOMER));
+    }
+
+    private static Down capped(Situation s) {
+        var cap = s.state().client().restriction().highestEffort();
+        var why = Because.of(
+                Reason.DOWN_CEILING,
+                Term.of(s.dose().ceiling().value(), Unit.PERCENT),
+                Term.of(cap.value(), Unit.PERCENT));
+        return new Down(s.dose().withCeiling(cap), why);
+    }
+
+    private static Dose held(Situation s, Dose dose) {
+        return dose.withTopHold(Math.min(dose.topHoldSeconds(), s.me().base().topHoldSeconds()));
+    }
+}

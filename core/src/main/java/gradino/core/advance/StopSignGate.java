@@ -1,0 +1,45 @@
+package gradino.core.advance;
+
+import gradino.core.because.Because;
+import gradino.core.because.GateResult;
+import gradino.core.because.Reason;
+import gradino.core.because.Source;
+import gradino.core.because.Term;
+import gradino.core.because.Unit;
+import gradino.core.because.Verdict;
+import java.util.Locale;
+
+/** Gate 1: any uncleared stop sign that reaches this side, or a client stopped as a whole. */
+final class StopSignGate implements Gate {
+    private static final Source SOURCE =
+            new Source(Source.Kind.COMMON_PRACTICE, "common practice: stop signs are referred, never trained through");
+
+    @Override
+    public String id() {
+        return "stop-sign";
+    }
+
+    @Override
+    public Judgement judge(Situation s) {
+        var restriction = s.state().client().restriction();
+        if (restriction.stopped()) {
+            return refer(Because.of(Reason.CLIENT_STOPPED, Term.of(restriction.reason())));
+        }
+        return s.state().stops().stream()
+                .filter(stop -> stop.reaches(s.side()))
+                .findFirst()
+                .map(stop -> refer(
+                        Because.of(Reason.STOP_SIGN, Term.of(words(stop.sign().name())))))
+                .orElseGet(() -> Judgement.of(
+                        GateResult.passed(id(), 0.0, 0.0, Unit.COUNT, Because.of(Reason.NO_STOP_SIGN), SOURCE)));
+    }
+
+    private Judgement refer(Because because) {
+        return Judgement.of(GateResult.decided(id(), Verdict.STOP_AND_REFER, 1.0, 0.0, Unit.COUNT, because, SOURCE))
+                .asking(Because.of(Reason.ASK_CLEARANCE));
+    }
+
+    private static String words(String name) {
+        return name.toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
+}

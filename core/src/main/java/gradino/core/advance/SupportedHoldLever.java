@@ -1,0 +1,28 @@
+package gradino.core.advance;
+
+import gradino.core.because.Because;
+import gradino.core.because.Reason;
+import gradino.core.because.Term;
+import gradino.core.because.Unit;
+
+/** Fifteen seconds more of supported hold, to the method's top. */
+final class SupportedHoldLever implements Lever {
+
+    @Override
+    public LeverId id() {
+        return LeverId.SUPPORTED_HOLD;
+    }
+
+    @Override
+    public Attempt attempt(Situation s) {
+        int top = s.method().parameter("supported-hold").max();
+        int old = s.dose().supportedHoldSeconds();
+        int next = Math.min(top, old + s.whole(Threshold.SUPPORTED_HOLD_STEP));
+        if (next <= old) {
+            return Attempt.blocked(Because.of(Reason.AT_TOP, Term.of("supported hold"), Term.of(top, Unit.SECOND)));
+        }
+        return Attempt.step(
+                s.dose().withSupportedHold(next),
+                Because.of(Reason.STEP_SUPPORTED_HOLD, Term.of(old, Unit.SECOND), Term.of(next, Unit.SECOND)));
+    }
+}

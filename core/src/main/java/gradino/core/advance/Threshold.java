@@ -1,0 +1,38 @@
+package gradino.core.advance;
+
+/** Names of the numbers a policy sets; values, ranges and sources are in the policy's data file. */
+public enum Threshold {
+    PAIN_TOO_MUCH,
+    PAIN_UNSETTLED,
+    PAIN_RISE,
+    PAIN_CLEAN,
+    PAIN_WINDOW_DAYS,
+    GAP_STAY_DAYS,
+    GAP_DOWN_DAYS,
+    GAP_NEWCOMER_DAYS,
+    UNKNOWN_HOURS,
+    DONE_RATIO,
+    PHASE_RATIO,
+    SESSIONS_NEEDED,
+    FAULTS_A_SET,
+    CRAMPS_A_SET,
+    EFFORT_TENTHS,
+    SORENESS_SPACING,
+    NEWCOMER_SESSIONS,
+    ANGLE_MARGIN,
+    ANGLE_SIGMAS,
+    ANGLE_STEP,
+    ANGLE_WEEK,
+    ANGLE_LEAST,
+    COLD_DAYS,
+    COLD_SESSIONS,
+    TOP_HOLD_STEP,
+    CEILING_STEP,
+    CEILING_FIRST_TOP,
+    SUPPORTED_HOLD_STEP,
+    ANGLE_CEILING_DROP,
+    DOWN_CEILING,
+    CEILING_LEAST,
+    DOWN_ANGLE,
+    HANDS_OFF_STEP
+}

@@ -1,0 +1,173 @@
+package gradino.core.advance;
+
+import gradino.core.because.Because;
+import gradino.core.because.Reason;
+import gradino.core.because.Unit;
+import gradino.core.because.Verdict;
+import gradino.core.perform.PainKind;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+
+/** Gate 2: pain that is too high, stays, or rises; a wrong joint; an angle above the range that is left. */
+final class TooMuchGate implements Gate {
+
+    @Override
+    public String id() {
+        return "too-much";
+    }
+
+    @Override
+    public Judgement judge(Situation s) {
+        List<Function<Situation, Optional<Judgement>>> questions = List.of(
+                this::capExceeded,
+                this::painAbove,
+                this::painUnsettled,
+                this::painRising,
+                this::painWeek,
+                this::wrongJoint,
+                this::rangeLost);
+        return questions.stream()
+                .flatMap(q -> q.apply(s).stream())
+                .findFirst()
+                .orElseGet(() -> passed(s, Threshold.PAIN_TOO_MUCH, (double) worst(s), Reason.PAIN_IN_BOUNDS));
+    }
+
+    private Optional<Judgement> capExceeded(Situation s) {
+        var cap = s.state().client().restriction().highestEffort();
+        if (s.dose().ceiling().compareTo(cap) <= 0) {
+            return Optional.empty();
+        }
+        var because = Because.of(
+                Reason.ABOVE_EFFORT_CAP,
+                amount(s.dose().ceiling().value(), Unit.PERCENT),
+                amount(cap.value(), Unit.PERCENT));
+        return Optional.of(down(s, Threshold.PAIN_TOO_MUCH, worst(s), because, DownCause.EFFORT_CAPPED));
+    }
+
+    private Optional<Judgement> painAbove(Situation s) {
+        return s.undecided().stream()
+                .filter(x -> pain(s, x) > s.value(Threshold.PAIN_TOO_MUCH))
+                .findFirst()
+                .map(x -> down(
+                        s, Threshold.PAIN_TOO_MUCH, pain(s, x), painSaid(s, Reason.PAIN_TOO_HIGH, x), cause(s, x)));
+    }
+
+    private Optional<Judgement> painUnsettled(Situation s) {
+        return s.undecided().stream()
+                .filter(x -> pain(s, x) >= s.value(Threshold.PAIN_UNSETTLED))
+                .filter(x -> x.morning() != null && !x.morning().settled())
+                .findFirst()
+                .map(x -> down(
+                        s, Threshold.PAIN_UNSETTLED, pain(s, x), painSaid(s, Reason.PAIN_NOT_SETTLED, x), cause(s, x)));
+    }
+
+    private Optional<Judgement> painRising(Situation s) {
+        var all = s.state().sessions();
+        int n = all.size();
+        if (n < 3 || !s.undecided().contains(all.get(n - 1))) {
+            return Optional.empty();
+        }
+        int first = pain(s, all.get(n - 3));
+        int second = pain(s, all.get(n - 2));
+        int third = pain(s, all.get(n - 1));
+        double rise = s.value(Threshold.PAIN_RISE);
+        if (second - first < rise || third - second < rise) {
+            return Optional.empty();
+        }
+        var because = Because.of(
+                Reason.PAIN_RISING, amount(first, Unit.COUNT), amount(second, Unit.COUNT), amount(third, Unit.COUNT));
+        return Optional.of(down(s, Threshold.PAIN_RISE, third - second, because, cause(s, all.get(n - 1))));
+    }
+
+    private Optional<Judgement> painWeek(Situation s) {
+        if (s.undecided().isEmpty()) {
+            return Optional.empty();
+        }
+        var window = Duration.ofDays(s.whole(Threshold.PAIN_WINDOW_DAYS));
+        var now = s.moment().instant();
+        var recent = meanPain(s, now.minus(window), now);
+        var before = meanPain(s, now.minus(window.multipliedBy(2)), now.minus(window));
+        if (recent.isEmpty() || before.isEmpty()) {
+            return Optional.empty();
+        }
+        double rise = recent.getAsDouble() - before.getAsDouble();
+        if (rise < s.value(Threshold.PAIN_RISE)) {
+            return Optional.empty();
+        }
+        var because = Because.of(
+                Reason.PAIN_UP_OVER_WEEK,
+                amount(before.getAsDouble(), Unit.OF_TEN),
+                amount(recent.getAsDouble(), Unit.OF_TEN));
+        return Optional.of(down(s, Threshold.PAIN_RISE, rise, because, DownCause.UNKNOWN));
+    }
+
+    private Optional<Judgement> wrongJoint(Situation s) {
+        return s.undecided().stream()
+                .filter(x -> x.on(s.side()).wrongJoint())
+                .findFirst()
+                .map(x -> down(
+                        s,
+                        Threshold.PAIN_TOO_MUCH,
+                        pain(s, x),
+                        Because.of(Reason.WRONG_JOINT),
+                        DownCause.ANGLE_TOO_DEEP));
+    }
+
+    private Optional<Judgement> rangeLost(Situation s) {
+        return s.passive()
+                .filter(p -> s.dose().angle().compareTo(p.value()) > 0)
+                .map(p -> {
+                    var because = Because.of(
+                            Reason.RANGE_LOST,
+                            amount(s.dose().angle().value(), Unit.DEGREE),
+                            amount(p.value().value(), Unit.DEGREE));
+                    return down(
+                            s,
+                            Threshold.ANGLE_MARGIN,
+                            s.dose().angle().minus(p.value()),
+                            because,
+                            DownCause.RANGE_LOST);
+                });
+    }
+
+    /** Mean over a window; empty with fewer than two sessions in it. */
+    private static OptionalDouble meanPain(Situation s, Instant from, Instant to) {
+        var scores = s.state().sessions().stream()
+                .filter(x -> x.endedAt().isAfter(from) && !x.endedAt().isAfter(to))
+                .mapToInt(x -> pain(s, x))
+                .toArray();
+        return scores.length < 2
+                ? OptionalDouble.empty()
+                : java.util.Arrays.stream(scores).average();
+    }
+
+    private Judgement down(Situation s, Threshold threshold, double value, Because because, DownCause cause) {
+        return decided(s, Verdict.STEP_DOWN, threshold, value, because).by(cause);
+    }
+
+    private Because painSaid(Situation s, Reason reason, SessionFacts session) {
+        return Because.of(reason, amount(pain(s, session), Unit.OF_TEN));
+    }
+
+    private static DownCause cause(Situation s, SessionFacts session) {
+        var kind = session.on(s.side()).worstKind();
+        if (kind == PainKind.WHILE_CONTRACTING) {
+            return DownCause.PAIN_WHILE_CONTRACTING;
+        }
+        return kind == PainKind.PINCH_THAT_EASED || kind == PainKind.WRONG_JOINT
+                ? DownCause.ANGLE_TOO_DEEP
+                : DownCause.UNKNOWN;
+    }
+
+    private static int worst(Situation s) {
+        return s.undecided().stream().mapToInt(x -> pain(s, x)).max().orElse(0);
+    }
+
+    private static int pain(Situation s, SessionFacts session) {
+        return session.on(s.side()).worstPain().value();
+    }
+}

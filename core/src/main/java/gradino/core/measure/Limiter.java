@@ -1,0 +1,58 @@
+package gradino.core.measure;
+
+import gradino.core.quantity.UncertainAngle;
+import org.jspecify.annotations.Nullable;
+
+/** What limits a motion on one side. */
+public enum Limiter {
+    RANGE,
+    CONTROL,
+    BOTH,
+    NEITHER,
+    STRUCTURE,
+    /** Nothing measured, or nothing to hold it against. */
+    UNKNOWN;
+
+    private static final double GAP_LIMIT_DEGREES = 15;
+    private static final double GAP_LIMIT_LEAST = 8;
+
+    /**
+     * Judges by 95 % bounds, so that noise does not decide.
+     *
+     * @param passive estimate of the passive range; null when never measured cold
+     * @param active estimate of the active range; null when never measured cold
+     * @param wantedDegrees what the range is held against: the goal, or the usual range's lower edge; null for none
+     * @param endFeel at the last measurement; null when unknown
+     */
+    public static Limiter judge(
+            @Nullable UncertainAngle passive,
+            @Nullable UncertainAngle active,
+            @Nullable Double wantedDegrees,
+            @Nullable EndFeel endFeel) {
+        if (endFeel != null && endFeel.isStructure()) {
+            return STRUCTURE;
+        }
+        if (passive == null) {
+            return UNKNOWN;
+        }
+        boolean control = active != null && isControlLimited(passive, active);
+        if (wantedDegrees == null) {
+            return control ? CONTROL : UNKNOWN;
+        }
+        boolean range = passive.upper95() < wantedDegrees;
+        if (control) {
+            return range ? BOTH : CONTROL;
+        }
+        return range ? RANGE : NEITHER;
+    }
+
+    private static boolean isControlLimited(UncertainAngle passive, UncertainAngle active) {
+        return passive.minusIndependent(active).lower95()
+                > gapLimit(passive.value().value());
+    }
+
+    /** Largest control gap that is still in order, degrees: 15, or a third of the passive range but at least 8. */
+    public static double gapLimit(double passiveDegrees) {
+        return Math.min(GAP_LIMIT_DEGREES, Math.max(GAP_LIMIT_LEAST, passiveDegrees / 3));
+    }
+}

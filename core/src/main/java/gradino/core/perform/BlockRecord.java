@@ -1,0 +1,46 @@
+package gradino.core.perform;
+
+import gradino.core.body.Side;
+import gradino.core.prescribe.BlockKind;
+import gradino.core.prescribe.PhaseKind;
+import gradino.core.quantity.OutOfBoundsException;
+import gradino.core.quantity.Tenths;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What was done in one block of the compiled plan.
+ *
+ * @param blockId as in the timeline
+ * @param effortRating self-rated effort of the set, 0 to 10; null when not asked or not answered
+ * @param faults names from the position's list, one entry each time it was seen
+ * @param cramps 0 to 50
+ * @param effortMissed the asked effort could not be reached
+ * @param skippedBecause why the block was left; null when it was not
+ */
+public record BlockRecord(
+        String blockId,
+        Side side,
+        BlockKind kind,
+        List<PhaseDone> phases,
+        @Nullable Tenths effortRating,
+        List<String> faults,
+        List<Pain> pains,
+        int cramps,
+        boolean effortMissed,
+        @Nullable String skippedBecause,
+        String note) {
+    public BlockRecord {
+        phases = List.copyOf(phases);
+        faults = List.copyOf(faults);
+        pains = List.copyOf(pains);
+        OutOfBoundsException.require("cramps", cramps, 0, 50, "");
+    }
+
+    /** Phases that the done-ratio counts. */
+    public List<PhaseDone> contractions() {
+        return kind.isContraction()
+                ? phases.stream().filter(p -> p.kind() != PhaseKind.RE_STRETCH).toList()
+                : List.of();
+    }
+}

@@ -1,0 +1,40 @@
+package gradino.core.perform;
+
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.prescribe.Dose;
+import gradino.core.quantity.Tenths;
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A closed session of one line.
+ *
+ * @param doses what was prescribed that day
+ * @param rating hardness of the whole session; null when not given
+ * @param stopSign what ended it; null when nothing did
+ * @param stopSide side the sign was felt on; null for a sign of the whole person
+ */
+public record SessionRecord(
+        String id,
+        Instant startedAt,
+        Instant endedAt,
+        Observer observer,
+        Sided<Dose> doses,
+        List<BlockRecord> blocks,
+        @Nullable Tenths rating,
+        @Nullable StopSign stopSign,
+        @Nullable Side stopSide,
+        String note) {
+    public SessionRecord {
+        blocks = List.copyOf(blocks);
+        if (endedAt.isBefore(startedAt)) {
+            throw new IllegalArgumentException("a session cannot end before it starts");
+        }
+    }
+
+    public List<BlockRecord> blocks(Side side) {
+        return blocks.stream().filter(b -> b.side() == side).toList();
+    }
+}

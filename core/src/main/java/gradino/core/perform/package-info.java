@@ -1,0 +1,7 @@
+/**
+ * What was really done. Read {@link gradino.core.perform.SessionRecord} first. May use every package up to prescribe.
+ */
+@NullMarked
+package gradino.core.perform;
+
+import org.jspecify.annotations.NullMarked;

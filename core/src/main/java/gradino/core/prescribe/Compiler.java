@@ -1,0 +1,121 @@
+package gradino.core.prescribe;
+
+import gradino.core.body.Catalogue;
+import gradino.core.body.Position;
+import gradino.core.body.Side;
+import gradino.core.prescribe.Timeline.BreathMark;
+import gradino.core.prescribe.Timeline.Phase;
+import gradino.core.quantity.EffortPercent;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/** Unfolds a {@link Plan} into its {@link Timeline}: the first side whole, then the side change, then the other side. */
+public final class Compiler {
+    private static final EffortPercent SHALLOW_ABOVE = EffortPercent.of(50);
+    private static final int RE_STRETCH_SECONDS = 5;
+
+    private final Plan plan;
+    private final Position position;
+    private final String joint;
+    private final List<Phase> phases = new ArrayList<>();
+    private int now;
+
+    private Compiler(Plan plan) {
+        this.plan = plan;
+        this.position = Catalogue.position(plan.position())
+                .orElseThrow(() -> new IllegalArgumentException("unknown position " + plan.position()));
+        this.joint = Catalogue.motion(plan.motion())
+                .orElseThrow(() -> new IllegalArgumentException("unknown motion " + plan.motion()))
+                .joint();
+    }
+
+    /** @throws IllegalArgumentException for a motion or position outside the catalogue */
+    public static Timeline compile(Plan plan) {
+        var compiler = new Compiler(plan);
+        var first = plan.firstSide();
+        compiler.add(first, 0, new Block.SetUp(plan.setUpSeconds(), compiler.setUpCue(first)));
+        compiler.side(first);
+        var second = first.other();
+        compiler.add(second, 0, new Block.SideChange(plan.sideChangeSeconds(), compiler.setUpCue(second)));
+        compiler.side(second);
+        return new Timeline(compiler.phases);
+    }
+
+    private String setUpCue(Side side) {
+        var which = Character.toUpperCase(side.word().charAt(0)) + side.word().substring(1);
+        return which + " side: " + position.name();
+    }
+
+    private void side(Side side) {
+        var dose = plan.dose(side);
+        add(side, 0, new Block.ControlledRotation(joint, plan.rotationsEachWay(), plan.secondsPerCircle()));
+        add(side, 0, new Block.SupportedHold(dose.supportedHoldSeconds()));
+        for (int set = 1; set <= dose.sets(); set++) {
+            set(side, set, dose);
+        }
+        if (dose.hasHandsOff()) {
+            add(
+                    side,
+                    0,
+                    new Block.HandsOffHold(
+                            dose.handsOffRepetitions(), RE_STRETCH_SECONDS, dose.handsOffSeconds(), dose.ceiling()));
+        }
+    }
+
+    private void set(Side side, int set, Dose dose) {
+        var press = plan.press().cappedAt(dose.ceiling());
+        add(side, set, new Block.Ramp(true, position.press(), press, dose.topHoldSeconds()));
+        if (plan.pullSeconds() > 0) {
+            var pull = List.of(new EffortStep(dose.ceiling(), plan.pullSeconds()));
+            add(side, set, new Block.Ramp(false, position.pull(), pull, 0));
+        }
+        if (plan.settleSeconds() > 0) {
+            add(side, set, new Block.Settle(plan.settleSeconds(), plan.settleBreathing()));
+        }
+    }
+
+    private void add(Side side, int set, Block block) {
+        var name = block.kind().name().toLowerCase(Locale.ROOT).replace('_', '-');
+        var id = set == 0 ? side.word() + "-" + name : side.word() + "-" + set + "-" + name;
+        int blockStart = now;
+        for (var draft : block.phases()) {
+            if (draft.seconds() > 0) {
+                phases.add(phase(side, set, id, block, draft, blockStart));
+                now += draft.seconds();
+            }
+        }
+    }
+
+    private Phase phase(Side side, int set, String id, Block block, Block.Draft draft, int blockStart) {
+        return new Phase(
+                now,
+                now + draft.seconds(),
+                side,
+                id,
+                block.kind(),
+                draft.kind(),
+                draft.from(),
+                draft.to(),
+                draft.cue(),
+                set,
+                set == 0 ? 0 : plan.dose(side).sets(),
+                draft.count(),
+                draft.counts(),
+                breaths(draft, block.breathing(), blockStart));
+    }
+
+    private List<BreathMark> breaths(Block.Draft draft, Breathing breathing, int blockStart) {
+        if (draft.to().compareTo(SHALLOW_ABOVE) > 0) {
+            return List.of(new BreathMark(now, BreathPhase.SHALLOW));
+        }
+        var marks = new ArrayList<BreathMark>();
+        for (int t = now; t < now + draft.seconds(); t++) {
+            var phase = breathing.phaseAt(t - blockStart);
+            if (marks.isEmpty() || marks.get(marks.size() - 1).phase() != phase) {
+                marks.add(new BreathMark(t, phase));
+            }
+        }
+        return List.copyOf(marks);
+    }
+}

@@ -1,0 +1,105 @@
+package gradino.core.prescribe;
+
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.quantity.Degrees;
+import gradino.core.quantity.OutOfBoundsException;
+
+/**
+ * A line's protocol: what both sides share, and a dose for each.
+ *
+ * @param motion id in the catalogue
+ * @param position id in the catalogue
+ * @param method id of the method it follows
+ * @param rotationsEachWay controlled rotations in each direction, 0 to 30
+ * @param secondsPerCircle 1 to 60
+ * @param press the staircase before a side's ceiling cuts it
+ * @param pullSeconds one pull at the ceiling after each press, 0 to 600
+ * @param settleSeconds wanted; rounded to whole breaths, 0 to 600; 0 for none
+ * @param setUpSeconds before the first side, 0 to 600
+ * @param sideChangeSeconds between the sides, 0 to 600
+ * @param sessionsPerWeek 1 to 14
+ * @param firstSide goes first: the worse one
+ * @param unequalReason why the two sides' work differs; empty when it does not
+ */
+public record Plan(
+        String motion,
+        String position,
+        String method,
+        int rotationsEachWay,
+        int secondsPerCircle,
+        RampPattern press,
+        int pullSeconds,
+        int settleSeconds,
+        Breathing settleBreathing,
+        int setUpSeconds,
+        int sideChangeSeconds,
+        int sessionsPerWeek,
+        Side firstSide,
+        String unequalReason,
+        Sided<Dose> doses) {
+    private static final int DAYS_PER_WEEK = 7;
+
+    public Plan {
+        OutOfBoundsException.require("rotations", rotationsEachWay, 0, 30, "");
+        OutOfBoundsException.require("circle", secondsPerCircle, 1, 60, "s");
+        OutOfBoundsException.require("pull", pullSeconds, 0, 600, "s");
+        OutOfBoundsException.require("settle", settleSeconds, 0, 600, "s");
+        OutOfBoundsException.require("set-up", setUpSeconds, 0, 600, "s");
+        OutOfBoundsException.require("side change", sideChangeSeconds, 0, 600, "s");
+        OutOfBoundsException.require("sessions a week", sessionsPerWeek, 1, 14, "");
+    }
+
+    /** A newcomer's plan by the house method. */
+    public static Plan first(String motion, String position, Sided<Degrees> angles, Side firstSide) {
+        var method = Method.rampBothWays();
+        return new Plan(
+                motion,
+                position,
+                method.id(),
+                method.usual("rotations-each-way"),
+                method.usual("seconds-a-circle"),
+                method.pattern(),
+                method.usual("pull-hold"),
+                method.usual("settle"),
+                new Breathing(method.usual("settle-in"), method.usual("settle-out")),
+                method.usual("set-up"),
+                method.usual("side-change"),
+                method.usual("sessions-a-week"),
+                firstSide,
+                "",
+                angles.map((side, angle) -> method.firstDose(angle)));
+    }
+
+    public Plan withDose(Side side, Dose dose) {
+        return withDoses(doses.with(side, dose));
+    }
+
+    public Plan withDoses(Sided<Dose> to) {
+        return new Plan(
+                motion,
+                position,
+                method,
+                rotationsEachWay,
+                secondsPerCircle,
+                press,
+                pullSeconds,
+                settleSeconds,
+                settleBreathing,
+                setUpSeconds,
+                sideChangeSeconds,
+                sessionsPerWeek,
+                firstSide,
+                unequalReason,
+                to);
+    }
+
+    public Dose dose(Side side) {
+        return doses.on(side);
+    }
+
+    /** Days from one session to the next, rounded up. */
+    public int plannedIntervalDays() {
+        return (DAYS_PER_WEEK + sessionsPerWeek - 1) / sessionsPerWeek;
+    }
+}

@@ -1,0 +1,216 @@
+package gradino.core.prescribe;
+
+import gradino.core.because.Finding;
+import gradino.core.body.Catalogue;
+import gradino.core.body.Side;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** Holds a plan against the method, the client and the restrictions. Only safety and nonsense block; the rest is advice. */
+public final class PlanCheck {
+    private static final int LONGEST_SUPPORTED_HOLD = 120;
+    private static final int NEWCOMER_HOLD = 60;
+    private static final int NEWCOMER_CEILING = 50;
+    private static final int SECONDS_PER_MINUTE = 60;
+
+    private final Plan plan;
+    private final PlanContext context;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private PlanCheck(Plan plan, PlanContext context) {
+        this.plan = plan;
+        this.context = context;
+    }
+
+    public static List<Finding> check(Plan plan, PlanContext context) {
+        var check = new PlanCheck(plan, context);
+        check.place();
+        check.shape();
+        for (var side : Side.values()) {
+            check.dose(side, plan.dose(side));
+            check.restrictions(side, plan.dose(side));
+        }
+        check.sides();
+        check.week();
+        if (check.findings.stream()
+                .noneMatch(f -> f.path().equals("position") || f.path().equals("motion"))) {
+            check.minutes();
+        }
+        return List.copyOf(check.findings);
+    }
+
+    private void place() {
+        if (Catalogue.motion(plan.motion()).isEmpty()) {
+            block(
+                    "motion",
+                    "unknown-motion",
+                    null,
+                    "",
+                    "No motion called '" + plan.motion() + "': pick one of the list.");
+        }
+        var position = Catalogue.position(plan.position());
+        if (position.isEmpty()) {
+            block("position", "unknown-position", null, "", "No position called '" + plan.position() + "': pick one.");
+        } else if (!position.get().allows(plan.motion())) {
+            block(
+                    "position",
+                    "position-for-motion",
+                    null,
+                    "",
+                    "This position does not train this motion: pick another.");
+        }
+        if (Method.byId(plan.method()).isEmpty()) {
+            block("method", "unknown-method", null, "", "No method called '" + plan.method() + "': pick one.");
+        }
+    }
+
+    private void shape() {
+        int fall = plan.press().firstNotRising();
+        if (fall >= 0) {
+            double before = plan.press().steps().get(fall - 1).effort().value();
+            block(
+                    "press.steps[" + fall + "].effort",
+                    "ramp-not-rising",
+                    before,
+                    "%",
+                    "Step " + (fall + 1) + " must lie above step " + fall + ": raise it or take it out.");
+        }
+    }
+
+    private void dose(Side side, Dose dose) {
+        var at = "doses." + side.word() + ".";
+        if (dose.sets() < 1) {
+            block(
+                    at + "sets",
+                    "no-sets",
+                    1.0,
+                    "",
+                    "At least one set; to leave a side out, skip it on the floor with a reason.");
+        }
+        if (dose.ceiling().value() < 1) {
+            block(at + "ceiling", "no-effort", 1.0, "%", "A ramp needs an effort above 0 %.");
+        }
+        if (dose.supportedHoldSeconds() > LONGEST_SUPPORTED_HOLD) {
+            block(
+                    at + "supportedHoldSeconds",
+                    "hold-too-long",
+                    120.0,
+                    "s",
+                    "Supported holds end at 120 s: shorten it or add a set.");
+        }
+        if (context.newcomer() && dose.supportedHoldSeconds() > NEWCOMER_HOLD) {
+            block(
+                    at + "supportedHoldSeconds",
+                    "newcomer-hold",
+                    60.0,
+                    "s",
+                    "A newcomer stays at 60 s for the first four sessions.");
+        }
+        if (context.newcomer() && dose.ceiling().value() > NEWCOMER_CEILING) {
+            block(
+                    at + "ceiling",
+                    "newcomer-ceiling",
+                    50.0,
+                    "%",
+                    "A newcomer stays at 50 % for the first four sessions.");
+        }
+        var passive = context.passive().on(side);
+        if (passive.isPresent() && dose.angle().compareTo(passive.get().value()) > 0) {
+            double edge = passive.get().value().value();
+            block(
+                    at + "angle",
+                    "above-range",
+                    edge,
+                    "°",
+                    "Above today's cold passive range: set it lower or measure again.");
+        }
+        Method.byId(plan.method()).ifPresent(method -> ranges(at, dose, method));
+    }
+
+    private void ranges(String at, Dose dose, Method method) {
+        range(at + "topHoldSeconds", dose.topHoldSeconds(), method.parameter("top-hold"));
+        range(at + "sets", dose.sets(), method.parameter("sets"));
+        range(at + "supportedHoldSeconds", dose.supportedHoldSeconds(), method.parameter("supported-hold"));
+    }
+
+    private void range(String path, int value, Method.Parameter parameter) {
+        if (findings.stream().anyMatch(f -> f.path().equals(path))) {
+            return;
+        }
+        if (value < parameter.min() || value > parameter.max()) {
+            double bound = value < parameter.min() ? parameter.min() : parameter.max();
+            findings.add(Finding.advice(
+                    path,
+                    "outside-method",
+                    bound,
+                    parameter.unit(),
+                    "This method usually stays within %d to %d %s."
+                            .formatted(parameter.min(), parameter.max(), parameter.unit())
+                            .replace(" .", ".")));
+        }
+    }
+
+    private void restrictions(Side side, Dose dose) {
+        var restriction = context.restriction();
+        var at = "doses." + side.word() + ".";
+        if (restriction.stopped()) {
+            block(at + "sets", "stopped", null, "", "Stopped until cleared in writing: " + restriction.reason());
+        }
+        var cap = restriction.effortCap();
+        if (cap != null && dose.ceiling().compareTo(cap) > 0) {
+            block(
+                    at + "ceiling",
+                    "effort-cap",
+                    (double) cap.value(),
+                    "%",
+                    "Effort is capped at " + cap + ": " + restriction.reason());
+        }
+        var held = context.held().on(side);
+        if (restriction.noDeepening()
+                && held.isPresent()
+                && dose.angle().compareTo(held.get().angle()) > 0) {
+            double bound = held.get().angle().value();
+            block(at + "angle", "no-deepening", bound, "°", "No deepening for this client: " + restriction.reason());
+        }
+    }
+
+    private void sides() {
+        if (!plan.dose(Side.LEFT).sameWorkAs(plan.dose(Side.RIGHT))
+                && plan.unequalReason().isBlank()) {
+            findings.add(Finding.advice(
+                    "unequalReason", "unequal-sides", null, "", "The sides differ: make them equal or say why."));
+        }
+    }
+
+    private void week() {
+        var peak = plan.doses().left().ceiling().atLeast(plan.doses().right().ceiling());
+        int cap = EffortClass.of(peak).weeklyCap();
+        if (plan.sessionsPerWeek() > cap) {
+            findings.add(Finding.advice(
+                    "sessionsPerWeek",
+                    "weekly-cap",
+                    (double) cap,
+                    "",
+                    "At this effort at most " + cap + " a week: harder work means fewer days."));
+        }
+    }
+
+    private void minutes() {
+        var minutes = context.minutes();
+        int seconds = Compiler.compile(plan).seconds();
+        if (minutes != null && seconds > minutes * SECONDS_PER_MINUTE) {
+            findings.add(Finding.advice(
+                    "minutes",
+                    "too-long",
+                    (double) minutes,
+                    "min",
+                    "%.1f min in %d min: drop a set, shorten the hold, or ask for more time."
+                            .formatted(seconds / 60.0, minutes)));
+        }
+    }
+
+    private void block(String path, String code, @Nullable Double bound, String unit, String message) {
+        findings.add(Finding.blocking(path, code, bound, unit, message));
+    }
+}

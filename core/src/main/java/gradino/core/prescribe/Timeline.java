@@ -1,0 +1,86 @@
+package gradino.core.prescribe;
+
+import gradino.core.body.Side;
+import gradino.core.quantity.EffortPercent;
+import java.util.List;
+
+/** A compiled plan: phases without gaps from second 0, so that every second has a side, a cue, an effort and a breath. */
+public record Timeline(List<Phase> phases) {
+    public Timeline {
+        phases = List.copyOf(phases);
+    }
+
+    /** From {@code atSecond} of the timeline on, the breath does this. */
+    public record BreathMark(int atSecond, BreathPhase phase) {}
+
+    /**
+     * One stretch of the timeline with one cue.
+     *
+     * @param startSecond first second, from the start of the timeline
+     * @param endSecond first second after it
+     * @param side whose turn it is; during a side change the side that comes
+     * @param blockId stable within the plan: {@code left-2-press} is the press of the left side's second set
+     * @param set 1-based; 0 outside the sets
+     * @param count what is counted, 1-based; 0 when nothing is
+     */
+    public record Phase(
+            int startSecond,
+            int endSecond,
+            Side side,
+            String blockId,
+            BlockKind block,
+            PhaseKind kind,
+            EffortPercent effortFrom,
+            EffortPercent effortTo,
+            String cue,
+            int set,
+            int sets,
+            int count,
+            int counts,
+            List<BreathMark> breaths) {
+
+        public int seconds() {
+            return endSecond - startSecond;
+        }
+
+        /** Whether the done-ratio counts it: contraction and hands-off holds, not the stretch between them. */
+        public boolean isContraction() {
+            return block.isContraction() && kind != PhaseKind.RE_STRETCH;
+        }
+
+        /** ∫ effort dt, in %·s. */
+        public double impulse() {
+            return isContraction() ? (effortFrom.value() + effortTo.value()) / 2.0 * seconds() : 0;
+        }
+    }
+
+    /** One second of one side. */
+    public record Second(int at, Phase phase, double effort, BreathPhase breath) {}
+
+    public int seconds() {
+        return phases.isEmpty() ? 0 : phases.get(phases.size() - 1).endSecond();
+    }
+
+    /**
+     * What happens in a second.
+     *
+     * @param at 0 to {@code seconds() − 1}
+     * @throws IndexOutOfBoundsException beyond the end
+     */
+    public Second second(int at) {
+        var phase = phases.stream()
+                .filter(p -> at >= p.startSecond() && at < p.endSecond())
+                .findFirst()
+                .orElseThrow(() -> new IndexOutOfBoundsException("second " + at + " of " + seconds()));
+        double share = (at - phase.startSecond()) / (double) phase.seconds();
+        double effort = phase.effortFrom().value()
+                + share * (phase.effortTo().value() - phase.effortFrom().value());
+        var breath = BreathPhase.SHALLOW;
+        for (var mark : phase.breaths()) {
+            if (mark.atSecond() <= at) {
+                breath = mark.phase();
+            }
+        }
+        return new Second(at, phase, effort, breath);
+    }
+}

@@ -1,0 +1,310 @@
+package gradino.core.advance;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gradino.core.because.Because;
+import gradino.core.because.GateResult;
+import gradino.core.because.Reason;
+import gradino.core.because.Verdict;
+import gradino.core.because.Wording;
+import gradino.core.body.Side;
+import gradino.core.intake.Restriction;
+import gradino.core.measure.NoiseRules;
+import gradino.core.perform.BlockRecord;
+import gradino.core.perform.PainKind;
+import gradino.core.prescribe.Dose;
+import gradino.core.quantity.Degrees;
+import gradino.core.quantity.EffortPercent;
+import gradino.core.quantity.Tenths;
+import java.time.ZoneOffset;
+import java.util.Collections;
+import java.util.List;
+import java.util.Random;
+import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Both sides of each limit, and what must hold for any history. */
+public class AdvanceRulesTest {
+    private static final Moment NOW = new Moment(Story.NOW, ZoneOffset.UTC);
+
+    private static UnaryOperator<BlockRecord> press(UnaryOperator<BlockRecord> change) {
+        return b -> b.blockId().equals("left-1-press") ? change.apply(b) : b;
+    }
+
+    private static BlockRecord rated(BlockRecord b, Integer rating, int faults, int cramps) {
+        return new BlockRecord(
+                b.blockId(),
+                b.side(),
+                b.kind(),
+                b.phases(),
+                rating == null ? null : Tenths.of(rating),
+                Collections.nCopies(faults, "slouch"),
+                b.pains(),
+                cramps,
+                false,
+                null,
+                "");
+    }
+
+    @DataProvider
+    public Object[][] limits() {
+        return new Object[][] {
+            {"done-ratio at its limit", Story.doneShare(Side.LEFT, 0.95), null},
+            {"done-ratio below", Story.doneShare(Side.LEFT, 0.9499), Reason.DONE_TOO_LITTLE},
+            {"effort one tenth off", press(b -> rated(b, 6, 0, 0)), null},
+            {"effort two tenths off", press(b -> rated(b, 7, 0, 0)), Reason.EFFORT_OFF},
+            {"effort not rated", press(b -> rated(b, null, 0, 0)), Reason.EFFORT_NOT_RATED},
+            {"one fault a set", press(b -> rated(b, 5, 1, 0)), null},
+            {"two faults a set", press(b -> rated(b, 5, 2, 0)), Reason.FAULTS_SEEN},
+            {"one cramp a set", press(b -> rated(b, 5, 0, 1)), null},
+            {"two cramps a set", press(b -> rated(b, 5, 0, 2)), Reason.CRAMPS},
+        };
+    }
+
+    @Test(dataProvider = "limits")
+    public void judgesEachPartOfAQualifiedSessionAtItsLimit(
+            String what, UnaryOperator<BlockRecord> change, Reason expected) {
+        var p = Story.of(Story.BASE)
+                .passive(32.5, 1.5)
+                .clean(6)
+                .session(3, change)
+                .morning(3, true, 0)
+                .left();
+        assertThat(p.why().reason()).as(what).isEqualTo(expected == null ? Reason.STEP_TOP_HOLD : expected);
+    }
+
+    @Test
+    public void painOfFiveStaysAndSixStepsDown() {
+        var five = Story.of(Story.BASE)
+                .clean(6)
+                .painful(3, 5, PainKind.AT_REST_IN_RANGE)
+                .morning(3, true, 0);
+        var six = Story.of(Story.BASE)
+                .clean(6)
+                .painful(3, 6, PainKind.AT_REST_IN_RANGE)
+                .morning(3, true, 0);
+        assertThat(five.left().verdict()).isEqualTo(Verdict.STAY);
+        assertThat(six.left().verdict()).isEqualTo(Verdict.STEP_DOWN);
+    }
+
+    @Test
+    public void unknownCauseTakesTheLastStepBack() {
+        var to = Story.BASE.withSets(3);
+        var p = Story.of(Story.BASE)
+                .startingFrom(Story.BASE)
+                .clean(9, 6)
+                .stepped(5, to, LeverId.SETS)
+                .painful(3, 6, PainKind.AT_REST_IN_RANGE)
+                .morning(3, true, 0)
+                .left();
+        assertThat(p.to()).isEqualTo(Story.BASE);
+        assertThat(p.why().reason()).isEqualTo(Reason.DOWN_UNDO);
+    }
+
+    @Test
+    public void wrongJointTakesFiveDegreesOff() {
+        var p = Story.of(Story.BASE)
+                .clean(6)
+                .painful(3, 1, PainKind.WRONG_JOINT)
+                .morning(3, true, 0)
+                .left();
+        assertThat(p.to().angle()).isEqualTo(Degrees.of(25));
+    }
+
+    @DataProvider
+    public Object[][] gaps() {
+        return new Object[][] {
+            {10, Verdict.STEP_UP},
+            {11, Verdict.STAY},
+            {20, Verdict.STAY},
+            {21, Verdict.STEP_DOWN},
+            {42, Verdict.STEP_DOWN}
+        };
+    }
+
+    @Test(dataProvider = "gaps")
+    public void judgesAGapByDaysBeyondPlan(int beyond, Verdict expected) {
+        var p = Story.of(Story.BASE)
+                .passive(32.5, 1.5)
+                .clean(beyond + 6, beyond + 3)
+                .left();
+        assertThat(p.verdict()).isEqualTo(expected);
+    }
+
+    @Test
+    public void aGapThatWasDecidedUponIsNotAskedAgain() {
+        var lower = Story.BASE.withCeiling(EffortPercent.of(30));
+        var story = Story.of(Story.BASE).startingFrom(Story.BASE).clean(31, 28).stepped(0.1, lower, LeverId.SETS);
+        assertThat(story.left().verdict()).isEqualTo(Verdict.STAY);
+    }
+
+    @Test
+    public void aNewcomersCeilingStaysAtFifty() {
+        var tops = Story.BASE.withTopHold(20);
+        var p = Story.of(tops).clean(6, 3).passive(32.5, 1.5).left();
+        assertThat(p.lever()).isEqualTo(LeverId.SETS);
+        assertThat(p.alternatives())
+                .anyMatch(a -> a.lever() == LeverId.CEILING && a.why().text().contains("newcomer"));
+    }
+
+    @Test
+    public void anEffortCapIsNeverPassedAndPullsTheCeilingDown() {
+        var cap = new Restriction(EffortPercent.of(40), false, false, "invented reason");
+        var p = Story.of(Story.BASE)
+                .clean(6, 3)
+                .client(new ClientFacts(cap, false, null, 45.0))
+                .left();
+        assertThat(p.verdict()).isEqualTo(Verdict.STEP_DOWN);
+        assertThat(p.to().ceiling()).isEqualTo(EffortPercent.of(40));
+    }
+
+    @Test
+    public void noDeepeningLeavesTheAngleAlone() {
+        var rule = new Restriction(null, true, false, "invented reason");
+        var p = Story.of(Story.BASE)
+                .clean(6, 3)
+                .passive(40, 1)
+                .client(new ClientFacts(rule, false, null, 45.0))
+                .left();
+        assertThat(p.lever()).isEqualTo(LeverId.TOP_HOLD);
+        assertThat(p.alternatives().get(0).why().reason()).isEqualTo(Reason.NO_DEEPENING);
+    }
+
+    @Test
+    public void theClientsMinutesBlockALongerDose() {
+        var p = Story.of(Story.BASE)
+                .clean(6, 3)
+                .passive(32.5, 1.5)
+                .client(new ClientFacts(Restriction.NONE, false, 9, 45.0))
+                .left();
+        // 9 min hold neither 5 s more a set nor a third set; the plan itself already takes 9.0 min.
+        assertThat(p.lever()).isNotEqualTo(LeverId.SETS);
+    }
+
+    @Test
+    public void aFreeRangeWithControlIsMaintained() {
+        var p = Story.of(Story.BASE)
+                .clean(6, 3)
+                .passive(60, 1.5)
+                .active(55, 1.5)
+                .left();
+        assertThat(p.verdict()).isEqualTo(Verdict.STAY);
+        assertThat(p.why().reason()).isEqualTo(Reason.MAINTAIN);
+    }
+
+    @Test
+    public void hardWorkNeedsTwoDaysBetweenSessions() {
+        var hard = Story.BASE.withCeiling(EffortPercent.of(80));
+        assertThat(Story.of(hard).clean(9, 6, 4, 3).left().verdict()).isEqualTo(Verdict.STEP_UP);
+        assertThat(Story.of(hard).clean(4, 3).left().why().reason()).isEqualTo(Reason.TOO_FEW_SESSIONS);
+    }
+
+    @Test
+    public void everyGateIsListedAndThoseAfterTheDecidingOneAreNotReached() {
+        var gates = Story.of(Story.BASE)
+                .clean(6)
+                .painful(3, 6, PainKind.WHILE_CONTRACTING)
+                .left()
+                .gates();
+        assertThat(gates)
+                .extracting(GateResult::id)
+                .containsExactly("stop-sign", "too-much", "long-gap", "unknowns", "qualified");
+        assertThat(gates)
+                .extracting(GateResult::outcome)
+                .containsExactly(
+                        GateResult.Outcome.PASSED,
+                        GateResult.Outcome.DECIDED,
+                        GateResult.Outcome.NOT_REACHED,
+                        GateResult.Outcome.NOT_REACHED,
+                        GateResult.Outcome.NOT_REACHED);
+    }
+
+    @Test
+    public void goingFurtherThanProposedNeedsAReason() {
+        var story = Story.of(Story.BASE).passive(32.5, 1.5).clean(12, 9, 6, 3);
+        var wanted = Story.BASE.withTopHold(20);
+        var state = story.state();
+        assertThat(DecisionCheck.check(state, story.left(), wanted, " ", Policy.house(), NOW))
+                .extracting("code")
+                .containsExactly("reason-needed");
+        assertThat(DecisionCheck.check(state, story.left(), wanted, "asked for it", Policy.house(), NOW))
+                .isEmpty();
+        assertThat(DecisionCheck.check(
+                        state, story.left(), wanted.withAngle(Degrees.of(33)), "deeper", Policy.house(), NOW))
+                .extracting("code")
+                .containsExactly("above-range");
+    }
+
+    @Test
+    public void everyReasonHasItsWords() {
+        for (var reason : Reason.values()) {
+            assertThat(Wording.of(Because.of(reason))).as(reason.name()).isNotBlank();
+        }
+    }
+
+    @DataProvider
+    public Object[][] seeds() {
+        return IntStream.range(0, 200).mapToObj(n -> new Object[] {n}).toArray(Object[][]::new);
+    }
+
+    /** Invented lives: every accepted proposal must keep what the rules promise. */
+    @Test(dataProvider = "seeds")
+    public void neverBreaksItsOwnPromises(int seed) {
+        var random = new Random(seed);
+        var cap = EffortPercent.of(40 + random.nextInt(7) * 10);
+        var client = new ClientFacts(
+                new Restriction(cap, random.nextInt(5) == 0, false, "invented"), random.nextInt(6) == 0, null, 45.0);
+        var dose = Story.BASE.withCeiling(cap.atMost(EffortPercent.of(50)));
+        double range = 30 + random.nextInt(15);
+        for (int round = 0; round < 6; round++) {
+            var story = Story.of(dose).client(client).passive(range, 1 + random.nextDouble());
+            for (int day : List.of(12, 9, 6, 3)) {
+                int pain = random.nextInt(9) == 0 ? random.nextInt(8) : 0;
+                story.painful(day, pain, PainKind.WHILE_CONTRACTING).morning(day, random.nextInt(8) > 0, 1);
+            }
+            var p = story.left();
+            keepsPromises(p, dose, client, range);
+            dose = p.to();
+        }
+    }
+
+    private static void keepsPromises(Proposal p, Dose dose, ClientFacts client, double range) {
+        var to = p.to();
+        boolean deeper = to.angle().compareTo(dose.angle()) > 0;
+        assertThat(to.ceiling()).isLessThanOrEqualTo(client.restriction().highestEffort());
+        if (deeper) {
+            assertThat(client.hypermobile() || client.restriction().noDeepening())
+                    .isFalse();
+            assertThat(to.angle().value()).isLessThan(range);
+            assertThat(to.angle().minus(dose.angle())).isLessThanOrEqualTo(5);
+            assertThat(to.ceiling()).isLessThanOrEqualTo(dose.ceiling());
+        }
+        if (p.verdict() == Verdict.STEP_DOWN) {
+            assertThat(to.ceiling()).isLessThanOrEqualTo(dose.ceiling());
+            assertThat(to.angle()).isLessThanOrEqualTo(dose.angle());
+        }
+        if (p.verdict() == Verdict.STAY) {
+            assertThat(to).isEqualTo(dose);
+        }
+    }
+
+    @Test
+    public void aReadingBeforeTheLastOneIsRefusedByStepButOrderedByFold() {
+        var state = Story.of(Story.BASE).state();
+        var early = measured(5);
+        var late = measured(2);
+        var folded = LineState.fold(state, List.of(late, early), NoiseRules.HOUSE);
+        assertThat(folded).isEqualTo(LineState.fold(state, List.of(early, late), NoiseRules.HOUSE));
+        org.assertj.core.api.Assertions.assertThatThrownBy(
+                        () -> state.step(late, NoiseRules.HOUSE).step(early, NoiseRules.HOUSE))
+                .hasMessageContaining("order of time");
+    }
+
+    private static Event measured(double daysAgo) {
+        var at = Story.daysAgo(daysAgo);
+        var reading = new gradino.core.measure.RangeReading(at, 36, 9);
+        return new Event.MeasuredCold(Side.LEFT, gradino.core.measure.Mode.PASSIVE, reading, null, at);
+    }
+}

@@ -1,0 +1,249 @@
+package gradino.core.advance;
+
+import gradino.core.because.Verdict;
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.intake.Restriction;
+import gradino.core.measure.NoiseRules;
+import gradino.core.measure.PropGrid;
+import gradino.core.measure.RangeState;
+import gradino.core.perform.BlockRecord;
+import gradino.core.perform.Observer;
+import gradino.core.perform.Pain;
+import gradino.core.perform.PainKind;
+import gradino.core.perform.PhaseDone;
+import gradino.core.perform.SessionRecord;
+import gradino.core.perform.StopSign;
+import gradino.core.prescribe.Compiler;
+import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.Plan;
+import gradino.core.prescribe.Timeline;
+import gradino.core.quantity.Degrees;
+import gradino.core.quantity.EffortPercent;
+import gradino.core.quantity.PainScore;
+import gradino.core.quantity.Tenths;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.UnaryOperator;
+
+/** Tells the history of an invented line, day by day, and asks the engine what it makes of it. Day 0 is the last day. */
+final class Story {
+    static final Instant NOW = Instant.parse("2026-03-20T18:00:00Z");
+    static final Dose BASE = new Dose(Degrees.of(30), 60, 2, EffortPercent.of(50), 10, 0, 0);
+
+    private final List<Event> events = new ArrayList<>();
+    private Sided<Dose> doses = Sided.both(BASE);
+    private Sided<Dose> bases = Sided.both(BASE);
+    private ClientFacts client = new ClientFacts(Restriction.NONE, false, null, 45.0);
+    private UnaryOperator<SideState> ranges = s -> s;
+    private Observer observer = Observer.COACH;
+    private int sessions;
+
+    static Story of(Dose dose) {
+        var story = new Story();
+        story.doses = Sided.both(dose);
+        return story;
+    }
+
+    static Instant daysAgo(double days) {
+        return NOW.minus(Math.round(days * 24 * 60), ChronoUnit.MINUTES);
+    }
+
+    Story client(ClientFacts facts) {
+        client = facts;
+        return this;
+    }
+
+    Story observedBy(Observer who) {
+        observer = who;
+        return this;
+    }
+
+    /** A cold passive estimate as it stands at the end of the story. */
+    Story passive(double degrees, double se) {
+        return passive(degrees, se, 0);
+    }
+
+    Story passive(double degrees, double se, double daysAgo) {
+        var before = ranges;
+        ranges = s -> before.apply(s).withPassive(RangeState.known(Story.daysAgo(daysAgo), degrees, se * se));
+        return this;
+    }
+
+    Story active(double degrees, double se) {
+        var before = ranges;
+        ranges = s -> before.apply(s).withActive(RangeState.known(NOW, degrees, se * se));
+        return this;
+    }
+
+    /** Clean sessions at the dose in force, answered the next morning. */
+    Story clean(double... daysAgo) {
+        for (double days : daysAgo) {
+            session(days, b -> b).morning(days, true, 1);
+        }
+        return this;
+    }
+
+    Story session(double daysAgo, UnaryOperator<BlockRecord> change) {
+        var started = daysAgo(daysAgo);
+        var blocks = Compiler.compile(plan()).phases().stream()
+                .collect(java.util.stream.Collectors.groupingBy(
+                        Timeline.Phase::blockId, java.util.LinkedHashMap::new, java.util.stream.Collectors.toList()))
+                .values()
+                .stream()
+                .map(this::done)
+                .map(change)
+                .toList();
+        var session = new SessionRecord(
+                "s" + ++sessions,
+                started,
+                started.plusSeconds(900),
+                observer,
+                doses,
+                blocks,
+                Tenths.of(5),
+                null,
+                null,
+                "");
+        events.add(new Event.SessionHeld(session, session.endedAt()));
+        return this;
+    }
+
+    Story painful(double daysAgo, int pain, PainKind kind) {
+        return session(
+                daysAgo,
+                b -> b.blockId().endsWith("1-press") ? with(b, List.of(new Pain(PainScore.of(pain), kind, "hip"))) : b);
+    }
+
+    Story stopped(double daysAgo, StopSign sign, Side side) {
+        session(daysAgo, b -> b);
+        var held = (Event.SessionHeld) events.remove(events.size() - 1);
+        var s = held.session();
+        var stopped = new SessionRecord(
+                s.id(), s.startedAt(), s.endedAt(), s.observer(), s.doses(), s.blocks(), s.rating(), sign, side, "");
+        events.add(new Event.SessionHeld(stopped, held.recordedAt()));
+        return this;
+    }
+
+    Story morning(double sessionDaysAgo, boolean settled, int soreness) {
+        return morningRecorded(sessionDaysAgo, settled, soreness, sessionDaysAgo - 0.6);
+    }
+
+    /** The answer to the last session told, known only {@code recordedDaysAgo}. */
+    Story morningRecorded(double sessionDaysAgo, boolean settled, int soreness, double recordedDaysAgo) {
+        events.add(new Event.MorningAnswered(
+                "s" + sessions, settled, Tenths.of(soreness), daysAgo(sessionDaysAgo - 0.6), daysAgo(recordedDaysAgo)));
+        return this;
+    }
+
+    /** A step that the coach accepted on both sides. */
+    Story stepped(double daysAgo, Dose to, LeverId lever) {
+        for (var side : Side.values()) {
+            events.add(new Event.DoseDecided(
+                    "d" + side.word() + daysAgo,
+                    side,
+                    Event.Answer.ACCEPTED,
+                    Verdict.STEP_UP,
+                    lever,
+                    doses.on(side),
+                    to,
+                    daysAgo(daysAgo),
+                    daysAgo(daysAgo)));
+        }
+        doses = Sided.both(to);
+        return this;
+    }
+
+    /** What the line was given before the story's first session, when it differs from the base. */
+    Story startingFrom(Dose first) {
+        bases = Sided.both(first);
+        return this;
+    }
+
+    LineState state() {
+        var start = LineState.open(plan().withDoses(bases), new PropGrid.AngleStep(0.5), client);
+        for (var side : Side.values()) {
+            boolean stepped = events.stream().anyMatch(e -> e instanceof Event.DoseDecided);
+            var first = start.side(side);
+            var dose = stepped ? first.dose() : doses.on(side);
+            start = start.with(side, ranges.apply(new SideState(dose, first.base(), List.of(), null, null, null)));
+        }
+        return LineState.fold(start, events, NoiseRules.HOUSE);
+    }
+
+    Proposal left() {
+        return propose(Side.LEFT);
+    }
+
+    Proposal right() {
+        return propose(Side.RIGHT);
+    }
+
+    Proposal propose(Side side) {
+        return Advance.propose(state(), side, Policy.house(), new Moment(NOW, ZoneOffset.UTC));
+    }
+
+    private Plan plan() {
+        return Plan.first("hip-internal-rotation", "prone-knee-bent", Sided.both(Degrees.of(30)), Side.LEFT)
+                .withDoses(doses);
+    }
+
+    private BlockRecord done(List<Timeline.Phase> phases) {
+        var first = phases.get(0);
+        var rated = first.block() == gradino.core.prescribe.BlockKind.PRESS
+                ? Tenths.of((int) Math.round(doses.on(first.side()).ceiling().tenths()))
+                : null;
+        return new BlockRecord(
+                first.blockId(),
+                first.side(),
+                first.block(),
+                phases.stream()
+                        .map(p -> new PhaseDone(p.kind(), p.seconds(), p.seconds()))
+                        .toList(),
+                rated,
+                List.of(),
+                List.of(),
+                0,
+                false,
+                null,
+                "");
+    }
+
+    static BlockRecord with(BlockRecord b, List<Pain> pains) {
+        return new BlockRecord(
+                b.blockId(),
+                b.side(),
+                b.kind(),
+                b.phases(),
+                b.effortRating(),
+                b.faults(),
+                pains,
+                b.cramps(),
+                b.effortMissed(),
+                b.skippedBecause(),
+                b.note());
+    }
+
+    /** Every contraction of one side cut to a share of its planned seconds. */
+    static UnaryOperator<BlockRecord> doneShare(Side side, double share) {
+        return b -> b.side() != side
+                ? b
+                : new BlockRecord(
+                        b.blockId(),
+                        b.side(),
+                        b.kind(),
+                        b.phases().stream()
+                                .map(p -> new PhaseDone(p.kind(), p.plannedSeconds(), p.plannedSeconds() * share))
+                                .toList(),
+                        b.effortRating(),
+                        b.faults(),
+                        b.pains(),
+                        b.cramps(),
+                        b.effortMissed(),
+                        b.skippedBecause(),
+                        b.note());
+    }
+}

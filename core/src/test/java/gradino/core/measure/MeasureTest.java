@@ -1,0 +1,214 @@
+package gradino.core.measure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import gradino.core.measure.Tape.BodyLength;
+import gradino.core.quantity.Centimetres;
+import gradino.core.quantity.Degrees;
+import gradino.core.quantity.UncertainAngle;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+public class MeasureTest {
+    private static final Instant DAY_0 = Instant.parse("2026-01-01T08:00:00Z");
+
+    private static BodyLength shank(double length, double u) {
+        return new BodyLength(Centimetres.of(length), u);
+    }
+
+    private static Instant day(double days) {
+        return DAY_0.plusSeconds(Math.round(days * 86_400));
+    }
+
+    @DataProvider
+    public Object[][] tapeRows() {
+        // Trigonometry and JCGM 100:2008 propagation, computed rows (no publication).
+        return new Object[][] {
+            {Tape.footSideways(Centimetres.of(21), shank(42, 0.5)), 0.5, 30.0000, 0.8806},
+            {Tape.footSideways(Centimetres.of(10), shank(40, 0.5)), 0.5, 14.4775, 0.7625},
+            {Tape.footRise(Centimetres.of(12), Centimetres.of(4), shank(40, 0.5)), 0.3, 11.5370, 0.6372},
+        };
+    }
+
+    @Test(dataProvider = "tapeRows")
+    public void turnsTapeIntoDegreesWithItsUncertainty(Tape tape, double readingU, double degrees, double u) {
+        var angle = tape.angle(readingU);
+        assertThat(angle.value().value()).isCloseTo(degrees, within(5e-5));
+        assertThat(angle.standardUncertainty()).isCloseTo(u, within(5e-5));
+        assertThat(angle.expanded()).isCloseTo(2 * u, within(1e-4));
+    }
+
+    @Test
+    public void findsTheLengthBackFromTheAngle() {
+        for (double degrees = 0; degrees <= 80; degrees += 2.5) {
+            double across = Tape.acrossFor(Degrees.of(degrees), Centimetres.of(41));
+            var back = Tape.footSideways(Centimetres.of(across), shank(41, 0.5)).angle();
+            assertThat(back.value().value()).isCloseTo(degrees, within(1e-9));
+        }
+    }
+
+    @Test
+    public void refusesAFootThatIsHigherThanTheShankIsLong() {
+        assertThatThrownBy(() -> Tape.footRise(Centimetres.of(46), Centimetres.of(3), shank(42, 0.5)))
+                .isInstanceOf(Tape.DoesNotFitException.class)
+                .hasMessageContaining("43.0 cm")
+                .hasMessageContaining("42.0 cm");
+        assertThatThrownBy(() -> Centimetres.of(-1)).hasMessageContaining("-1.0");
+        assertThatThrownBy(() -> Centimetres.of(Double.NaN)).hasMessageContaining("NaN");
+    }
+
+    @Test
+    public void staysFiniteAndSaysSoAtTheLimit() {
+        var tape = Tape.footSideways(Centimetres.of(42), shank(42, 0.5));
+        assertThat(tape.angle().value().value()).isCloseTo(90, within(1e-9));
+        assertThat(tape.angle().standardUncertainty()).isFinite().isGreaterThan(20);
+        assertThat(tape.nearLimit()).isTrue();
+        assertThat(Tape.footSideways(Centimetres.of(21), shank(42, 0.5)).nearLimit())
+                .isFalse();
+    }
+
+    @Test
+    public void aLengthFromStatureIsFivePercentUnsure() {
+        // Drillis & Contini 1966 (value from memory): shank 0.246 H.
+        var length = gradino.core.body.Anthropometry.shankFromStature(Centimetres.of(175));
+        assertThat(length.value()).isCloseTo(43.05, within(1e-9));
+        assertThat(BodyLength.fromStature(length).standardUncertainty()).isCloseTo(2.1525, within(1e-9));
+    }
+
+    @Test
+    public void roundsDownToWhatBlocksAndStrapsGive() {
+        var blocks = new PropGrid.Blocks(Centimetres.of(40), Centimetres.of(1));
+        // 40·sin 22° = 14.98 cm: a stack of 14, which reaches 20.49°.
+        assertThat(blocks.height(Degrees.of(22)).value()).isEqualTo(14);
+        assertThat(blocks.roundDown(Degrees.of(22)).value()).isCloseTo(20.487, within(1e-3));
+        var reached = blocks.roundDown(Degrees.of(22));
+        assertThat(blocks.roundDown(reached).value()).isCloseTo(reached.value(), within(1e-9));
+        assertThat(new PropGrid.AngleStep(0.5).roundDown(Degrees.of(34.03)).value())
+                .isEqualTo(34.0);
+        assertThat(new PropGrid.AngleStep(0.5).roundDown(Degrees.of(-0.2)).value())
+                .isEqualTo(-0.5);
+    }
+
+    @Test
+    public void judgesTrialsByFiveDegreesOrTenPercent() {
+        // AMA Guides, 5th ed. 2001, ch. 15 (value from memory).
+        assertThat(Trials.of(30, 31, 33).median()).isEqualTo(Degrees.of(31));
+        assertThat(Trials.of(30, 31, 33, 34).median()).isEqualTo(Degrees.of(32));
+        assertThat(Trials.of(30, 33).spread()).isEqualTo(3);
+        assertThat(Trials.of(30, 30, 45).asksForMore()).isTrue();
+        assertThat(Trials.of(30, 35, 40).asksForMore()).isFalse();
+        assertThat(Trials.of(90, 100, 110).asksForMore()).isFalse();
+        assertThat(Trials.of(30, 30, 45, 30, 30, 30).asksForMore()).isFalse();
+        assertThat(Trials.of(30, 30, 30).medianVarianceFactor()).isEqualTo(0.449);
+        assertThatThrownBy(() -> new Trials(List.of())).hasMessageContaining("trials");
+    }
+
+    @Test
+    public void withoutDriftTheFilterIsTheWeightedMean() {
+        // Identity P_n = 1/(1/P0 + n/R): P0 225, R 25, n 10 → 2.47253 (algebra).
+        var still = new NoiseRules(5, 5, 0, 225);
+        var state = RangeState.first(new RangeReading(day(0), 30, 25), still);
+        for (int n = 1; n < 10; n++) {
+            state = state.next(new RangeReading(day(n), 30, 25), still);
+        }
+        assertThat(state.variance()).isCloseTo(2.47253, within(5e-6));
+        assertThat(state.level()).isCloseTo(30, within(1e-12));
+    }
+
+    @Test
+    public void followsThePublishedLiquidTemperature() {
+        // Becker, Kalman filter tutorial, liquid-temperature example, old data (value from memory): 49.988.
+        double[] z = {49.95, 49.967, 50.1, 50.106, 49.992, 49.819, 49.933, 50.007, 50.023, 49.99};
+        var rules = new NoiseRules(0.1, 0.1, 1e-4, 1e4);
+        var state = RangeState.known(day(0), 10, 1e4);
+        for (int n = 0; n < z.length; n++) {
+            state = state.next(new RangeReading(day(n + 1), z[n], 1e-2), rules);
+        }
+        assertThat(state.level()).isCloseTo(49.98797, within(5e-6));
+        assertThat(state.variance()).isCloseTo(0.0012650, within(5e-7));
+    }
+
+    @Test
+    public void theChangeCountsWhatBothEstimatesShare() {
+        // Against a batch least-squares solution of the same random walk, worked by hand for two readings:
+        // x0 ~ (·, 225), z0 = x0 + v, x1 = x0 + w, z1 = x1 + v; R = 9, q·Δt = 3.
+        var rules = new NoiseRules(3, 3, 0.3, 225);
+        var first = new RangeReading(day(0), 30, 9);
+        var second = new RangeReading(day(10), 36, 9);
+        var state = RangeSeries.fold(List.of(first, second), rules, day(0)).orElseThrow();
+        double p0 = 225 * 9 / 234.0;
+        double s = p0 + 3 + 9;
+        assertThat(state.change().degrees()).isCloseTo(3 / s * 6, within(1e-9));
+        assertThat(state.change().standardError()).isCloseTo(Math.sqrt(3 - 9 / s), within(1e-9));
+        double independent = Math.hypot(Math.sqrt(p0), Math.sqrt(state.variance()));
+        assertThat(state.change().standardError()).isLessThan(independent / 2);
+        assertThat(state.change().isReal()).isFalse();
+    }
+
+    @Test
+    public void aLongClimbIsARealChange() {
+        var readings = new ArrayList<RangeReading>();
+        for (int n = 0; n <= 10; n++) {
+            readings.add(new RangeReading(day(7.0 * n), 28 + 1.2 * n, 9));
+        }
+        var change = RangeSeries.fold(readings, NoiseRules.HOUSE, day(0))
+                .orElseThrow()
+                .change();
+        assertThat(change.isReal()).isTrue();
+        assertThat(change.degrees()).isBetween(7.0, 12.0);
+        assertThat(RangeSeries.fold(readings.subList(0, 2), NoiseRules.HOUSE, day(0))
+                        .orElseThrow()
+                        .change()
+                        .isReal())
+                .isFalse();
+    }
+
+    @Test
+    public void flagsAnOutlierWithoutDroppingIt() {
+        var state = RangeState.known(day(0), 30, 2);
+        var far = new RangeReading(day(1), 45, 9);
+        assertThat(state.isOutlier(far, NoiseRules.HOUSE)).isTrue();
+        assertThat(state.next(far, NoiseRules.HOUSE).level()).isGreaterThan(30);
+        assertThat(state.isOutlier(new RangeReading(day(1), 36, 9), NoiseRules.HOUSE))
+                .isFalse();
+    }
+
+    @Test
+    public void growsUnsureWithTime() {
+        var later = RangeState.known(day(0), 30, 4).predict(day(0).plus(Duration.ofDays(10)), NoiseRules.HOUSE);
+        assertThat(later.variance()).isCloseTo(7, within(1e-9));
+        assertThat(later.estimate().upper95()).isCloseTo(30 + 1.959964 * Math.sqrt(7), within(1e-6));
+    }
+
+    @DataProvider
+    public Object[][] limiters() {
+        return new Object[][] {
+            {UncertainAngle.of(30, 1.5), UncertainAngle.of(27, 1.5), 45.0, null, Limiter.RANGE},
+            {UncertainAngle.of(50, 1.5), UncertainAngle.of(28, 1.5), 45.0, null, Limiter.CONTROL},
+            {UncertainAngle.of(36.5, 1.5), UncertainAngle.of(14.5, 1.5), 45.0, null, Limiter.BOTH},
+            {UncertainAngle.of(50, 1.5), UncertainAngle.of(45, 1.5), 45.0, null, Limiter.NEITHER},
+            {UncertainAngle.of(30, 1.5), null, 45.0, EndFeel.PINCH, Limiter.STRUCTURE},
+            {UncertainAngle.of(30, 1.5), null, null, null, Limiter.UNKNOWN},
+            {null, null, 45.0, null, Limiter.UNKNOWN},
+        };
+    }
+
+    @Test(dataProvider = "limiters")
+    public void saysWhatLimits(
+            UncertainAngle passive, UncertainAngle active, Double wanted, EndFeel feel, Limiter expected) {
+        assertThat(Limiter.judge(passive, active, wanted, feel)).isEqualTo(expected);
+    }
+
+    @Test
+    public void theGapLimitIsAThirdButAtLeastEightAndAtMostFifteen() {
+        assertThat(Limiter.gapLimit(60)).isEqualTo(15);
+        assertThat(Limiter.gapLimit(36)).isEqualTo(12);
+        assertThat(Limiter.gapLimit(12)).isEqualTo(8);
+    }
+}
