@@ -44,6 +44,19 @@ public final class Advance {
                 : state.side(side).dose();
     }
 
+    /** Whether a proposal waits for the coach: it says something other than stay that was not declined on the same facts. */
+    public static boolean waits(LineState state, Proposal proposal) {
+        if (proposal.verdict() == Verdict.STAY) {
+            return proposal.suspends() != null;
+        }
+        var me = state.side(proposal.side());
+        return me.lastDecision()
+                .filter(d -> d.answer() == Event.Answer.DECLINED && d.proposed() == proposal.verdict())
+                .map(d -> state.sessions().stream().anyMatch(s -> s.lastHeard().isAfter(d.recordedAt()))
+                        || (me.passive() != null && me.passive().at().isAfter(d.happenedAt())))
+                .orElse(true);
+    }
+
     /** Whether a line counts as a newcomer's at a moment. */
     public static boolean isNewcomer(LineState state, Policy policy, Moment moment) {
         return new Situation(state, Side.LEFT, policy, moment).newcomer();

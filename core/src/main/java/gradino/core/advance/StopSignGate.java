@@ -7,7 +7,7 @@ import gradino.core.because.Source;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
 import gradino.core.because.Verdict;
-import java.util.Locale;
+import gradino.core.perform.StopSignText;
 
 /** Gate 1: any uncleared stop sign that reaches this side, or a client stopped as a whole. */
 final class StopSignGate implements Gate {
@@ -28,8 +28,8 @@ final class StopSignGate implements Gate {
         return s.state().stops().stream()
                 .filter(stop -> stop.reaches(s.side()))
                 .findFirst()
-                .map(stop -> refer(
-                        Because.of(Reason.STOP_SIGN, Term.of(words(stop.sign().name())))))
+                .map(stop -> refer(Because.of(
+                        Reason.STOP_SIGN, Term.of(StopSignText.of(stop.sign()).words()))))
                 .orElseGet(() -> Judgement.of(
                         GateResult.passed(id(), 0.0, 0.0, Unit.COUNT, Because.of(Reason.NO_STOP_SIGN), SOURCE)));
     }
@@ -37,9 +37,5 @@ final class StopSignGate implements Gate {
     private Judgement refer(Because because) {
         return Judgement.of(GateResult.decided(id(), Verdict.STOP_AND_REFER, 1.0, 0.0, Unit.COUNT, because, SOURCE))
                 .asking(Because.of(Reason.ASK_CLEARANCE));
-    }
-
-    private static String words(String name) {
-        return name.toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 }

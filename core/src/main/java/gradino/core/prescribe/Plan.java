@@ -76,6 +76,14 @@ public record Plan(
     }
 
     public Plan withDoses(Sided<Dose> to) {
+        return with(sessionsPerWeek, to);
+    }
+
+    public Plan withSessionsPerWeek(int to) {
+        return with(to, doses);
+    }
+
+    private Plan with(int perWeek, Sided<Dose> to) {
         return new Plan(
                 motion,
                 position,
@@ -88,7 +96,7 @@ public record Plan(
                 settleBreathing,
                 setUpSeconds,
                 sideChangeSeconds,
-                sessionsPerWeek,
+                perWeek,
                 firstSide,
                 unequalReason,
                 to);

@@ -1,0 +1,106 @@
+package gradino.server.advance;
+
+import gradino.core.advance.Event.Answer;
+import gradino.core.advance.Event.DoseDecided;
+import gradino.core.advance.LeverId;
+import gradino.core.because.Verdict;
+import gradino.core.body.Side;
+import gradino.core.prescribe.Dose;
+import gradino.server.platform.Json;
+import gradino.server.platform.Sql;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Repository;
+
+/** Owns decision. */
+@Repository
+public class DecisionRepository {
+    private final Sql sql;
+    private final Json json;
+
+    DecisionRepository(Sql sql, Json json) {
+        this.sql = sql;
+        this.json = json;
+    }
+
+    /**
+     * A decision with what it rested on.
+     *
+     * @param proposal JSON; null for an edit of the plan
+     * @param inputs JSON of the {@link Inputs}; null for an edit or an import
+     */
+    public record StoredDecision(
+            String lineId,
+            DoseDecided decided,
+            String reason,
+            @Nullable String proposal,
+            @Nullable String inputs,
+            String policyVersion,
+            String engineVersion) {}
+
+    /** @return false when this id was stored before */
+    public boolean insert(StoredDecision d) {
+        var decided = d.decided();
+        return sql.update(
+                        """
+                        INSERT INTO decision
+                          (id, line_id, side, answer, proposed, lever, dose_before, dose_after, reason, happened_at,
+                           recorded_at, proposal, inputs, policy_version, engine_version)
+                        VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+                        ON CONFLICT (id) DO NOTHING
+                        """,
+                        decided.id(),
+                        d.lineId(),
+                        decided.side(),
+                        decided.answer(),
+                        decided.proposed(),
+                        decided.lever(),
+                        json.write(decided.before()),
+                        json.write(decided.after()),
+                        d.reason(),
+                        decided.happenedAt(),
+                        decided.recordedAt(),
+                        d.proposal(),
+                        d.inputs(),
+                        d.policyVersion(),
+                        d.engineVersion())
+                > 0;
+    }
+
+    public List<StoredDecision> of(String lineId) {
+        return sql.list("SELECT * FROM decision WHERE line_id = ? ORDER BY happened_at, seq", this::decision, lineId);
+    }
+
+    public List<StoredDecision> all() {
+        return sql.list("SELECT * FROM decision ORDER BY line_id, happened_at, seq", this::decision);
+    }
+
+    public Optional<StoredDecision> find(String id) {
+        return sql.first("SELECT * FROM decision WHERE id = ?", this::decision, id);
+    }
+
+    private StoredDecision decision(ResultSet row) throws SQLException {
+        var lever = row.getString("lever");
+        var decided = new DoseDecided(
+                row.getString("id"),
+                Side.valueOf(row.getString("side")),
+                Answer.valueOf(row.getString("answer")),
+                Verdict.valueOf(row.getString("proposed")),
+                lever == null ? null : LeverId.valueOf(lever),
+                json.read(row.getString("dose_before"), Dose.class),
+                json.read(row.getString("dose_after"), Dose.class),
+                Sql.instant(row, "happened_at"),
+                Sql.instant(row, "recorded_at"));
+        return new StoredDecision(
+                row.getString("line_id"),
+                decided,
+                row.getString("reason"),
+                row.getString("proposal"),
+                row.getString("inputs"),
+                row.getString("policy_version"),
+                row.getString("engine_version"));
+    }
+}

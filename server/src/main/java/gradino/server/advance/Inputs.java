@@ -1,0 +1,31 @@
+package gradino.server.advance;
+
+import gradino.core.advance.Advance;
+import gradino.core.advance.ClientFacts;
+import gradino.core.advance.Event;
+import gradino.core.advance.LineState;
+import gradino.core.advance.Moment;
+import gradino.core.advance.Policy;
+import gradino.core.advance.Proposal;
+import gradino.core.body.Side;
+import gradino.core.measure.PropGrid;
+import gradino.core.prescribe.Plan;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.List;
+
+/** Everything a proposal rests on, resolved; stored with the decision so that it can be replayed after corrections. */
+public record Inputs(Plan plan, PropGrid grid, ClientFacts client, List<Event> events, Instant at, String zone) {
+
+    public LineState state(Policy policy) {
+        return LineState.fold(LineState.open(plan, grid, client), events, policy.noise());
+    }
+
+    public Proposal replay(Side side, Policy policy) {
+        return Advance.propose(state(policy), side, policy, moment());
+    }
+
+    public Moment moment() {
+        return new Moment(at, ZoneId.of(zone));
+    }
+}

@@ -1,0 +1,170 @@
+package gradino.server.advance;
+
+import gradino.core.advance.Advance;
+import gradino.core.advance.ClientFacts;
+import gradino.core.advance.Event;
+import gradino.core.advance.Event.Answer;
+import gradino.core.advance.Event.DoseDecided;
+import gradino.core.advance.LineState;
+import gradino.core.advance.Moment;
+import gradino.core.advance.Policy;
+import gradino.core.because.Verdict;
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.measure.Mode;
+import gradino.core.measure.Warmth;
+import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.Plan;
+import gradino.core.prescribe.PlanContext;
+import gradino.server.advance.DecisionRepository.StoredDecision;
+import gradino.server.intake.Client;
+import gradino.server.intake.ClientRepository;
+import gradino.server.measure.MeasurementRepository;
+import gradino.server.measure.Ranges;
+import gradino.server.perform.SessionRepository;
+import gradino.server.platform.Problem;
+import gradino.server.platform.StudioClock;
+import gradino.server.prescribe.Line;
+import gradino.server.prescribe.LineHistory;
+import gradino.server.prescribe.LineRepository;
+import gradino.server.prescribe.Props;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** Gathers a line's recorded facts and lets core fold them. */
+@Component
+public class LineHistories implements LineHistory {
+    private final LineRepository lines;
+    private final ClientRepository clients;
+    private final MeasurementRepository measurements;
+    private final SessionRepository sessions;
+    private final DecisionRepository decisions;
+    private final Clock clock;
+
+    LineHistories(
+            LineRepository lines,
+            ClientRepository clients,
+            MeasurementRepository measurements,
+            SessionRepository sessions,
+            DecisionRepository decisions,
+            Clock clock) {
+        this.lines = lines;
+        this.clients = clients;
+        this.measurements = measurements;
+        this.sessions = sessions;
+        this.decisions = decisions;
+        this.clock = clock;
+    }
+
+    /** The facts of a line as they are known now. */
+    public Inputs inputs(Line line) {
+        return inputs(line, StudioClock.moment(clock));
+    }
+
+    /** The same, as they would be judged at another moment. */
+    public Inputs inputs(Line line, Moment moment) {
+        var client = clients.find(line.clientId()).orElseThrow(() -> Problem.notFound("client"));
+        var events = new ArrayList<Event>();
+        measured(line, events);
+        sessions.held(line.id()).forEach(h -> events.add(new Event.SessionHeld(h.record(), h.recordedAt())));
+        sessions.mornings(line.id())
+                .forEach(m -> events.add(new Event.MorningAnswered(
+                        m.sessionId(), m.settled(), m.soreness(), m.happenedAt(), m.recordedAt())));
+        decisions.of(line.id()).forEach(d -> events.add(d.decided()));
+        clients.clearances(line.clientId()).forEach(c -> events.add(new Event.Cleared(c.happenedAt(), c.recordedAt())));
+        elsewhere(line, events);
+        return new Inputs(
+                plan(line),
+                Props.grid(client, line.position()),
+                facts(client, line, moment.day(moment.instant())),
+                events,
+                moment.instant(),
+                moment.zone().getId());
+    }
+
+    public LineState state(Line line) {
+        return inputs(line).state(Policy.house());
+    }
+
+    @Override
+    public Plan current(Line line) {
+        var inputs = inputs(line);
+        var state = inputs.state(Policy.house());
+        return state.plan()
+                .withDoses(Sided.of(side -> Advance.effectiveDose(state, side, Policy.house(), inputs.moment())));
+    }
+
+    @Override
+    public PlanContext context(Line line) {
+        var inputs = inputs(line);
+        var state = inputs.state(Policy.house());
+        var now = inputs.moment();
+        return new PlanContext(
+                inputs.client().restriction(),
+                Advance.isNewcomer(state, Policy.house(), now),
+                inputs.client().minutes(),
+                Sided.of(side -> Optional.of(state.side(side).dose())),
+                Sided.of(side -> Optional.ofNullable(state.side(side).passive())
+                        .map(r ->
+                                r.predict(now.instant(), Policy.house().noise()).estimate())));
+    }
+
+    @Override
+    public void edited(Line line, Side side, Dose before, Dose after) {
+        var now = StudioClock.now(clock);
+        var decided = new DoseDecided(
+                UUID.randomUUID().toString(), side, Answer.EDITED, Verdict.STAY, null, before, after, now, now);
+        decisions.insert(new StoredDecision(
+                line.id(), decided, "", null, null, Policy.house().version(), Advance.ENGINE_VERSION));
+    }
+
+    /** The newest plan's shared part with the first plan's doses, which are the bases. */
+    private Plan plan(Line line) {
+        var versions = lines.plans(line.id());
+        if (versions.isEmpty()) {
+            throw Problem.notFound("plan");
+        }
+        return versions.get(versions.size() - 1)
+                .plan()
+                .withDoses(versions.get(0).plan().doses());
+    }
+
+    private static ClientFacts facts(Client client, Line line, LocalDate day) {
+        return new ClientFacts(
+                client.restriction(),
+                client.hypermobileOn(day),
+                client.details().minutes(),
+                Ranges.wanted(client, line.motion(), line.position()).orElse(null));
+    }
+
+    private void measured(Line line, List<Event> events) {
+        var noise = Policy.house().noise();
+        measurements.of(line.clientId()).stream()
+                .filter(m -> m.warmth() == Warmth.COLD && m.mode() != Mode.HANDS_OFF)
+                .filter(m -> m.motion().equals(line.motion()))
+                .filter(m -> m.position().equals(line.position()) && m.instrument() == line.instrument())
+                .forEach(m -> events.add(
+                        new Event.MeasuredCold(m.side(), m.mode(), m.reading(noise), m.endFeel(), m.recordedAt())));
+    }
+
+    /** Stop signs of the client's other lines reach this one as far as their scope says. */
+    private void elsewhere(Line line, List<Event> events) {
+        for (var stop : sessions.stopsOfClient(line.clientId())) {
+            var session = sessions.find(stop.sessionId()).orElseThrow();
+            var sign = stop.stopSign();
+            if (sign != null && !session.lineId().equals(line.id())) {
+                events.add(new Event.StopSignElsewhere(
+                        stop.sessionId(), sign, stop.stopSide(), stop.happenedAt(), stop.recordedAt()));
+            }
+        }
+    }
+
+    public List<Line> all() {
+        return lines.all();
+    }
+}

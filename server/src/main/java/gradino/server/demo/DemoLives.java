@@ -1,0 +1,195 @@
+package gradino.server.demo;
+
+import gradino.core.advance.Moment;
+import gradino.core.body.Sided;
+import gradino.core.intake.Restriction;
+import gradino.core.measure.Instrument;
+import gradino.core.quantity.EffortPercent;
+import gradino.server.intake.Client.Details;
+import gradino.server.intake.Client.MotionGoal;
+import java.time.LocalDate;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** The cast of the demo; all of it invented. */
+@Component
+class DemoLives {
+    private static final String INWARD = "hip-internal-rotation";
+
+    private final DemoTeller teller;
+
+    DemoLives(DemoTeller teller) {
+        this.teller = teller;
+    }
+
+    void tell(Moment now) {
+        for (var life : lives(now.day(now.instant()))) {
+            teller.tell(life, now);
+        }
+    }
+
+    private static List<DemoLife> lives(LocalDate today) {
+        return List.of(rower(today), bellRinger(today), waller(today), puppeteer(today));
+    }
+
+    /** New: taken in this morning, nothing measured. */
+    private static DemoLife puppeteer(LocalDate today) {
+        var details = details(
+                "Odalys Marrick",
+                today.minusYears(34),
+                "Puppeteer: kneel behind the playboard for a whole show",
+                20,
+                168.0,
+                null,
+                3,
+                40);
+        return life(
+                "demo-puppeteer",
+                details,
+                Restriction.NONE,
+                "prone-knee-bent",
+                Instrument.GONIOMETER,
+                31,
+                33,
+                6,
+                0,
+                1,
+                0,
+                0,
+                true,
+                11);
+    }
+
+    /** Two clean sessions wait for a decision. */
+    private static DemoLife rower(LocalDate today) {
+        var details = details(
+                "Tamsin Hale",
+                today.minusYears(29),
+                "Gig rower: sit deep at the catch without the low back rounding",
+                25,
+                174.0,
+                42.5,
+                2,
+                42);
+        return life(
+                "demo-rower",
+                details,
+                Restriction.NONE,
+                "prone-knee-bent",
+                Instrument.GONIOMETER,
+                24,
+                28,
+                6,
+                0.75,
+                0.8,
+                10,
+                0,
+                false,
+                23);
+    }
+
+    /** Pain was reported in the last session. */
+    private static DemoLife bellRinger(LocalDate today) {
+        var details = details(
+                "Corwin Aske",
+                today.minusYears(58),
+                "Bell-ringer: stand through a full peal with the feet turned in",
+                30,
+                181.0,
+                44.0,
+                1,
+                38);
+        var cap = new Restriction(
+                EffortPercent.of(70), false, false, "blood pressure under treatment, written clearance to 70 %");
+        return life(
+                "demo-bell-ringer",
+                details,
+                cap,
+                "prone-knee-bent",
+                Instrument.GONIOMETER,
+                26,
+                23,
+                7,
+                0.5,
+                0.6,
+                10,
+                6,
+                true,
+                37);
+    }
+
+    /** A wide gap between what the hand can reach and what the muscle can. */
+    private static DemoLife waller(LocalDate today) {
+        var details = details(
+                "Bryn Tolliver",
+                today.minusYears(41),
+                "Dry-stone waller: squat and twist low on the slope all day",
+                25,
+                178.0,
+                43.0,
+                4,
+                35);
+        return life(
+                "demo-waller",
+                details,
+                Restriction.NONE,
+                "seated-90-90-rear",
+                Instrument.TAPE,
+                37,
+                35,
+                21,
+                0.2,
+                0.5,
+                10,
+                0,
+                false,
+                53);
+    }
+
+    private static Details details(
+            String name,
+            LocalDate birth,
+            String goal,
+            int minutes,
+            double stature,
+            @Nullable Double shank,
+            int beighton,
+            double needs) {
+        return new Details(
+                name, birth, goal, minutes, stature, shank, beighton, 1, List.of(new MotionGoal(INWARD, needs)));
+    }
+
+    private static DemoLife life(
+            String id,
+            Details details,
+            Restriction restriction,
+            String position,
+            Instrument instrument,
+            double left,
+            double right,
+            double gap,
+            double gain,
+            double diligence,
+            int weeks,
+            int pain,
+            boolean decide,
+            long seed) {
+        return new DemoLife(
+                id,
+                details,
+                restriction,
+                INWARD,
+                position,
+                instrument,
+                new Sided<>(left, right),
+                gap,
+                gain,
+                diligence,
+                weeks,
+                pain,
+                id.equals("demo-waller"),
+                decide,
+                seed);
+    }
+}

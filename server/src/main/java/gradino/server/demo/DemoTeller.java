@@ -1,0 +1,303 @@
+package gradino.server.demo;
+
+import gradino.core.advance.Advance;
+import gradino.core.advance.Event.Answer;
+import gradino.core.advance.Event.DoseDecided;
+import gradino.core.advance.Moment;
+import gradino.core.advance.Policy;
+import gradino.core.advance.Start;
+import gradino.core.because.Verdict;
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.measure.EndFeel;
+import gradino.core.measure.Instrument;
+import gradino.core.measure.Mode;
+import gradino.core.measure.NoiseRules;
+import gradino.core.measure.Tape;
+import gradino.core.measure.Tape.BodyLength;
+import gradino.core.measure.Tester;
+import gradino.core.measure.Trials;
+import gradino.core.measure.Warmth;
+import gradino.core.perform.BlockRecord;
+import gradino.core.perform.Observer;
+import gradino.core.perform.Pain;
+import gradino.core.perform.PainKind;
+import gradino.core.perform.PhaseDone;
+import gradino.core.prescribe.BlockKind;
+import gradino.core.prescribe.Compiler;
+import gradino.core.prescribe.PhaseKind;
+import gradino.core.prescribe.Timeline;
+import gradino.core.quantity.Centimetres;
+import gradino.core.quantity.Degrees;
+import gradino.core.quantity.PainScore;
+import gradino.core.quantity.Tenths;
+import gradino.core.quantity.UncertainAngle;
+import gradino.server.advance.DecisionRepository;
+import gradino.server.advance.DecisionRepository.StoredDecision;
+import gradino.server.advance.LineHistories;
+import gradino.server.intake.Client;
+import gradino.server.intake.ClientRepository;
+import gradino.server.measure.Measurement;
+import gradino.server.measure.Measurement.TapeInput;
+import gradino.server.measure.MeasurementRepository;
+import gradino.server.measure.Ranges;
+import gradino.server.perform.SessionRepository;
+import gradino.server.perform.SessionRepository.Closed;
+import gradino.server.perform.SessionRepository.Morning;
+import gradino.server.perform.SessionRepository.Opened;
+import gradino.server.perform.SessionRepository.StoredBlock;
+import gradino.server.platform.Json;
+import gradino.server.prescribe.Line;
+import gradino.server.prescribe.LineRepository;
+import gradino.server.prescribe.LineRepository.PlanVersion;
+import gradino.server.prescribe.Props;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.springframework.stereotype.Component;
+
+/** Tells an invented life through the same tables and the same engine that a real one goes through. Seeded. */
+@Component
+class DemoTeller {
+    private static final double TRIAL_SD = 1.0;
+    private static final double DAY_SD = 1.4;
+    private static final double TAPE_START_CM = 4;
+    private static final List<Integer> TRAINING_DAYS = List.of(0, 2, 5);
+
+    private final ClientRepository clients;
+    private final MeasurementRepository measurements;
+    private final LineRepository lines;
+    private final SessionRepository sessions;
+    private final DecisionRepository decisions;
+    private final LineHistories histories;
+    private final Json json;
+
+    DemoTeller(
+            ClientRepository clients,
+            MeasurementRepository measurements,
+            LineRepository lines,
+            SessionRepository sessions,
+            DecisionRepository decisions,
+            LineHistories histories,
+            Json json) {
+        this.clients = clients;
+        this.measurements = measurements;
+        this.lines = lines;
+        this.sessions = sessions;
+        this.decisions = decisions;
+        this.histories = histories;
+        this.json = json;
+    }
+
+    void tell(DemoLife life, Moment now) {
+        var random = new Random(life.seed());
+        var start = at(now, Math.max(1, life.weeks() * 7), 9);
+        clients.insert(life.id(), life.details(), start);
+        if (!life.restriction().isNone()) {
+            clients.addRestriction(life.id(), life.restriction(), start, start);
+        }
+        if (life.weeks() > 0) {
+            measure(life, 0, start, random);
+            measure(life, 0, start.plusSeconds(86_400), random);
+            var line = open(life, start.plusSeconds(90_000));
+            weeks(life, line, now, random);
+        }
+    }
+
+    private void weeks(DemoLife life, Line line, Moment now, Random random) {
+        int last = life.weeks() * 7 - 2;
+        for (int day = 2; day <= last; day++) {
+            int ago = life.weeks() * 7 - day;
+            if (!TRAINING_DAYS.contains(day % 7)) {
+                continue;
+            }
+            boolean lastWeek = ago <= 6;
+            if (day % 7 == 2) {
+                measure(life, day / 7.0, at(now, ago, 17), random);
+            }
+            boolean painful = life.painAtEnd() > 0 && ago <= 3;
+            session(life, line, at(now, ago, 18), painful ? life.painAtEnd() : 0, ago <= 3, random);
+            if (life.decideToTheEnd() ? !painful : !lastWeek) {
+                decide(line, now.at(at(now, ago - 1, 10)));
+            }
+        }
+    }
+
+    private static Instant at(Moment now, int daysAgo, int hour) {
+        return now.day(now.instant())
+                .minusDays(daysAgo)
+                .atTime(LocalTime.of(hour, 0))
+                .atZone(now.zone())
+                .toInstant();
+    }
+
+    private Line open(DemoLife life, Instant at) {
+        var client = client(life);
+        var row = Ranges.of(client, measurements.of(life.id()), NoiseRules.HOUSE, at)
+                .get(0);
+        var passive = Sided.of(s -> {
+            var estimate = java.util.Objects.requireNonNull(row.sides().on(s).passive());
+            return UncertainAngle.of(estimate.degrees(), estimate.standardError());
+        });
+        var plan = Start.firstPlan(
+                life.motion(),
+                life.position(),
+                passive,
+                Props.grid(client, life.position()),
+                life.restriction(),
+                Policy.house());
+        var line = new Line(life.id() + "-line", life.id(), life.motion(), life.position(), life.instrument(), at, at);
+        lines.insert(line);
+        lines.addPlan(new PlanVersion(line.id(), plan, at, at));
+        return line;
+    }
+
+    private Client client(DemoLife life) {
+        return clients.find(life.id()).orElseThrow();
+    }
+
+    private void measure(DemoLife life, double week, Instant at, Random random) {
+        var all = new ArrayList<Measurement>();
+        for (var side : Side.values()) {
+            double truth = life.passive().on(side) + life.gainPerWeek() * week;
+            all.add(measurement(life, side, Mode.PASSIVE, truth, at, random));
+            all.add(measurement(life, side, Mode.ACTIVE, truth - life.gap(), at.plusSeconds(120), random));
+        }
+        measurements.insert(all);
+    }
+
+    private static Measurement measurement(
+            DemoLife life, Side side, Mode mode, double truth, Instant at, Random random) {
+        double day = truth + random.nextGaussian() * DAY_SD;
+        var trials = IntStream.range(0, Trials.USUAL)
+                .mapToObj(n -> (double) Math.round(day + random.nextGaussian() * TRIAL_SD))
+                .toList();
+        var tape = life.instrument() == Instrument.TAPE ? tape(life, trials) : null;
+        var angles = tape == null ? trials.stream().map(Degrees::of).toList() : angles(tape);
+        return new Measurement(
+                life.id() + "-" + side.word() + "-" + mode + "-" + at.toEpochMilli(),
+                life.id(),
+                life.motion(),
+                side,
+                mode,
+                Warmth.COLD,
+                life.position(),
+                life.instrument(),
+                Tester.COACH,
+                at,
+                at,
+                new Trials(angles),
+                tape,
+                mode == Mode.PASSIVE ? EndFeel.STRETCH : EndFeel.MUSCULAR_EFFORT,
+                PainScore.NONE,
+                mode == Mode.ACTIVE ? 2 : null,
+                "");
+    }
+
+    private static TapeInput tape(DemoLife life, List<Double> degrees) {
+        double shank = java.util.Objects.requireNonNull(life.details().shankCm());
+        var lengths = degrees.stream()
+                .map(d -> TAPE_START_CM + Tape.acrossFor(Degrees.of(d), Centimetres.of(shank)))
+                .map(cm -> Math.round(cm * 2) / 2.0)
+                .toList();
+        return new TapeInput(lengths, TAPE_START_CM, shank);
+    }
+
+    private static List<Degrees> angles(TapeInput tape) {
+        var shank = BodyLength.measured(Centimetres.of(tape.shankCm()));
+        return tape.lengthsCm().stream()
+                .map(cm -> Tape.footRise(Centimetres.of(cm), Centimetres.of(tape.startCm()), shank)
+                        .angle()
+                        .value())
+                .toList();
+    }
+
+    private void session(DemoLife life, Line line, Instant at, int pain, boolean last, Random random) {
+        var plan = histories.current(line);
+        var timeline = Compiler.compile(plan);
+        var id = line.id() + "-" + at.toEpochMilli();
+        sessions.open(new Opened(id, line.id(), life.id(), plan, at, at), timeline);
+        boolean whole = last || random.nextDouble() < life.diligence();
+        var end = at.plusSeconds(timeline.seconds());
+        Map<String, List<Timeline.Phase>> blocks = timeline.phases().stream()
+                .filter(p -> p.block() != BlockKind.SET_UP && p.block() != BlockKind.SIDE_CHANGE)
+                .collect(Collectors.groupingBy(Timeline.Phase::blockId, LinkedHashMap::new, Collectors.toList()));
+        sessions.addBlocks(blocks.values().stream()
+                .map(phases -> stored(id, phases, at, pain, whole, random))
+                .toList());
+        sessions.close(new Closed(
+                id, Observer.COACH, Tenths.of(4 + random.nextInt(3)), null, null, "", end, end.plusSeconds(60)));
+        var morning = end.plusSeconds(14 * 3600);
+        sessions.addMorning(new Morning(id + "-morning", id, pain < 3, Tenths.of(random.nextInt(3)), morning, morning));
+    }
+
+    private static StoredBlock stored(
+            String sessionId, List<Timeline.Phase> phases, Instant at, int pain, boolean whole, Random random) {
+        var first = phases.get(0);
+        boolean press = first.block() == BlockKind.PRESS;
+        int asked = first.block() == BlockKind.PRESS
+                ? phases.get(phases.size() - 1).effortTo().value() / 10
+                : 0;
+        boolean hurts = pain > 0 && press && first.set() == 2 && first.side() == Side.RIGHT;
+        boolean fault = random.nextInt(12) == 0;
+        var block = new BlockRecord(
+                first.blockId(),
+                first.side(),
+                first.block(),
+                phases.stream().map(p -> done(p, whole, random)).toList(),
+                press ? Tenths.of(Math.min(10, asked + (random.nextInt(3) == 0 ? 1 : 0))) : null,
+                press && fault ? List.of("knee slides out") : List.of(),
+                hurts
+                        ? List.of(new Pain(PainScore.of(pain), PainKind.WHILE_CONTRACTING, "outside of the hip"))
+                        : List.of(),
+                0,
+                false,
+                null,
+                "");
+        var when = at.plusSeconds(phases.get(phases.size() - 1).endSecond());
+        return new StoredBlock(sessionId + "-" + first.blockId(), sessionId, block, when, when);
+    }
+
+    /** Who tires leaves the top of the last tread early. */
+    private static PhaseDone done(Timeline.Phase phase, boolean whole, Random random) {
+        if (!whole && phase.kind() == PhaseKind.TOP_HOLD && phase.set() == phase.sets()) {
+            return new PhaseDone(phase.kind(), phase.seconds(), phase.seconds() * 0.6);
+        }
+        double off = Math.round(random.nextGaussian() * 10) / 100.0;
+        return new PhaseDone(phase.kind(), phase.seconds(), Math.max(0, phase.seconds() + off));
+    }
+
+    /** The coach accepts what the engine proposed that day. */
+    private void decide(Line line, Moment then) {
+        for (var side : Side.values()) {
+            var inputs = histories.inputs(line, then);
+            var proposal = Advance.propose(inputs.state(Policy.house()), side, Policy.house(), then);
+            if (proposal.verdict() != Verdict.STAY) {
+                var decided = new DoseDecided(
+                        line.id() + "-" + side.word() + "-" + then.instant().toEpochMilli(),
+                        side,
+                        Answer.ACCEPTED,
+                        proposal.verdict(),
+                        proposal.lever(),
+                        proposal.from(),
+                        proposal.to(),
+                        then.instant(),
+                        then.instant());
+                decisions.insert(new StoredDecision(
+                        line.id(),
+                        decided,
+                        "",
+                        json.write(proposal),
+                        json.write(inputs),
+                        proposal.policyVersion(),
+                        proposal.engineVersion()));
+            }
+        }
+    }
+}

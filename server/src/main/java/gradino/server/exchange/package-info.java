@@ -1,0 +1,7 @@
+/**
+ * CSV in and out. Read {@link gradino.server.exchange.ImportService} first. May use every step up to advance.
+ */
+@NullMarked
+package gradino.server.exchange;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,7 @@
+/**
+ * Clients, their restrictions and clearances. Read {@link gradino.server.intake.ClientService} first. May use platform.
+ */
+@NullMarked
+package gradino.server.intake;
+
+import org.jspecify.annotations.NullMarked;

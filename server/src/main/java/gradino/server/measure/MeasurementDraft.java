@@ -1,0 +1,39 @@
+package gradino.server.measure;
+
+import gradino.core.body.Side;
+import gradino.core.measure.EndFeel;
+import gradino.core.measure.Instrument;
+import gradino.core.measure.Mode;
+import gradino.core.measure.Tester;
+import gradino.core.measure.Warmth;
+import gradino.core.quantity.PainScore;
+import gradino.server.measure.Measurement.TapeInput;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A measurement as it is typed.
+ *
+ * @param id made by the device
+ * @param trials degrees; empty when tape lengths are given instead
+ * @param happenedAt null for now
+ */
+record MeasurementDraft(
+        @NotBlank @Size(max = 64) String id,
+        String motion,
+        Side side,
+        Mode mode,
+        Warmth warmth,
+        String position,
+        Instrument instrument,
+        Tester tester,
+        @Nullable Instant happenedAt,
+        List<Double> trials,
+        @Nullable TapeInput tape,
+        @Nullable EndFeel endFeel,
+        PainScore pain,
+        @Nullable Integer controlGrade,
+        @Size(max = 2000) String note) {}

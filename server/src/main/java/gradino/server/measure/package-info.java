@@ -1,0 +1,7 @@
+/**
+ * Measurements and ranges. Read {@link gradino.server.measure.MeasureService} first. May use platform and intake.
+ */
+@NullMarked
+package gradino.server.measure;
+
+import org.jspecify.annotations.NullMarked;

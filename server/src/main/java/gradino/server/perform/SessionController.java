@@ -1,0 +1,76 @@
+package gradino.server.perform;
+
+import gradino.core.perform.BlockRecord;
+import gradino.core.perform.StopSignText;
+import gradino.core.quantity.Tenths;
+import gradino.server.perform.SessionService.CloseDraft;
+import gradino.server.perform.SessionService.Floor;
+import gradino.server.perform.SessionService.Summary;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+class SessionController {
+    private final SessionService sessions;
+
+    SessionController(SessionService sessions) {
+        this.sessions = sessions;
+    }
+
+    record NewSession(@NotBlank @Size(max = 64) String id) {}
+
+    record NewBlock(@NotBlank @Size(max = 64) String id, BlockRecord block) {}
+
+    record NewMorning(
+            @NotBlank @Size(max = 64) String id,
+            boolean settled,
+            @Nullable Tenths soreness) {}
+
+    /** Stop signs with what to do; shown before the start, throughout, and after. */
+    @GetMapping("/api/stop-signs")
+    List<StopSignText> stopSigns() {
+        return StopSignText.all();
+    }
+
+    @PostMapping("/api/lines/{lineId}/sessions")
+    Floor open(@PathVariable String lineId, @Valid @RequestBody NewSession session) {
+        return sessions.open(lineId, session.id());
+    }
+
+    @GetMapping("/api/sessions/{sessionId}")
+    Floor floor(@PathVariable String sessionId) {
+        return sessions.floor(sessionId);
+    }
+
+    @PostMapping("/api/sessions/{sessionId}/blocks")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void block(@PathVariable String sessionId, @Valid @RequestBody NewBlock block) {
+        sessions.block(sessionId, block.id(), block.block());
+    }
+
+    @GetMapping("/api/sessions/{sessionId}/summary")
+    Summary summary(@PathVariable String sessionId) {
+        return sessions.summary(sessionId);
+    }
+
+    @PostMapping("/api/sessions/{sessionId}/close")
+    Summary close(@PathVariable String sessionId, @RequestBody CloseDraft draft) {
+        return sessions.close(sessionId, draft);
+    }
+
+    @PostMapping("/api/sessions/{sessionId}/morning")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void morning(@PathVariable String sessionId, @Valid @RequestBody NewMorning morning) {
+        sessions.morning(sessionId, morning.id(), morning.settled(), morning.soreness());
+    }
+}

@@ -1,0 +1,341 @@
+package gradino.server.perform;
+
+import gradino.core.body.Side;
+import gradino.core.perform.BlockRecord;
+import gradino.core.perform.Observer;
+import gradino.core.perform.Pain;
+import gradino.core.perform.PhaseDone;
+import gradino.core.perform.SessionRecord;
+import gradino.core.perform.StopSign;
+import gradino.core.prescribe.BlockKind;
+import gradino.core.prescribe.PhaseKind;
+import gradino.core.prescribe.Plan;
+import gradino.core.prescribe.Timeline;
+import gradino.core.quantity.Tenths;
+import gradino.server.platform.Json;
+import gradino.server.platform.Sql;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Repository;
+
+/** Owns session, session_block, session_close and morning. */
+@Repository
+public class SessionRepository {
+    private static final String INSERT_BLOCK = """
+            INSERT INTO session_block
+              (id, session_id, block_id, side, kind, happened_at, recorded_at, phases, effort_rating, faults, pains,
+               cramps, effort_missed, skipped, note)
+            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+            ON CONFLICT (id) DO NOTHING
+            """;
+
+    private final Sql sql;
+    private final Json json;
+
+    SessionRepository(Sql sql, Json json) {
+        this.sql = sql;
+        this.json = json;
+    }
+
+    /** A session as opened. The timeline stays in the database until asked for. */
+    public record Opened(
+            String id, String lineId, String clientId, Plan plan, Instant happenedAt, Instant recordedAt) {}
+
+    /** A finished block with the id its device made. */
+    public record StoredBlock(String id, String sessionId, BlockRecord block, Instant happenedAt, Instant recordedAt) {}
+
+    /** How a session was closed. */
+    public record Closed(
+            String sessionId,
+            Observer observer,
+            @Nullable Tenths rating,
+            @Nullable StopSign stopSign,
+            @Nullable Side stopSide,
+            String note,
+            Instant happenedAt,
+            Instant recordedAt) {}
+
+    /** What was answered the morning after. */
+    public record Morning(
+            String id,
+            String sessionId,
+            boolean settled,
+            @Nullable Tenths soreness,
+            Instant happenedAt,
+            Instant recordedAt) {}
+
+    public void open(Opened s, @Nullable Timeline timeline) {
+        sql.update(
+                """
+                INSERT INTO session (id, line_id, client_id, happened_at, recorded_at, plan, timeline)
+                VALUES (?, ?, ?, ?, ?, ?, ?)
+                """,
+                s.id(),
+                s.lineId(),
+                s.clientId(),
+                s.happenedAt(),
+                s.recordedAt(),
+                json.write(s.plan()),
+                timeline == null ? null : json.write(timeline));
+    }
+
+    public Optional<Opened> find(String id) {
+        return sql.first("SELECT * FROM session WHERE id = ?", this::opened, id);
+    }
+
+    public Optional<Timeline> timeline(String id) {
+        return sql.first("SELECT timeline FROM session WHERE id = ?", row -> Optional.ofNullable(row.getString(1)), id)
+                .flatMap(text -> text.map(t -> json.read(t, Timeline.class)));
+    }
+
+    /** The newest session of a line that nobody closed. */
+    public Optional<Opened> unclosed(String lineId) {
+        return sql.first("""
+                SELECT s.* FROM session s LEFT JOIN session_close c ON c.session_id = s.id
+                 WHERE s.line_id = ? AND c.session_id IS NULL ORDER BY s.happened_at DESC
+                """, this::opened, lineId);
+    }
+
+    public List<Opened> of(String column, String id) {
+        var where = column.equals("line_id") ? "line_id" : "client_id";
+        return sql.list("SELECT * FROM session WHERE " + where + " = ? ORDER BY happened_at, id", this::opened, id);
+    }
+
+    public List<Opened> all() {
+        return sql.list("SELECT * FROM session ORDER BY client_id, happened_at, id", this::opened);
+    }
+
+    public void addBlocks(List<StoredBlock> blocks) {
+        sql.batch(INSERT_BLOCK, blocks.stream().map(this::columns).toList());
+    }
+
+    public List<StoredBlock> blocks(String sessionId) {
+        return sql.list("SELECT * FROM session_block WHERE session_id = ? ORDER BY seq", this::block, sessionId);
+    }
+
+    public List<StoredBlock> blocksOfLine(String lineId) {
+        return sql.list("""
+                SELECT b.* FROM session_block b JOIN session s ON s.id = b.session_id
+                 WHERE s.line_id = ? ORDER BY b.session_id, b.seq
+                """, this::block, lineId);
+    }
+
+    public List<StoredBlock> allBlocks() {
+        return sql.list("SELECT * FROM session_block ORDER BY session_id, seq", this::block);
+    }
+
+    public void close(Closed c) {
+        sql.update(
+                """
+                INSERT INTO session_close
+                  (session_id, happened_at, recorded_at, observer, rating, stop_sign, stop_side, note)
+                VALUES (?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (session_id) DO NOTHING
+                """,
+                c.sessionId(),
+                c.happenedAt(),
+                c.recordedAt(),
+                c.observer(),
+                c.rating() == null ? null : c.rating().value(),
+                c.stopSign(),
+                c.stopSide(),
+                c.note());
+    }
+
+    public Optional<Closed> closed(String sessionId) {
+        return sql.first("SELECT * FROM session_close WHERE session_id = ?", SessionRepository::closed, sessionId);
+    }
+
+    public List<Closed> closedOfLine(String lineId) {
+        return sql.list("""
+                SELECT c.* FROM session_close c JOIN session s ON s.id = c.session_id WHERE s.line_id = ?
+                """, SessionRepository::closed, lineId);
+    }
+
+    /** Closes with a stop sign in any line of a client. */
+    public List<Closed> stopsOfClient(String clientId) {
+        return sql.list("""
+                SELECT c.* FROM session_close c JOIN session s ON s.id = c.session_id
+                 WHERE s.client_id = ? AND c.stop_sign IS NOT NULL
+                """, SessionRepository::closed, clientId);
+    }
+
+    public List<Closed> allClosed() {
+        return sql.list("SELECT * FROM session_close", SessionRepository::closed);
+    }
+
+    public void addMorning(Morning m) {
+        sql.update(
+                """
+                INSERT INTO morning (id, session_id, settled, soreness, happened_at, recorded_at)
+                VALUES (?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING
+                """,
+                m.id(),
+                m.sessionId(),
+                m.settled(),
+                m.soreness() == null ? null : m.soreness().value(),
+                m.happenedAt(),
+                m.recordedAt());
+    }
+
+    /** Answers of a line's sessions; a later one for the same session corrects an earlier one. */
+    public List<Morning> mornings(String lineId) {
+        return sql.list("""
+                SELECT m.* FROM morning m JOIN session s ON s.id = m.session_id WHERE s.line_id = ? ORDER BY m.seq
+                """, SessionRepository::morning, lineId);
+    }
+
+    public List<Morning> allMornings() {
+        return sql.list("SELECT * FROM morning ORDER BY seq", SessionRepository::morning);
+    }
+
+    /** A session with all that was logged, ready for the fold. */
+    public record Held(SessionRecord record, Instant recordedAt) {}
+
+    /** Closed sessions of a line in the order of time. */
+    public List<Held> held(String lineId) {
+        Map<String, List<StoredBlock>> blocks =
+                blocksOfLine(lineId).stream().collect(Collectors.groupingBy(StoredBlock::sessionId));
+        Map<String, Closed> closed = closedOfLine(lineId).stream().collect(Collectors.toMap(Closed::sessionId, c -> c));
+        var held = new ArrayList<Held>();
+        for (var session : of("line_id", lineId)) {
+            var close = closed.get(session.id());
+            if (close != null) {
+                held.add(held(session, close, blocks.getOrDefault(session.id(), List.of())));
+            }
+        }
+        return held;
+    }
+
+    /** Puts a session together: the last record of each block counts. */
+    public static Held held(Opened session, Closed close, List<StoredBlock> blocks) {
+        var latest = new LinkedHashMap<String, BlockRecord>();
+        var recorded = close.recordedAt();
+        for (var stored : blocks) {
+            latest.put(stored.block().blockId(), stored.block());
+            recorded = stored.recordedAt().isAfter(recorded) ? stored.recordedAt() : recorded;
+        }
+        var record = new SessionRecord(
+                session.id(),
+                session.happenedAt(),
+                close.happenedAt(),
+                close.observer(),
+                session.plan().doses(),
+                List.copyOf(latest.values()),
+                close.rating(),
+                close.stopSign(),
+                close.stopSide(),
+                close.note());
+        return new Held(record, recorded);
+    }
+
+    private Opened opened(ResultSet row) throws SQLException {
+        return new Opened(
+                row.getString("id"),
+                row.getString("line_id"),
+                row.getString("client_id"),
+                json.read(row.getString("plan"), Plan.class),
+                Sql.instant(row, "happened_at"),
+                Sql.instant(row, "recorded_at"));
+    }
+
+    private @Nullable Object[] columns(StoredBlock stored) {
+        var b = stored.block();
+        return new @Nullable Object[] {
+            stored.id(),
+            stored.sessionId(),
+            b.blockId(),
+            b.side(),
+            b.kind(),
+            stored.happenedAt(),
+            stored.recordedAt(),
+            phases(b.phases()),
+            b.effortRating() == null ? null : b.effortRating().value(),
+            String.join(";", b.faults()),
+            b.pains().isEmpty() ? "[]" : json.write(b.pains()),
+            b.cramps(),
+            b.effortMissed(),
+            b.skippedBecause(),
+            b.note()
+        };
+    }
+
+    private StoredBlock block(ResultSet row) throws SQLException {
+        var rating = Sql.integer(row, "effort_rating");
+        var faults = row.getString("faults");
+        var pains = row.getString("pains");
+        var block = new BlockRecord(
+                row.getString("block_id"),
+                Side.valueOf(row.getString("side")),
+                BlockKind.valueOf(row.getString("kind")),
+                phases(row.getString("phases")),
+                rating == null ? null : Tenths.of(rating),
+                faults.isEmpty() ? List.of() : List.of(faults.split(";")),
+                pains.equals("[]") ? List.of() : json.readList(pains, Pain.class),
+                row.getInt("cramps"),
+                row.getInt("effort_missed") == 1,
+                row.getString("skipped"),
+                row.getString("note"));
+        return new StoredBlock(
+                row.getString("id"),
+                row.getString("session_id"),
+                block,
+                Sql.instant(row, "happened_at"),
+                Sql.instant(row, "recorded_at"));
+    }
+
+    private static Closed closed(ResultSet row) throws SQLException {
+        var rating = Sql.integer(row, "rating");
+        var sign = row.getString("stop_sign");
+        var side = row.getString("stop_side");
+        return new Closed(
+                row.getString("session_id"),
+                Observer.valueOf(row.getString("observer")),
+                rating == null ? null : Tenths.of(rating),
+                sign == null ? null : StopSign.valueOf(sign),
+                side == null ? null : Side.valueOf(side),
+                row.getString("note"),
+                Sql.instant(row, "happened_at"),
+                Sql.instant(row, "recorded_at"));
+    }
+
+    private static Morning morning(ResultSet row) throws SQLException {
+        var soreness = Sql.integer(row, "soreness");
+        return new Morning(
+                row.getString("id"),
+                row.getString("session_id"),
+                row.getInt("settled") == 1,
+                soreness == null ? null : Tenths.of(soreness),
+                Sql.instant(row, "happened_at"),
+                Sql.instant(row, "recorded_at"));
+    }
+
+    /** {@code KIND:planned:done}, separated by semicolons; the CSV files use the same. */
+    public static String phases(List<PhaseDone> phases) {
+        return phases.stream()
+                .map(p -> p.kind() + ":" + p.plannedSeconds() + ":" + p.doneSeconds())
+                .collect(Collectors.joining(";"));
+    }
+
+    public static List<PhaseDone> phases(String text) {
+        return text.isEmpty()
+                ? List.of()
+                : Arrays.stream(text.split(";")).map(SessionRepository::phase).toList();
+    }
+
+    private static PhaseDone phase(String text) {
+        var parts = text.split(":");
+        if (parts.length != 3) {
+            throw new IllegalArgumentException("a phase is KIND:planned:done, was '" + text + "'");
+        }
+        return new PhaseDone(PhaseKind.valueOf(parts[0]), Double.parseDouble(parts[1]), Double.parseDouble(parts[2]));
+    }
+}

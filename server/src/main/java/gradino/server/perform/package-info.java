@@ -1,0 +1,7 @@
+/**
+ * Sessions as they are run and logged. Read {@link gradino.server.perform.SessionService} first. May use every step up to prescribe.
+ */
+@NullMarked
+package gradino.server.perform;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,26 @@
+package gradino.server.platform;
+
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** JSON for columns that hold a whole value. */
+@Component
+public class Json {
+    private final JsonMapper mapper;
+
+    Json(JsonMapper mapper) {
+        this.mapper = mapper;
+    }
+
+    public String write(Object value) {
+        return mapper.writeValueAsString(value);
+    }
+
+    public <T> T read(String json, Class<T> type) {
+        return mapper.readValue(json, type);
+    }
+
+    public <T> java.util.List<T> readList(String json, Class<T> type) {
+        return mapper.readValue(json, mapper.getTypeFactory().constructCollectionType(java.util.List.class, type));
+    }
+}

@@ -1,0 +1,126 @@
+package gradino.server.platform;
+
+import gradino.core.because.Finding;
+import gradino.core.quantity.OutOfBoundsException;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DatabindException;
+
+/** Every refusal as an RFC 9457 problem document, findings in {@code findings}. */
+@RestControllerAdvice
+class Problems extends ResponseEntityExceptionHandler {
+    private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    @ExceptionHandler(Problem.class)
+    ProblemDetail problem(Problem problem) {
+        return detail(problem.status(), String.valueOf(problem.getMessage()), problem.findings());
+    }
+
+    @ExceptionHandler(OutOfBoundsException.class)
+    ProblemDetail outOfBounds(OutOfBoundsException e) {
+        return detail(HttpStatus.UNPROCESSABLE_CONTENT, String.valueOf(e.getMessage()), List.of(finding("", e)));
+    }
+
+    @ExceptionHandler(StorageException.class)
+    ProblemDetail storage(StorageException e) {
+        LOG.error("storage", e);
+        return switch (e.kind()) {
+            case FULL ->
+                detail(
+                        HttpStatus.INSUFFICIENT_STORAGE,
+                        "The disk is full: free some space; nothing was half-saved.",
+                        List.of());
+            case BUSY -> detail(HttpStatus.SERVICE_UNAVAILABLE, "The database is busy: try again.", List.of());
+            case DUPLICATE -> detail(HttpStatus.CONFLICT, "This is stored already.", List.of());
+            case OTHER ->
+                detail(HttpStatus.INTERNAL_SERVER_ERROR, "The database refused; nothing was half-saved.", List.of());
+        };
+    }
+
+    @ExceptionHandler(RuntimeException.class)
+    ProblemDetail unexpected(RuntimeException e) {
+        LOG.error("unexpected", e);
+        return detail(
+                HttpStatus.INTERNAL_SERVER_ERROR, "Something went wrong here; nothing was half-saved.", List.of());
+    }
+
+    @Override
+    protected @Nullable ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        var cause = e.getCause();
+        var findings = cause instanceof DatabindException databind ? List.of(finding(databind)) : List.<Finding>of();
+        var detail = detail(HttpStatus.UNPROCESSABLE_CONTENT, "This could not be read.", findings);
+        return ResponseEntity.unprocessableContent().body(detail);
+    }
+
+    @Override
+    protected @Nullable ResponseEntity<Object> handleMethodArgumentNotValid(
+            MethodArgumentNotValidException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        var findings = e.getBindingResult().getFieldErrors().stream()
+                .map(f -> Finding.blocking(f.getField(), "invalid", null, "", String.valueOf(f.getDefaultMessage())))
+                .toList();
+        return ResponseEntity.unprocessableContent()
+                .body(detail(HttpStatus.UNPROCESSABLE_CONTENT, "Some of this cannot be right.", findings));
+    }
+
+    @Override
+    protected @Nullable ResponseEntity<Object> handleMaxUploadSizeExceededException(
+            MaxUploadSizeExceededException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        var message = "A file may have 32 MB: split it by client or by year. Nothing was stored.";
+        var finding = Finding.blocking("file", "file-too-large", 32.0, "MB", message);
+        return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE)
+                .body(detail(HttpStatus.CONTENT_TOO_LARGE, message, List.of(finding)));
+    }
+
+    private static ProblemDetail detail(HttpStatus status, String text, List<Finding> findings) {
+        var detail = ProblemDetail.forStatusAndDetail(status, text);
+        detail.setProperty("findings", findings);
+        return detail;
+    }
+
+    private static Finding finding(DatabindException e) {
+        var path = e.getPath().stream()
+                .map(Problems::step)
+                .collect(Collectors.joining("."))
+                .replace(".[", "[");
+        for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+            if (cause instanceof OutOfBoundsException bounds) {
+                return finding(path, bounds);
+            }
+            if (cause instanceof IllegalArgumentException said && !(said instanceof NumberFormatException)) {
+                return Finding.blocking(path, "invalid", null, "", String.valueOf(said.getMessage()));
+            }
+        }
+        return Finding.blocking(path, "unreadable", null, "", "This is not what is expected here.");
+    }
+
+    private static String step(JacksonException.Reference reference) {
+        return reference.getPropertyName() == null ? "[" + reference.getIndex() + "]" : reference.getPropertyName();
+    }
+
+    private static Finding finding(String path, OutOfBoundsException e) {
+        var message = String.valueOf(e.getMessage());
+        return Finding.blocking(
+                path,
+                "out-of-bounds",
+                e.upper(),
+                e.unit(),
+                Character.toUpperCase(message.charAt(0)) + message.substring(1) + ".");
+    }
+}

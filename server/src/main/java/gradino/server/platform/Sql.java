@@ -1,0 +1,108 @@
+package gradino.server.platform;
+
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javax.sql.DataSource;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.datasource.TransactionAwareDataSourceProxy;
+import org.springframework.stereotype.Component;
+
+/** Binds and maps, nothing more. Inside a transaction every call uses its connection. */
+@Component
+public class Sql {
+    private final DataSource dataSource;
+
+    Sql(DataSource dataSource) {
+        this.dataSource = new TransactionAwareDataSourceProxy(dataSource);
+    }
+
+    /** One row to one value. */
+    @FunctionalInterface
+    public interface Row<T> {
+        T map(ResultSet row) throws SQLException;
+    }
+
+    public <T> List<T> list(String sql, Row<T> row, @Nullable Object... values) {
+        try (var connection = dataSource.getConnection();
+                var statement = connection.prepareStatement(sql)) {
+            bind(statement, values);
+            try (var result = statement.executeQuery()) {
+                var rows = new ArrayList<T>();
+                while (result.next()) {
+                    rows.add(row.map(result));
+                }
+                return rows;
+            }
+        } catch (SQLException e) {
+            throw StorageException.of(e);
+        }
+    }
+
+    public <T> Optional<T> first(String sql, Row<T> row, @Nullable Object... values) {
+        return list(sql, row, values).stream().findFirst();
+    }
+
+    /** @return rows changed */
+    public int update(String sql, @Nullable Object... values) {
+        try (var connection = dataSource.getConnection();
+                var statement = connection.prepareStatement(sql)) {
+            bind(statement, values);
+            return statement.executeUpdate();
+        } catch (SQLException e) {
+            throw StorageException.of(e);
+        }
+    }
+
+    /** The same statement over many rows, in one batch. */
+    public void batch(String sql, List<@Nullable Object[]> rows) {
+        if (rows.isEmpty()) {
+            return;
+        }
+        try (var connection = dataSource.getConnection();
+                var statement = connection.prepareStatement(sql)) {
+            for (var values : rows) {
+                bind(statement, values);
+                statement.addBatch();
+            }
+            statement.executeBatch();
+        } catch (SQLException e) {
+            throw StorageException.of(e);
+        }
+    }
+
+    public static Instant instant(ResultSet row, String column) throws SQLException {
+        return Instant.ofEpochMilli(row.getLong(column));
+    }
+
+    public static @Nullable Integer integer(ResultSet row, String column) throws SQLException {
+        int value = row.getInt(column);
+        return row.wasNull() ? null : value;
+    }
+
+    public static @Nullable Double real(ResultSet row, String column) throws SQLException {
+        double value = row.getDouble(column);
+        return row.wasNull() ? null : value;
+    }
+
+    private static void bind(PreparedStatement statement, @Nullable Object[] values) throws SQLException {
+        for (int i = 0; i < values.length; i++) {
+            statement.setObject(i + 1, column(values[i]));
+        }
+    }
+
+    private static @Nullable Object column(@Nullable Object value) {
+        if (value instanceof Instant instant) {
+            return instant.toEpochMilli();
+        } else if (value instanceof Boolean flag) {
+            return flag ? 1 : 0;
+        } else if (value instanceof Enum<?> constant) {
+            return constant.name();
+        }
+        return value;
+    }
+}

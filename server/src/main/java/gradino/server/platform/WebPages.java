@@ -1,0 +1,31 @@
+package gradino.server.platform;
+
+import java.time.Duration;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.CacheControl;
+import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
+import org.springframework.web.servlet.config.annotation.ViewControllerRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+
+/** Serves the built pages: hashed assets for a year, the one page for every deep link outside the API. */
+@Configuration(proxyBeanMethods = false)
+class WebPages implements WebMvcConfigurer {
+    private static final Duration YEAR = Duration.ofDays(365);
+
+    @Override
+    public void addResourceHandlers(ResourceHandlerRegistry registry) {
+        registry.addResourceHandler("/assets/**")
+                .addResourceLocations("classpath:/static/assets/")
+                .setCacheControl(CacheControl.maxAge(YEAR).immutable());
+        registry.addResourceHandler("/index.html", "/favicon.svg")
+                .addResourceLocations("classpath:/static/")
+                .setCacheControl(CacheControl.noCache());
+    }
+
+    @Override
+    public void addViewControllers(ViewControllerRegistry registry) {
+        for (var deepLink : new String[] {"/", "/clients/**", "/sessions/**", "/studio", "/lines/**"}) {
+            registry.addViewController(deepLink).setViewName("forward:/index.html");
+        }
+    }
+}

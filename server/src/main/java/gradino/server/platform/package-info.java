@@ -1,0 +1,7 @@
+/**
+ * Database, JSON, problems, static pages. Read {@link gradino.server.platform.Sql} first. Uses core only.
+ */
+@NullMarked
+package gradino.server.platform;
+
+import org.jspecify.annotations.NullMarked;

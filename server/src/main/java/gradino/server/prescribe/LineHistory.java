@@ -1,0 +1,18 @@
+package gradino.server.prescribe;
+
+import gradino.core.body.Side;
+import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.Plan;
+import gradino.core.prescribe.PlanContext;
+
+/** What came of a line so far. Known to the steps after this one, which implement it; asked for here. */
+public interface LineHistory {
+    /** The plan with the doses to train with today. */
+    Plan current(Line line);
+
+    /** What a change of the plan is held against. */
+    PlanContext context(Line line);
+
+    /** Keeps that the coach set a side's dose in the plan. */
+    void edited(Line line, Side side, Dose before, Dose after);
+}

@@ -1,0 +1,216 @@
+package gradino.server.today;
+
+import gradino.core.advance.Moment;
+import gradino.core.because.Verdict;
+import gradino.core.body.Side;
+import gradino.core.intake.Restriction;
+import gradino.core.prescribe.Plan;
+import gradino.server.advance.DecisionService;
+import gradino.server.advance.DecisionService.Proposals;
+import gradino.server.intake.Client;
+import gradino.server.intake.ClientService;
+import gradino.server.measure.Measurement;
+import gradino.server.measure.MeasurementRepository;
+import gradino.server.perform.SessionRepository;
+import gradino.server.perform.SessionRepository.Held;
+import gradino.server.platform.StudioClock;
+import gradino.server.prescribe.Line;
+import gradino.server.prescribe.LineRepository;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What waits today: who is due, what waits for a decision, which mornings are still to be asked for. */
+@Service
+public class TodayService {
+    private static final int MORNING_DAYS = 7;
+    private static final int DAYS_A_WEEK = 7;
+
+    private final ClientService clients;
+    private final LineRepository lines;
+    private final MeasurementRepository measurements;
+    private final SessionRepository sessions;
+    private final DecisionService decisions;
+    private final Clock clock;
+
+    TodayService(
+            ClientService clients,
+            LineRepository lines,
+            MeasurementRepository measurements,
+            SessionRepository sessions,
+            DecisionService decisions,
+            Clock clock) {
+        this.clients = clients;
+        this.lines = lines;
+        this.measurements = measurements;
+        this.sessions = sessions;
+        this.decisions = decisions;
+        this.clock = clock;
+    }
+
+    /** The day. */
+    public record Today(List<ClientDay> clients, List<MorningAsked> mornings, Instant now) {}
+
+    /**
+     * A client's day.
+     *
+     * @param lastMeasured null when never
+     * @param state in one word: new, stop, down, decide, up, due or quiet
+     */
+    public record ClientDay(
+            String id,
+            String name,
+            String goal,
+            Restriction restriction,
+            boolean hypermobile,
+            @Nullable Instant lastMeasured,
+            State state,
+            List<LineDay> lines) {}
+
+    /** What a client waits for, the most urgent first. */
+    public enum State {
+        STOP,
+        DECIDE,
+        DUE,
+        NEW,
+        QUIET
+    }
+
+    /** A line's day. */
+    public record LineDay(
+            String lineId,
+            String motion,
+            String position,
+            @Nullable Instant lastSession,
+            @Nullable String openSession,
+            int sessionsDone,
+            boolean due,
+            int minutes,
+            int waiting,
+            @Nullable Verdict verdict,
+            @Nullable String why,
+            @Nullable Integer recentPain) {}
+
+    /** A session whose next-morning questions were not answered. */
+    public record MorningAsked(String sessionId, String clientId, String clientName, String motion, Instant endedAt) {}
+
+    @Transactional(readOnly = true)
+    public Today today() {
+        var now = StudioClock.moment(clock);
+        var days = new ArrayList<ClientDay>();
+        var mornings = new ArrayList<MorningAsked>();
+        for (var client : clients.all()) {
+            days.add(day(client, now, mornings));
+        }
+        days.sort(Comparator.comparing(ClientDay::state).thenComparing(ClientDay::name));
+        return new Today(days, mornings, now.instant());
+    }
+
+    @Transactional(readOnly = true)
+    public ClientDay day(String clientId) {
+        return day(clients.get(clientId), StudioClock.moment(clock), new ArrayList<>());
+    }
+
+    private ClientDay day(Client client, Moment now, List<MorningAsked> mornings) {
+        var lineDays = new ArrayList<LineDay>();
+        for (var line : lines.of(client.id())) {
+            var held = sessions.held(line.id());
+            lineDays.add(lineDay(line, held, now));
+            mornings.addAll(asked(client, line, held, now));
+        }
+        return new ClientDay(
+                client.id(),
+                client.details().name(),
+                client.details().goal(),
+                client.restriction(),
+                client.hypermobileOn(now.day(now.instant())),
+                measurements.of(client.id()).stream()
+                        .map(Measurement::happenedAt)
+                        .max(Comparator.naturalOrder())
+                        .orElse(null),
+                state(client, lineDays),
+                lineDays);
+    }
+
+    private static State state(Client client, List<LineDay> lines) {
+        boolean stop =
+                client.restriction().stopped() || lines.stream().anyMatch(l -> l.verdict() == Verdict.STOP_AND_REFER);
+        if (stop) {
+            return State.STOP;
+        } else if (lines.stream().anyMatch(l -> l.waiting() > 0)) {
+            return State.DECIDE;
+        } else if (lines.isEmpty()) {
+            return State.NEW;
+        }
+        return lines.stream().anyMatch(LineDay::due) ? State.DUE : State.QUIET;
+    }
+
+    private LineDay lineDay(Line line, List<Held> held, Moment now) {
+        var proposals = decisions.proposals(line);
+        var last = held.isEmpty() ? null : held.get(held.size() - 1).record().endedAt();
+        var most = mostCautious(proposals);
+        return new LineDay(
+                line.id(),
+                line.motion(),
+                line.position(),
+                last,
+                sessions.unclosed(line.id()).map(SessionRepository.Opened::id).orElse(null),
+                held.size(),
+                isDue(proposals.plan(), last, now),
+                proposals.minutes(),
+                waiting(proposals),
+                most.verdict(),
+                most.why().text(),
+                recentPain(held, now));
+    }
+
+    private static boolean isDue(Plan plan, @Nullable Instant last, Moment now) {
+        return last == null || now.daysSince(last) >= DAYS_A_WEEK / plan.sessionsPerWeek();
+    }
+
+    private static gradino.core.advance.Proposal mostCautious(Proposals proposals) {
+        var left = proposals.sides().left().proposal();
+        var right = proposals.sides().right().proposal();
+        boolean leftSpeaks = (left.verdict().isMoreCautiousThan(right.verdict()) && left.verdict() != Verdict.STAY)
+                || right.verdict() == Verdict.STAY;
+        return leftSpeaks ? left : right;
+    }
+
+    private static int waiting(Proposals proposals) {
+        int waiting = 0;
+        for (var side : Side.values()) {
+            waiting += proposals.sides().on(side).waits() ? 1 : 0;
+        }
+        return waiting;
+    }
+
+    private static @Nullable Integer recentPain(List<Held> held, Moment now) {
+        return held.stream()
+                .filter(h -> now.daysSince(h.record().endedAt()) <= MORNING_DAYS)
+                .flatMap(h -> h.record().blocks().stream())
+                .flatMap(b -> b.pains().stream())
+                .map(p -> p.score().value())
+                .max(Integer::compare)
+                .orElse(null);
+    }
+
+    /** From the next day on, for a week. */
+    private List<MorningAsked> asked(Client client, Line line, List<Held> held, Moment now) {
+        Set<String> answered = sessions.mornings(line.id()).stream()
+                .map(SessionRepository.Morning::sessionId)
+                .collect(Collectors.toSet());
+        return held.stream()
+                .map(Held::record)
+                .filter(r -> !answered.contains(r.id()))
+                .filter(r -> now.daysSince(r.endedAt()) >= 1 && now.daysSince(r.endedAt()) <= MORNING_DAYS)
+                .map(r -> new MorningAsked(r.id(), client.id(), client.details().name(), line.motion(), r.endedAt()))
+                .toList();
+    }
+}

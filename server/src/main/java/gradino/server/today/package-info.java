@@ -1,0 +1,7 @@
+/**
+ * What waits today. Read {@link gradino.server.today.TodayService} first. May use every step up to advance.
+ */
+@NullMarked
+package gradino.server.today;
+
+import org.jspecify.annotations.NullMarked;
