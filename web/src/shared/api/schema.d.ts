@@ -435,19 +435,19 @@ export interface components {
         };
         BlockRecord: {
             blockId: string;
-            /** @enum {string} */
-            side: "LEFT" | "RIGHT";
-            /** @enum {string} */
-            kind: "SET_UP" | "ROTATION" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "HANDS_OFF" | "SETTLE" | "SIDE_CHANGE";
-            phases: components["schemas"]["PhaseDone"][];
-            effortRating?: number;
-            faults: string[];
-            pains: components["schemas"]["Pain"][];
             /** Format: int32 */
             cramps: number;
             effortMissed: boolean;
-            skippedBecause?: string;
+            effortRating?: number;
+            faults: string[];
+            /** @enum {string} */
+            kind: "SET_UP" | "ROTATION" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "HANDS_OFF" | "SETTLE" | "SIDE_CHANGE";
             note: string;
+            pains: components["schemas"]["Pain"][];
+            phases: components["schemas"]["PhaseDone"][];
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT";
+            skippedBecause?: string;
         };
         Body: {
             motions: components["schemas"]["Motion"][];
@@ -466,127 +466,127 @@ export interface components {
             outSeconds: number;
         };
         Change: {
-            what: string;
             /** Format: double */
             from: number;
             /** Format: double */
             to: number;
             /** @enum {string} */
             unit: "DEGREE" | "CENTIMETRE" | "SECOND" | "MINUTE" | "HOUR" | "DAY" | "PERCENT" | "POINT" | "OF_TEN" | "RATIO" | "COUNT";
+            what: string;
         };
         Client: {
-            id: string;
             details: components["schemas"]["Details"];
-            restriction: components["schemas"]["Restriction"];
+            id: string;
             /** Format: date-time */
             lastClearance?: string;
             /** Format: date-time */
             recordedAt: string;
+            restriction: components["schemas"]["Restriction"];
         };
         ClientDay: {
-            id: string;
-            name: string;
             goal: string;
-            restriction: components["schemas"]["Restriction"];
             hypermobile: boolean;
+            id: string;
             /** Format: date-time */
             lastMeasured?: string;
+            lines: components["schemas"]["LineDay"][];
+            name: string;
+            restriction: components["schemas"]["Restriction"];
             /** @enum {string} */
             state: "STOP" | "DECIDE" | "DUE" | "NEW" | "QUIET";
-            lines: components["schemas"]["LineDay"][];
         };
         CloseDraft: {
+            note: string;
             /** @enum {string} */
             observer: "COACH" | "VIDEO_CALL" | "CLIENT" | "NOBODY";
             rating?: number;
             /** @enum {string} */
-            stopSign?: "SHARP_PAIN" | "NUMBNESS_TINGLING_WEAKNESS" | "PINCH_THAT_STAYS" | "LOCKING_GIVING_WAY" | "DIZZINESS_CHEST_PAIN_SIGHT" | "SEVERE_HEADACHE" | "SWELLING" | "PAIN_AFTER_48_HOURS";
-            /** @enum {string} */
             stopSide?: "LEFT" | "RIGHT";
-            note: string;
+            /** @enum {string} */
+            stopSign?: "SHARP_PAIN" | "NUMBNESS_TINGLING_WEAKNESS" | "PINCH_THAT_STAYS" | "LOCKING_GIVING_WAY" | "DIZZINESS_CHEST_PAIN_SIGHT" | "SEVERE_HEADACHE" | "SWELLING" | "PAIN_AFTER_48_HOURS";
         };
         Closed: {
-            sessionId: string;
+            /** Format: date-time */
+            happenedAt: string;
+            note: string;
             /** @enum {string} */
             observer: "COACH" | "VIDEO_CALL" | "CLIENT" | "NOBODY";
             rating?: number;
-            /** @enum {string} */
-            stopSign?: "SHARP_PAIN" | "NUMBNESS_TINGLING_WEAKNESS" | "PINCH_THAT_STAYS" | "LOCKING_GIVING_WAY" | "DIZZINESS_CHEST_PAIN_SIGHT" | "SEVERE_HEADACHE" | "SWELLING" | "PAIN_AFTER_48_HOURS";
-            /** @enum {string} */
-            stopSide?: "LEFT" | "RIGHT";
-            note: string;
-            /** Format: date-time */
-            happenedAt: string;
             /** Format: date-time */
             recordedAt: string;
+            sessionId: string;
+            /** @enum {string} */
+            stopSide?: "LEFT" | "RIGHT";
+            /** @enum {string} */
+            stopSign?: "SHARP_PAIN" | "NUMBNESS_TINGLING_WEAKNESS" | "PINCH_THAT_STAYS" | "LOCKING_GIVING_WAY" | "DIZZINESS_CHEST_PAIN_SIGHT" | "SEVERE_HEADACHE" | "SWELLING" | "PAIN_AFTER_48_HOURS";
         };
         CurrentLine: {
             line: components["schemas"]["Line"];
-            plan: components["schemas"]["Plan"];
-            props: components["schemas"]["SidedSetUp"];
             /** Format: int32 */
             minutes: number;
+            plan: components["schemas"]["Plan"];
+            props: components["schemas"]["SidedSetUp"];
         };
         Decision: {
-            id: string;
-            /** @enum {string} */
-            side: "LEFT" | "RIGHT";
             /** @enum {string} */
             answer: "ACCEPTED" | "CHANGED" | "DECLINED" | "EDITED";
-            seen: components["schemas"]["Dose"];
             dose?: components["schemas"]["Dose"];
+            id: string;
             reason: string;
+            seen: components["schemas"]["Dose"];
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT";
         };
         Details: {
-            name: string;
-            /** Format: date */
-            birthDate?: string;
-            goal: string;
-            /** Format: int32 */
-            minutes?: number;
-            /** Format: double */
-            statureCm?: number;
-            /** Format: double */
-            shankCm?: number;
             /** Format: int32 */
             beighton?: number;
+            /** Format: date */
+            birthDate?: string;
             /** Format: double */
             blockStepCm: number;
+            goal: string;
             goals: components["schemas"]["MotionGoal"][];
+            /** Format: int32 */
+            minutes?: number;
+            name: string;
+            /** Format: double */
+            shankCm?: number;
+            /** Format: double */
+            statureCm?: number;
         };
         Difference: {
             /** Format: double */
             degrees: number;
             /** Format: double */
             lower: number;
+            real: boolean;
             /** Format: double */
             upper: number;
-            real: boolean;
         };
         Dose: {
             angle: number;
-            /** Format: int32 */
-            supportedHoldSeconds: number;
-            /** Format: int32 */
-            sets: number;
             ceiling: number;
             /** Format: int32 */
-            topHoldSeconds: number;
+            handsOffRepetitions: number;
             /** Format: int32 */
             handsOffSeconds: number;
             /** Format: int32 */
-            handsOffRepetitions: number;
+            sets: number;
+            /** Format: int32 */
+            supportedHoldSeconds: number;
+            /** Format: int32 */
+            topHoldSeconds: number;
         };
         Dot: {
             /** Format: date-time */
             at: string;
-            /** @enum {string} */
-            mode: "PASSIVE" | "ACTIVE" | "HANDS_OFF";
-            /** @enum {string} */
-            warmth: "COLD" | "WARM";
             /** Format: double */
             degrees: number;
+            /** @enum {string} */
+            mode: "PASSIVE" | "ACTIVE" | "HANDS_OFF";
             outlier: boolean;
+            /** @enum {string} */
+            warmth: "COLD" | "WARM";
         };
         EffortStep: {
             effort: number;
@@ -594,215 +594,220 @@ export interface components {
             seconds: number;
         };
         Estimate: {
+            /** Format: date-time */
+            asOf: string;
+            change: components["schemas"]["Difference"];
             /** Format: double */
             degrees: number;
             /** Format: double */
-            standardError: number;
-            /** Format: double */
             lower: number;
-            /** Format: double */
-            upper: number;
-            /** Format: date-time */
-            asOf: string;
             /** Format: int32 */
             readings: number;
-            change: components["schemas"]["Difference"];
+            /** Format: double */
+            standardError: number;
+            /** Format: double */
+            upper: number;
         };
         Finding: {
-            path: string;
-            code: string;
             /** Format: double */
             bound?: number;
-            unit: string;
+            code: string;
             message: string;
+            path: string;
             /** @enum {string} */
             severity: "BLOCKING" | "ADVICE";
+            unit: string;
         };
         Floor: {
-            id: string;
-            lineId: string;
             clientId: string;
             clientName: string;
-            plan: components["schemas"]["Plan"];
-            timeline: components["schemas"]["Timeline"];
-            props: components["schemas"]["SidedSetUp"];
-            doneBlocks: string[];
             closed: boolean;
+            doneBlocks: string[];
+            id: string;
+            lineId: string;
             /** Format: date-time */
             openedAt: string;
+            /** Format: int32 */
+            painEndsBlockAbove: number;
+            plan: components["schemas"]["Plan"];
+            props: components["schemas"]["SidedSetUp"];
+            timeline: components["schemas"]["Timeline"];
         };
         GateResult: {
-            id: string;
-            /** @enum {string} */
-            outcome: "PASSED" | "DECIDED" | "NOT_REACHED";
-            /** @enum {string} */
-            verdict?: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
-            /** Format: double */
-            value?: number;
-            /** Format: double */
-            limit?: number;
-            /** @enum {string} */
-            unit: "DEGREE" | "CENTIMETRE" | "SECOND" | "MINUTE" | "HOUR" | "DAY" | "PERCENT" | "POINT" | "OF_TEN" | "RATIO" | "COUNT";
             because: {
                 reason: string;
                 text: string;
             };
+            id: string;
+            /** Format: double */
+            limit?: number;
+            /** @enum {string} */
+            outcome: "PASSED" | "DECIDED" | "NOT_REACHED";
             source: components["schemas"]["Source"];
+            /** @enum {string} */
+            unit: "DEGREE" | "CENTIMETRE" | "SECOND" | "MINUTE" | "HOUR" | "DAY" | "PERCENT" | "POINT" | "OF_TEN" | "RATIO" | "COUNT";
+            /** Format: double */
+            value?: number;
+            /** @enum {string} */
+            verdict?: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
         };
         Judged: {
             proposal: components["schemas"]["Proposal"];
             waits: boolean;
         };
         Kept: {
-            id: string;
-            /** @enum {string} */
-            side: "LEFT" | "RIGHT";
+            after: components["schemas"]["Dose"];
             /** @enum {string} */
             answer: "ACCEPTED" | "CHANGED" | "DECLINED" | "EDITED";
+            before: components["schemas"]["Dose"];
+            /** Format: date-time */
+            happenedAt: string;
+            id: string;
+            policyVersion: string;
             /** @enum {string} */
             proposed: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
-            before: components["schemas"]["Dose"];
-            after: components["schemas"]["Dose"];
             reason: string;
-            /** Format: date-time */
-            happenedAt: string;
-            policyVersion: string;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT";
         };
         Line: {
-            id: string;
             clientId: string;
-            motion: string;
-            position: string;
-            /** @enum {string} */
-            instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
             /** Format: date-time */
             happenedAt: string;
+            id: string;
+            /** @enum {string} */
+            instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
+            motion: string;
+            position: string;
             /** Format: date-time */
             recordedAt: string;
         };
         LineDay: {
-            lineId: string;
-            motion: string;
-            position: string;
+            due: boolean;
             /** Format: date-time */
             lastSession?: string;
-            openSession?: string;
-            /** Format: int32 */
-            sessionsDone: number;
-            due: boolean;
+            lineId: string;
             /** Format: int32 */
             minutes: number;
-            /** Format: int32 */
-            waiting: number;
-            /** @enum {string} */
-            verdict?: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
-            why?: string;
+            motion: string;
+            openSession?: string;
+            position: string;
             /** Format: int32 */
             recentPain?: number;
+            /** Format: int32 */
+            sessionsDone: number;
+            /** @enum {string} */
+            verdict?: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
+            /** Format: int32 */
+            waiting: number;
+            why?: string;
         };
         MeasurePreview: {
-            trials: components["schemas"]["UncertainAngle"][];
+            asksForMore: boolean;
+            findings: components["schemas"]["Finding"][];
             /** Format: double */
             median?: number;
-            /** Format: double */
-            spread?: number;
-            /** Format: double */
-            tolerance?: number;
-            asksForMore: boolean;
             /** Format: double */
             plusMinus?: number;
             /** Format: double */
             sem: number;
+            /** Format: double */
+            shankCm?: number;
+            shankFromStature: boolean;
+            /** Format: double */
+            spread?: number;
+            /** Format: double */
+            tolerance?: number;
+            trials: components["schemas"]["UncertainAngle"][];
             usual?: components["schemas"]["Usual"];
-            findings: components["schemas"]["Finding"][];
         };
         Measurement: {
-            id: string;
             clientId: string;
-            motion: string;
+            /** Format: int32 */
+            controlGrade?: number;
             /** @enum {string} */
-            side: "LEFT" | "RIGHT";
-            /** @enum {string} */
-            mode: "PASSIVE" | "ACTIVE" | "HANDS_OFF";
-            /** @enum {string} */
-            warmth: "COLD" | "WARM";
-            position: string;
-            /** @enum {string} */
-            instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
-            /** @enum {string} */
-            tester: "COACH" | "ASSISTANT" | "CLIENT";
+            endFeel?: "STRETCH" | "MUSCULAR_EFFORT" | "PINCH" | "HARD_BLOCK" | "NOTHING";
             /** Format: date-time */
             happenedAt: string;
-            /** Format: date-time */
-            recordedAt: string;
-            trials: components["schemas"]["Trials"];
-            tape?: components["schemas"]["TapeInput"];
-            /** @enum {string} */
-            endFeel?: "STRETCH" | "MUSCULAR_EFFORT" | "PINCH" | "HARD_BLOCK" | "NOTHING";
-            pain: number;
-            /** Format: int32 */
-            controlGrade?: number;
-            note: string;
-        };
-        MeasurementDraft: {
             id: string;
-            motion: string;
-            /** @enum {string} */
-            side: "LEFT" | "RIGHT";
-            /** @enum {string} */
-            mode: "PASSIVE" | "ACTIVE" | "HANDS_OFF";
-            /** @enum {string} */
-            warmth: "COLD" | "WARM";
-            position: string;
             /** @enum {string} */
             instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
             /** @enum {string} */
-            tester: "COACH" | "ASSISTANT" | "CLIENT";
+            mode: "PASSIVE" | "ACTIVE" | "HANDS_OFF";
+            motion: string;
+            note: string;
+            pain: number;
+            position: string;
             /** Format: date-time */
-            happenedAt?: string;
-            trials: number[];
+            recordedAt: string;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT";
             tape?: components["schemas"]["TapeInput"];
             /** @enum {string} */
-            endFeel?: "STRETCH" | "MUSCULAR_EFFORT" | "PINCH" | "HARD_BLOCK" | "NOTHING";
-            pain: number;
+            tester: "COACH" | "ASSISTANT" | "CLIENT";
+            trials: components["schemas"]["Trials"];
+            /** @enum {string} */
+            warmth: "COLD" | "WARM";
+        };
+        MeasurementDraft: {
             /** Format: int32 */
             controlGrade?: number;
+            /** @enum {string} */
+            endFeel?: "STRETCH" | "MUSCULAR_EFFORT" | "PINCH" | "HARD_BLOCK" | "NOTHING";
+            /** Format: date-time */
+            happenedAt?: string;
+            id: string;
+            /** @enum {string} */
+            instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
+            /** @enum {string} */
+            mode: "PASSIVE" | "ACTIVE" | "HANDS_OFF";
+            motion: string;
             note: string;
+            pain: number;
+            position: string;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT";
+            tape?: components["schemas"]["TapeDraft"];
+            /** @enum {string} */
+            tester: "COACH" | "ASSISTANT" | "CLIENT";
+            trials: number[];
+            /** @enum {string} */
+            warmth: "COLD" | "WARM";
         };
         MorningAsked: {
-            sessionId: string;
             clientId: string;
             clientName: string;
-            motion: string;
             /** Format: date-time */
             endedAt: string;
+            motion: string;
+            sessionId: string;
         };
         Motion: {
             id: string;
             joint: string;
+            landmarks: string;
             name: string;
             opposite: string;
-            zero: string;
-            landmarks: string;
             source: components["schemas"]["Source"];
+            zero: string;
         };
         MotionGoal: {
-            motion: string;
             /** Format: double */
             degrees: number;
+            motion: string;
         };
         NewBlock: {
-            id: string;
             block: components["schemas"]["BlockRecord"];
+            id: string;
         };
         NewClearance: {
-            id: string;
             clearedBy: string;
+            id: string;
             note: string;
         };
         NewClient: {
-            id: string;
             details: components["schemas"]["Details"];
+            id: string;
         };
         NewLine: {
             id: string;
@@ -819,223 +824,223 @@ export interface components {
             id: string;
         };
         Pain: {
-            score: number;
             /** @enum {string} */
             kind: "WHILE_CONTRACTING" | "AT_REST_IN_RANGE" | "PINCH_THAT_EASED" | "WRONG_JOINT";
+            score: number;
             where: string;
         };
         Parameter: {
-            name: string;
-            /** Format: int32 */
-            usual: number;
-            /** Format: int32 */
-            min: number;
             /** Format: int32 */
             max: number;
-            unit: string;
+            /** Format: int32 */
+            min: number;
+            name: string;
             source: components["schemas"]["Source"];
+            unit: string;
+            /** Format: int32 */
+            usual: number;
         };
         Phase: {
-            /** Format: int32 */
-            startSecond: number;
-            /** Format: int32 */
-            endSecond: number;
-            /** @enum {string} */
-            side: "LEFT" | "RIGHT";
-            blockId: string;
             /** @enum {string} */
             block: "SET_UP" | "ROTATION" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "HANDS_OFF" | "SETTLE" | "SIDE_CHANGE";
-            /** @enum {string} */
-            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "HOLD" | "STEP" | "TOP_HOLD" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "SETTLE" | "SIDE_CHANGE";
-            effortFrom: number;
-            effortTo: number;
-            cue: string;
-            /** Format: int32 */
-            set: number;
-            /** Format: int32 */
-            sets: number;
+            blockId: string;
+            breaths: components["schemas"]["BreathMark"][];
             /** Format: int32 */
             count: number;
             /** Format: int32 */
             counts: number;
-            breaths: components["schemas"]["BreathMark"][];
+            cue: string;
+            effortFrom: number;
+            effortTo: number;
+            /** Format: int32 */
+            endSecond: number;
+            /** @enum {string} */
+            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "HOLD" | "STEP" | "TOP_HOLD" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "SETTLE" | "SIDE_CHANGE";
+            /** Format: int32 */
+            set: number;
+            /** Format: int32 */
+            sets: number;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT";
+            /** Format: int32 */
+            startSecond: number;
         };
         PhaseDone: {
+            /** Format: double */
+            doneSeconds: number;
             /** @enum {string} */
             kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "HOLD" | "STEP" | "TOP_HOLD" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "SETTLE" | "SIDE_CHANGE";
             /** Format: double */
             plannedSeconds: number;
-            /** Format: double */
-            doneSeconds: number;
         };
         Plan: {
+            doses: components["schemas"]["SidedDose"];
+            /** @enum {string} */
+            firstSide: "LEFT" | "RIGHT";
+            method: string;
             motion: string;
             position: string;
-            method: string;
-            /** Format: int32 */
-            rotationsEachWay: number;
-            /** Format: int32 */
-            secondsPerCircle: number;
             press: components["schemas"]["RampPattern"];
             /** Format: int32 */
             pullSeconds: number;
             /** Format: int32 */
-            settleSeconds: number;
-            settleBreathing: components["schemas"]["Breathing"];
+            rotationsEachWay: number;
             /** Format: int32 */
-            setUpSeconds: number;
-            /** Format: int32 */
-            sideChangeSeconds: number;
+            secondsPerCircle: number;
             /** Format: int32 */
             sessionsPerWeek: number;
-            /** @enum {string} */
-            firstSide: "LEFT" | "RIGHT";
+            /** Format: int32 */
+            setUpSeconds: number;
+            settleBreathing: components["schemas"]["Breathing"];
+            /** Format: int32 */
+            settleSeconds: number;
+            /** Format: int32 */
+            sideChangeSeconds: number;
             unequalReason: string;
-            doses: components["schemas"]["SidedDose"];
         };
         PlanDraft: {
-            lineId?: string;
             /** @enum {string} */
             instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
+            lineId?: string;
             plan: components["schemas"]["Plan"];
         };
         PlanPreview: {
+            findings: components["schemas"]["Finding"][];
+            props: components["schemas"]["SidedSetUp"];
             timeline?: components["schemas"]["Timeline"];
             totals?: components["schemas"]["Totals"];
-            props: components["schemas"]["SidedSetUp"];
-            findings: components["schemas"]["Finding"][];
         };
         Position: {
+            faults: string[];
             id: string;
-            name: string;
-            view: string;
             motions: string[];
+            name: string;
+            press: string;
+            prop: string;
+            pull: string;
+            setup: string;
+            source: components["schemas"]["Source"];
             table?: string;
             /** @enum {string} */
             tape: "FOOT_RISE" | "FOOT_SIDEWAYS";
+            view: string;
             zero: string;
-            setup: string;
-            press: string;
-            pull: string;
-            prop: string;
-            faults: string[];
-            source: components["schemas"]["Source"];
         };
         Proposal: {
-            /** @enum {string} */
-            side: "LEFT" | "RIGHT";
-            /** @enum {string} */
-            verdict: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
-            /** @enum {string} */
-            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD";
-            why: {
-                reason: string;
-                text: string;
-            };
-            /** @enum {string} */
-            limiter: "RANGE" | "CONTROL" | "BOTH" | "NEITHER" | "STRUCTURE" | "UNKNOWN";
-            from: components["schemas"]["Dose"];
-            to: components["schemas"]["Dose"];
+            alternatives: components["schemas"]["Alternative"][];
             consequences: components["schemas"]["Change"][];
-            requests: {
-                reason: string;
-                text: string;
-            }[];
-            gates: components["schemas"]["GateResult"][];
+            engineVersion: string;
+            evidence: string[];
             failed: {
                 reason: string;
                 text: string;
             }[];
-            alternatives: components["schemas"]["Alternative"][];
+            from: components["schemas"]["Dose"];
+            gates: components["schemas"]["GateResult"][];
+            /** @enum {string} */
+            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD";
+            /** @enum {string} */
+            limiter: "RANGE" | "CONTROL" | "BOTH" | "NEITHER" | "STRUCTURE" | "UNKNOWN";
+            policyVersion: string;
+            requests: {
+                reason: string;
+                text: string;
+            }[];
+            /** Format: int32 */
+            sessionsPerWeek: number;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT";
+            suspends?: string;
+            to: components["schemas"]["Dose"];
             unlock: {
                 reason: string;
                 text: string;
             }[];
-            suspends?: string;
-            evidence: string[];
-            /** Format: int32 */
-            sessionsPerWeek: number;
-            policyVersion: string;
-            engineVersion: string;
+            /** @enum {string} */
+            verdict: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
+            why: {
+                reason: string;
+                text: string;
+            };
         };
         Proposals: {
             line: components["schemas"]["Line"];
-            plan: components["schemas"]["Plan"];
-            sides: components["schemas"]["SidedJudged"];
             /** Format: int32 */
             minutes: number;
+            plan: components["schemas"]["Plan"];
+            sides: components["schemas"]["SidedJudged"];
         };
         RampPattern: {
             steps: components["schemas"]["EffortStep"][];
         };
         RangeRow: {
-            motion: string;
-            position: string;
-            /** @enum {string} */
-            instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
-            usualPassive?: components["schemas"]["Usual"];
-            usualActive?: components["schemas"]["Usual"];
+            asymmetry?: components["schemas"]["Difference"];
             /** Format: double */
             goalDegrees?: number;
+            /** @enum {string} */
+            instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
+            motion: string;
+            position: string;
             sides: components["schemas"]["SidedRangeSide"];
-            asymmetry?: components["schemas"]["Difference"];
+            usualActive?: components["schemas"]["Usual"];
+            usualPassive?: components["schemas"]["Usual"];
         };
         RangeSide: {
-            passive?: components["schemas"]["Estimate"];
             active?: components["schemas"]["Estimate"];
+            dots: components["schemas"]["Dot"][];
+            /** @enum {string} */
+            endFeel?: "STRETCH" | "MUSCULAR_EFFORT" | "PINCH" | "HARD_BLOCK" | "NOTHING";
             gap?: components["schemas"]["Difference"];
             /** Format: double */
             gapLimit?: number;
             /** @enum {string} */
             limiter: "RANGE" | "CONTROL" | "BOTH" | "NEITHER" | "STRUCTURE" | "UNKNOWN";
-            /** @enum {string} */
-            endFeel?: "STRETCH" | "MUSCULAR_EFFORT" | "PINCH" | "HARD_BLOCK" | "NOTHING";
-            dots: components["schemas"]["Dot"][];
+            passive?: components["schemas"]["Estimate"];
         };
         Restriction: {
             effortCap?: number;
             noDeepening: boolean;
-            stopped: boolean;
             reason: string;
+            stopped: boolean;
         };
         SetUp: {
             /** Format: double */
-            stackCm?: number;
-            /** Format: double */
             reachedDegrees: number;
+            /** Format: double */
+            stackCm?: number;
         };
         SideSummary: {
-            /** Format: double */
-            ratio: number;
-            /** Format: double */
-            lowestPhase: number;
-            /** Format: double */
-            holdRatio: number;
-            /** Format: double */
-            plannedSeconds: number;
+            /** Format: int32 */
+            cramps: number;
             /** Format: double */
             doneSeconds: number;
             /** Format: int32 */
-            worstPain: number;
-            /** Format: int32 */
             faults: number;
-            /** Format: int32 */
-            cramps: number;
+            /** Format: double */
+            holdRatio: number;
             left: string[];
+            /** Format: double */
+            lowestPhase: number;
+            /** Format: double */
+            plannedSeconds: number;
+            /** Format: double */
+            ratio: number;
+            /** Format: int32 */
+            worstPain: number;
         };
         SideTotals: {
             /** Format: int32 */
-            seconds: number;
-            /** Format: int32 */
-            pressSeconds: number;
-            /** Format: int32 */
-            pullSeconds: number;
+            breaths: number;
             /** Format: int32 */
             holdSeconds: number;
             /** Format: double */
             impulse: number;
             /** Format: int32 */
-            breaths: number;
+            pressSeconds: number;
+            /** Format: int32 */
+            pullSeconds: number;
+            /** Format: int32 */
+            seconds: number;
         };
         SidedDose: {
             left: components["schemas"]["Dose"];
@@ -1073,27 +1078,34 @@ export interface components {
             text: string;
         };
         StopSignText: {
+            advice: string;
             /** @enum {string} */
             sign: "SHARP_PAIN" | "NUMBNESS_TINGLING_WEAKNESS" | "PINCH_THAT_STAYS" | "LOCKING_GIVING_WAY" | "DIZZINESS_CHEST_PAIN_SIGHT" | "SEVERE_HEADACHE" | "SWELLING" | "PAIN_AFTER_48_HOURS";
-            words: string;
-            advice: string;
             source: components["schemas"]["Source"];
+            words: string;
         };
         Suggestion: {
-            plan?: components["schemas"]["Plan"];
             findings: components["schemas"]["Finding"][];
+            plan?: components["schemas"]["Plan"];
         };
         Summary: {
-            sides: components["schemas"]["SidedSideSummary"];
-            rows: components["schemas"]["WorkRow"][];
             closed?: components["schemas"]["Closed"];
+            rows: components["schemas"]["WorkRow"][];
+            sides: components["schemas"]["SidedSideSummary"];
+        };
+        TapeDraft: {
+            lengthsCm: number[];
+            /** Format: double */
+            shankCm?: number;
+            /** Format: double */
+            startCm: number;
         };
         TapeInput: {
             lengthsCm: number[];
             /** Format: double */
-            startCm: number;
-            /** Format: double */
             shankCm: number;
+            /** Format: double */
+            startCm: number;
         };
         Timeline: {
             phases: components["schemas"]["Phase"][];
@@ -1105,33 +1117,33 @@ export interface components {
             now: string;
         };
         Totals: {
+            /** @enum {string} */
+            effortClass: "LIGHT" | "MODERATE" | "HARD" | "MAXIMAL";
+            peak: number;
             /** Format: int32 */
             seconds: number;
             sides: components["schemas"]["SidedSideTotals"];
-            peak: number;
-            /** @enum {string} */
-            effortClass: "LIGHT" | "MODERATE" | "HARD" | "MAXIMAL";
         };
         Trials: {
             angles: number[];
         };
         UncertainAngle: {
-            value: number;
             /** Format: double */
             standardUncertainty: number;
+            value: number;
         };
         Usual: {
             /** Format: double */
             lower: number;
+            source: string;
             /** Format: double */
             upper: number;
-            source: string;
         };
         WorkRow: {
+            done: components["schemas"]["SidedDouble"];
             /** @enum {string} */
             kind: "SET_UP" | "ROTATION" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "HANDS_OFF" | "SETTLE" | "SIDE_CHANGE";
             planned: components["schemas"]["SidedDouble"];
-            done: components["schemas"]["SidedDouble"];
         };
     };
     responses: never;

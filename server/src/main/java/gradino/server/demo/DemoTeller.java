@@ -233,8 +233,11 @@ class DemoTeller {
                 .toList());
         sessions.close(new Closed(
                 id, Observer.COACH, Tenths.of(4 + random.nextInt(3)), null, null, "", end, end.plusSeconds(60)));
-        var morning = end.plusSeconds(14 * 3600);
-        sessions.addMorning(new Morning(id + "-morning", id, pain < 3, Tenths.of(random.nextInt(3)), morning, morning));
+        if (!last || !life.lastMorningOpen()) {
+            var morning = end.plusSeconds(14 * 3600);
+            sessions.addMorning(
+                    new Morning(id + "-morning", id, pain < 3, Tenths.of(random.nextInt(3)), morning, morning));
+        }
     }
 
     private static StoredBlock stored(

@@ -12,6 +12,7 @@ import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.OutOfBoundsException;
 import gradino.core.quantity.UncertainAngle;
+import gradino.server.measure.MeasurementDraft.TapeDraft;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -22,6 +23,7 @@ final class Bench {
     private final Optional<BodyLength> shank;
     private final List<Finding> findings = new ArrayList<>();
     private final List<UncertainAngle> angles = new ArrayList<>();
+    private Optional<BodyLength> used = Optional.empty();
 
     private Bench(MeasurementDraft draft, Optional<BodyLength> shank) {
         this.draft = draft;
@@ -29,7 +31,7 @@ final class Bench {
     }
 
     /** What came out: one angle for each readable trial. */
-    record Reading(List<UncertainAngle> angles, List<Finding> findings) {
+    record Reading(List<UncertainAngle> angles, Optional<BodyLength> shank, List<Finding> findings) {
         Optional<Trials> trials() {
             return angles.isEmpty() || angles.size() > Trials.MOST
                     ? Optional.empty()
@@ -48,7 +50,7 @@ final class Bench {
             bench.typed();
         }
         bench.count();
-        return new Reading(List.copyOf(bench.angles), List.copyOf(bench.findings));
+        return new Reading(List.copyOf(bench.angles), bench.used, List.copyOf(bench.findings));
     }
 
     private void place() {
@@ -80,14 +82,32 @@ final class Bench {
     private void tape() {
         var input = draft.tape();
         if (input == null || input.lengthsCm().isEmpty()) {
-            block("tape.lengthsCm", "required", "Type the length that the tape shows.");
+            block("tape.lengthsCm[0]", "required", "Type the length that the tape shows.");
             return;
         }
+        try {
+            used = body(input);
+            var start = Centimetres.of(input.startCm());
+            used.ifPresentOrElse(
+                    body -> lengths(input, start, body),
+                    () -> block(
+                            "tape.shankCm",
+                            "required",
+                            "Measure the shank, knee to ankle, or put the stature in the file."));
+        } catch (OutOfBoundsException e) {
+            outOfBounds(input.startCm() >= 0 && input.startCm() <= e.upper() ? "tape.shankCm" : "tape.startCm", e);
+        }
+    }
+
+    private void lengths(TapeDraft input, Centimetres start, BodyLength body) {
         var formula = Catalogue.position(draft.position()).map(Position::tape).orElse(TapeFormulaId.FOOT_SIDEWAYS);
         for (int i = 0; i < input.lengthsCm().size(); i++) {
             var path = "tape.lengthsCm[" + i + "]";
             try {
-                var tape = tape(formula, Centimetres.of(input.lengthsCm().get(i)));
+                var length = Centimetres.of(input.lengthsCm().get(i));
+                var tape = formula == TapeFormulaId.FOOT_RISE
+                        ? Tape.footRise(length, start, body)
+                        : Tape.footSideways(length, body);
                 angles.add(tape.angle());
                 if (tape.nearLimit()) {
                     findings.add(Finding.advice(
@@ -105,13 +125,13 @@ final class Bench {
         }
     }
 
-    private Tape tape(TapeFormulaId formula, Centimetres length) {
-        var input = java.util.Objects.requireNonNull(draft.tape());
+    /** The shank as typed, else the one of the client's file with its own uncertainty. */
+    private Optional<BodyLength> body(TapeDraft input) {
+        if (input.shankCm() == null) {
+            return shank;
+        }
         var typed = Centimetres.of(input.shankCm());
-        var body = shank.filter(s -> s.length().equals(typed)).orElseGet(() -> BodyLength.measured(typed));
-        return formula == TapeFormulaId.FOOT_RISE
-                ? Tape.footRise(length, Centimetres.of(input.startCm()), body)
-                : Tape.footSideways(length, body);
+        return Optional.of(shank.filter(s -> s.length().equals(typed)).orElseGet(() -> BodyLength.measured(typed)));
     }
 
     private void count() {

@@ -35,6 +35,7 @@ public class MeasureService {
      * A measurement while it is typed.
      *
      * @param plusMinus ± 2u of the median's trial, degrees: tape and body length; null for instruments that have none
+     * @param shankCm the shank a tape reading used; null for other instruments
      * @param sem standard error of measurement that the estimate will use, degrees
      */
     record MeasurePreview(
@@ -45,6 +46,8 @@ public class MeasureService {
             boolean asksForMore,
             @Nullable Double plusMinus,
             double sem,
+            @Nullable Double shankCm,
+            boolean shankFromStature,
             Ranges.@Nullable Usual usual,
             List<Finding> findings) {}
 
@@ -65,6 +68,10 @@ public class MeasureService {
                         .max(Double::compare)
                         .orElse(null),
                 Math.sqrt(NoiseRules.HOUSE.readingVariance(draft.tester())),
+                reading.shank().map(s -> s.length().value()).orElse(null),
+                reading.shank().isPresent()
+                        && client.details().shankCm() == null
+                        && (draft.tape() == null || draft.tape().shankCm() == null),
                 Catalogue.norm(draft.motion(), draft.mode().tableMode(), draft.position())
                         .map(n -> new Ranges.Usual(
                                 n.lowerEdge(), n.upperEdge(), n.source().text() + ", " + n.population()))
@@ -114,10 +121,20 @@ public class MeasureService {
                 happened,
                 recorded,
                 reading.trials().orElseThrow(),
-                draft.tape(),
+                tape(draft, reading),
                 draft.endFeel(),
                 draft.pain(),
                 draft.controlGrade(),
                 draft.note());
+    }
+
+    private static Measurement.@Nullable TapeInput tape(MeasurementDraft draft, Bench.Reading reading) {
+        var typed = draft.tape();
+        return typed == null || reading.shank().isEmpty()
+                ? null
+                : new Measurement.TapeInput(
+                        typed.lengthsCm(),
+                        typed.startCm(),
+                        reading.shank().get().length().value());
     }
 }

@@ -7,7 +7,6 @@ import gradino.core.measure.Mode;
 import gradino.core.measure.Tester;
 import gradino.core.measure.Warmth;
 import gradino.core.quantity.PainScore;
-import gradino.server.measure.Measurement.TapeInput;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
@@ -32,8 +31,20 @@ record MeasurementDraft(
         Tester tester,
         @Nullable Instant happenedAt,
         List<Double> trials,
-        @Nullable TapeInput tape,
+        @Nullable TapeDraft tape,
         @Nullable EndFeel endFeel,
         PainScore pain,
         @Nullable Integer controlGrade,
-        @Size(max = 2000) String note) {}
+        @Size(max = 2000) String note) {
+
+    /**
+     * Lengths as they are typed, in centimetres.
+     *
+     * @param startCm foot height at the zero; 0 where the formula has none
+     * @param shankCm null for the one in the client's file
+     */
+    record TapeDraft(
+            List<Double> lengthsCm,
+            double startCm,
+            @Nullable Double shankCm) {}
+}

@@ -1,5 +1,7 @@
 package gradino.server.perform;
 
+import gradino.core.advance.Policy;
+import gradino.core.advance.Threshold;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.perform.BlockRecord;
@@ -65,6 +67,7 @@ public class SessionService {
             Plan plan,
             Timeline timeline,
             Sided<Props.SetUp> props,
+            int painEndsBlockAbove,
             List<String> doneBlocks,
             boolean closed,
             Instant openedAt) {}
@@ -124,6 +127,7 @@ public class SessionService {
                 session.plan(),
                 sessions.timeline(sessionId).orElseGet(() -> Compiler.compile(session.plan())),
                 session.plan().doses().map((s, d) -> Props.setUp(grid, d.angle())),
+                Policy.house().whole(Threshold.PAIN_TOO_MUCH),
                 sessions.blocks(sessionId).stream()
                         .map(b -> b.block().blockId())
                         .distinct()

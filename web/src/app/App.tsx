@@ -1,0 +1,54 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
+import { createBrowserRouter, RouterProvider } from 'react-router';
+import { TodayPage } from '../steps/today/TodayPage';
+import { NotFound, Shell } from './Shell';
+
+const ClientPage = lazy(() => import('../steps/intake/ClientPage').then((m) => ({ default: m.ClientPage })));
+const ClientForm = lazy(() => import('../steps/intake/ClientForm').then((m) => ({ default: m.ClientFormPage })));
+const MeasurePage = lazy(() => import('../steps/measure/MeasurePage').then((m) => ({ default: m.MeasurePage })));
+const PrescribePage = lazy(() =>
+  import('../steps/prescribe/PrescribePage').then((m) => ({ default: m.PrescribePage })),
+);
+const DecisionPage = lazy(() => import('../steps/advance/DecisionPage').then((m) => ({ default: m.DecisionPage })));
+const FloorPage = lazy(() => import('../steps/perform/FloorPage').then((m) => ({ default: m.FloorPage })));
+const ClosePage = lazy(() => import('../steps/perform/ClosePage').then((m) => ({ default: m.ClosePage })));
+const PerformPage = lazy(() => import('../steps/perform/PerformPage').then((m) => ({ default: m.PerformPage })));
+const StudioPage = lazy(() => import('../steps/exchange/StudioPage').then((m) => ({ default: m.StudioPage })));
+
+const router = createBrowserRouter([
+  { path: '/sessions/:sessionId', element: <FloorPage /> },
+  {
+    element: <Shell />,
+    children: [
+      { path: '/', element: <TodayPage /> },
+      { path: '/clients/new', element: <ClientForm /> },
+      { path: '/clients/:clientId', element: <ClientPage /> },
+      { path: '/clients/:clientId/edit', element: <ClientForm /> },
+      { path: '/clients/:clientId/measure', element: <MeasurePage /> },
+      { path: '/clients/:clientId/prescribe', element: <PrescribePage /> },
+      { path: '/clients/:clientId/perform', element: <PerformPage /> },
+      { path: '/clients/:clientId/advance', element: <DecisionPage /> },
+      { path: '/sessions/:sessionId/close', element: <ClosePage /> },
+      { path: '/studio', element: <StudioPage /> },
+      { path: '*', element: <NotFound /> },
+    ],
+  },
+]);
+
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: { retry: 1, staleTime: 2_000, networkMode: 'always' },
+    mutations: { networkMode: 'always' },
+  },
+});
+
+export function App() {
+  return (
+    <QueryClientProvider client={queries}>
+      <Suspense fallback={<p className="p-8 text-soft">One moment…</p>}>
+        <RouterProvider router={router} />
+      </Suspense>
+    </QueryClientProvider>
+  );
+}

@@ -1,0 +1,100 @@
+import { useEffect } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { Sheet } from '../shared/ui/Sheet';
+import { isTyping } from '../shared/ui/keys';
+
+const KEYS: [string, [string, string][]][] = [
+  [
+    'Everywhere',
+    [
+      ['?', 'this sheet'],
+      ['t', 'today'],
+      ['1 … 5', 'Meet, Measure, Prescribe, Perform, Advance (on a client)'],
+    ],
+  ],
+  [
+    'Today',
+    [
+      ['↑ ↓', 'from client to client'],
+      ['Enter', 'what this client waits for'],
+    ],
+  ],
+  [
+    'Measure',
+    [
+      ['Enter', 'next trial'],
+      ['Ctrl Enter', 'keep the measurement'],
+    ],
+  ],
+  [
+    'Prescribe',
+    [
+      ['↑ ↓ in a number', 'one step up or down; Shift for five'],
+      ['Ctrl Enter', 'keep the plan'],
+    ],
+  ],
+  [
+    'Session floor',
+    [
+      ['Space', 'pause, go on'],
+      ['←', 'back to the start of this block'],
+      ['→', 'skip, with a reason'],
+      ['+', '10 s more'],
+      ['f', 'fault'],
+      ['p', 'pain'],
+      ['c', 'cramp'],
+      ['e', 'could not reach the effort'],
+      ['x', 'stop sign'],
+      ['m', 'mute'],
+      ['0 … 9', 'how hard the press was (10: type 1 0 quickly, or tap)'],
+    ],
+  ],
+  [
+    'Advance',
+    [
+      ['← →', 'left side, right side'],
+      ['a', 'accept'],
+      ['c', 'change'],
+      ['d', 'decline'],
+    ],
+  ],
+];
+
+const TREADS = ['', '/measure', '/prescribe', '/perform', '/advance'];
+
+export function KeySheet({ open, setOpen }: { open: boolean; setOpen: (open: boolean) => void }) {
+  const navigate = useNavigate();
+  const { clientId } = useParams();
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (event.key === '?') setOpen(true);
+      if (event.key === 't') void navigate('/');
+      const tread = TREADS[Number(event.key) - 1];
+      if (clientId && tread !== undefined) void navigate(`/clients/${clientId}${tread}`);
+    };
+    addEventListener('keydown', onKey);
+    return () => removeEventListener('keydown', onKey);
+  }, [navigate, clientId, setOpen]);
+  return (
+    <Sheet open={open} onOpenChange={setOpen} title="Keys">
+      <div className="grid gap-x-8 gap-y-4 sm:grid-cols-2">
+        {KEYS.map(([where, keys]) => (
+          <section key={where}>
+            <h3 className="mb-1 font-semibold">{where}</h3>
+            <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 text-sm">
+              {keys.map(([key, what]) => (
+                <div className="contents" key={key}>
+                  <dt>
+                    <kbd className="rounded border border-rule bg-tread px-1.5">{key}</kbd>
+                  </dt>
+                  <dd>{what}</dd>
+                </div>
+              ))}
+            </dl>
+          </section>
+        ))}
+      </div>
+    </Sheet>
+  );
+}

@@ -1,0 +1,65 @@
+import { Keyboard, Moon, Sun } from 'lucide-react';
+import { Suspense, useState } from 'react';
+import { Link, NavLink, Outlet } from 'react-router';
+import { StairGlyph } from '../shared/draw/StairGlyph';
+import { KeySheet } from './KeySheet';
+import { storedTheme, storeTheme, type Theme } from './theme';
+
+const railLink = ({ isActive }: { isActive: boolean }) =>
+  `px-3 py-2 border-b-[3px] ${isActive ? 'border-ink font-semibold' : 'border-transparent text-soft hover:text-ink'}`;
+
+export function Shell() {
+  const [theme, setTheme] = useState<Theme>(storedTheme);
+  const [keysOpen, setKeysOpen] = useState(false);
+  const flip = () => {
+    const next = theme === 'light' ? 'dark' : 'light';
+    storeTheme(next);
+    setTheme(next);
+  };
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <nav className="flex items-center gap-1 border-b border-rule px-3 sm:px-6" aria-label="Studio">
+        <Link to="/" className="mr-3 flex items-center gap-2 py-2 text-xl font-bold tracking-tight">
+          <StairGlyph /> Gradino
+        </Link>
+        <NavLink to="/" end className={railLink}>
+          Today
+        </NavLink>
+        <NavLink to="/studio" className={railLink}>
+          Studio
+        </NavLink>
+        <span className="grow" />
+        <button className="p-2 text-soft hover:text-ink" onClick={() => setKeysOpen(true)} aria-label="Keys (?)">
+          <Keyboard size={22} />
+        </button>
+        <button
+          className="p-2 text-soft hover:text-ink"
+          onClick={flip}
+          aria-label={theme === 'light' ? 'Dark theme' : 'Light theme'}
+        >
+          {theme === 'light' ? <Moon size={22} /> : <Sun size={22} />}
+        </button>
+      </nav>
+      <main className="mx-auto w-full max-w-[1500px] grow px-3 py-5 sm:px-6">
+        <Suspense fallback={<p className="text-soft">One moment…</p>}>
+          <Outlet />
+        </Suspense>
+      </main>
+      <footer className="px-6 py-3 text-sm text-soft">
+        Gradino supports a coach. It does not diagnose or treat; licensed practice and local rules come first.
+      </footer>
+      <KeySheet open={keysOpen} setOpen={setKeysOpen} />
+    </div>
+  );
+}
+
+export function NotFound() {
+  return (
+    <p>
+      There is nothing at this address.{' '}
+      <Link className="underline" to="/">
+        Back to today
+      </Link>
+    </p>
+  );
+}

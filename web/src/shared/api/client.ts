@@ -1,0 +1,54 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+export type Schemas = components['schemas'];
+export type Finding = Schemas['Finding'];
+export type Side = 'LEFT' | 'RIGHT';
+export const SIDES: Side[] = ['LEFT', 'RIGHT'];
+
+export const api = createClient<paths>();
+
+/** A refusal of the server: words for the person, findings for the fields. */
+export class ProblemError extends Error {
+  readonly findings: Finding[];
+  readonly status: number;
+  constructor(status: number, detail: string, findings: Finding[]) {
+    super(detail);
+    this.status = status;
+    this.findings = findings;
+  }
+}
+
+type Outcome<T> = { data?: T; error?: unknown; response: Response };
+
+/** The data of an answer; throws a {@link ProblemError} for anything else. */
+export async function ask<T>(call: Promise<Outcome<T>>): Promise<T> {
+  const outcome = await call.catch(() => {
+    throw new ProblemError(0, 'The server does not answer. What you typed is still here.', []);
+  });
+  if (!outcome.response.ok) throw problem(outcome.response.status, outcome.error);
+  return outcome.data as T;
+}
+
+export function problem(status: number, body: unknown): ProblemError {
+  const said = (body ?? {}) as { detail?: string; findings?: Finding[] };
+  return new ProblemError(status, said.detail ?? 'The server could not do this.', said.findings ?? []);
+}
+
+export function findingsOf(error: unknown): Finding[] {
+  return error instanceof ProblemError ? error.findings : [];
+}
+
+/** Ids are made here, so that sending twice stores once. crypto.randomUUID needs a secure context; this does not. */
+export function newId(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  return Array.from(bytes, (b) => b.toString(16).padStart(2, '0')).join('');
+}
+
+export function on<T>(side: Side, sided: { left: T; right: T }): T {
+  return side === 'LEFT' ? sided.left : sided.right;
+}
+
+export function withSide<T>(side: Side, sided: { left: T; right: T }, value: T): { left: T; right: T } {
+  return side === 'LEFT' ? { ...sided, left: value } : { ...sided, right: value };
+}

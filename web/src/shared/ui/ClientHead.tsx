@@ -1,0 +1,61 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { api, ask } from '../api/client';
+import { daysAgo } from '../units';
+import { Cautions } from './Cautions';
+
+export type Tread = 'meet' | 'measure' | 'prescribe' | 'perform' | 'advance';
+
+const TREADS: [Tread, string, string][] = [
+  ['meet', 'Meet', ''],
+  ['measure', 'Measure', '/measure'],
+  ['prescribe', 'Prescribe', '/prescribe'],
+  ['perform', 'Perform', '/perform'],
+  ['advance', 'Advance', '/advance'],
+];
+
+const RISE_PX = 7;
+
+export function useClientDay(clientId: string) {
+  return useQuery({
+    queryKey: ['day', clientId],
+    queryFn: () => ask(api.GET('/api/clients/{clientId}/day', { params: { path: { clientId } } })),
+  });
+}
+
+/** Who it is, what must not be done, and the five treads of the work with where each stands. */
+export function ClientHead({ clientId, tread }: { clientId: string; tread: Tread }) {
+  const day = useClientDay(clientId);
+  if (day.error) return <p className="font-semibold text-warn">{day.error.message}</p>;
+  const line = day.data?.lines[0];
+  const states: Record<Tread, string> = {
+    meet: day.data ? 'file' : '',
+    measure: day.data ? daysAgo(day.data.lastMeasured) : '',
+    prescribe: day.data ? (line ? `${line.minutes} min` : 'no plan yet') : '',
+    perform: line ? (line.openSession ? 'running' : daysAgo(line.lastSession)) : '',
+    advance: line ? (line.waiting > 0 ? `${line.waiting} to decide` : 'nothing waits') : '',
+  };
+  return (
+    <header>
+      <h1 className="text-3xl font-bold">{day.data?.name ?? '…'}</h1>
+      <p className="text-soft">{day.data?.goal}</p>
+      {day.data && <Cautions restriction={day.data.restriction} hypermobile={day.data.hypermobile} />}
+      <nav aria-label="Work with this client" className="mt-3 mb-6 flex items-end overflow-x-auto">
+        {TREADS.map(([id, name, path], i) => (
+          <Link
+            key={id}
+            to={`/clients/${clientId}${path}`}
+            aria-current={id === tread ? 'step' : undefined}
+            style={{ paddingBottom: `${8 + i * RISE_PX}px` }}
+            className={`min-w-[5.6rem] grow border-t-[5px] border-r border-r-rule px-2 pt-2 sm:px-3 ${
+              id === tread ? 'border-t-ink bg-card' : 'border-t-rule bg-tread text-soft hover:text-ink'
+            }`}
+          >
+            <span className="block font-semibold">{name}</span>
+            <span className="block text-sm whitespace-nowrap">{states[id]}</span>
+          </Link>
+        ))}
+      </nav>
+    </header>
+  );
+}

@@ -1,0 +1,80 @@
+import { useId, useState, type KeyboardEvent } from 'react';
+import type { Finding } from '../api/client';
+import { FieldFinding } from './Findings';
+
+type Props = {
+  label: string;
+  value: number | null;
+  onChange: (value: number | null) => void;
+  unit?: string;
+  step?: number;
+  path?: string;
+  findings?: Finding[];
+  wide?: boolean;
+  autoFocus?: boolean;
+  onEnter?: () => void;
+  name?: string;
+  hideLabel?: boolean;
+};
+
+/** Keeps what was typed, whatever it is; arrows step, with Shift five steps. */
+export function NumberField(props: Props) {
+  const { label, value, onChange, unit = '', step = 1, path = '', findings = [] } = props;
+  const id = useId();
+  const [typed, setTyped] = useState<string | null>(null);
+  const shown = typed ?? (value === null ? '' : String(Number(value.toFixed(2))));
+  const unreadable = typed !== null && typed.trim() !== '' && parse(typed) === null;
+
+  const take = (text: string) => {
+    setTyped(text);
+    if (text.trim() === '') onChange(null);
+    const number = parse(text);
+    if (number !== null) onChange(number);
+  };
+  const onKey = (event: KeyboardEvent) => {
+    if (event.key === 'Enter' && !event.ctrlKey && props.onEnter) {
+      event.preventDefault();
+      props.onEnter();
+    }
+    if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
+    event.preventDefault();
+    const by = step * (event.shiftKey ? 5 : 1) * (event.key === 'ArrowUp' ? 1 : -1);
+    setTyped(null);
+    onChange(Number(((value ?? 0) + by).toFixed(2)));
+  };
+  return (
+    <div className={props.wide ? 'col-span-full' : ''}>
+      <label htmlFor={id} className={props.hideLabel ? 'sr-only' : 'block text-sm text-soft'}>
+        {label}
+      </label>
+      <span className="flex items-baseline gap-1 border-b-2 border-rule focus-within:border-ink">
+        <input
+          id={id}
+          name={props.name}
+          inputMode="decimal"
+          autoComplete="off"
+          autoFocus={props.autoFocus}
+          className="w-full min-w-0 bg-transparent py-1 text-xl font-semibold outline-none"
+          value={shown}
+          onChange={(e) => take(e.target.value)}
+          onBlur={() => !unreadable && setTyped(null)}
+          onKeyDown={onKey}
+          aria-invalid={unreadable || findings.some((f) => f.path === path && f.severity === 'BLOCKING')}
+        />
+        <span className="text-sm whitespace-nowrap text-soft">{unit}</span>
+      </span>
+      {unreadable ? (
+        <p role="alert" className="mt-1 text-sm font-semibold text-warn">
+          ▲ This is not a number.
+        </p>
+      ) : (
+        <FieldFinding findings={findings} path={path} />
+      )}
+    </div>
+  );
+}
+
+function parse(text: string): number | null {
+  const plain = text.trim().replace(',', '.').replace('−', '-');
+  return /^-?\d*\.?\d+$/.test(plain) ? Number(plain) : null;
+}

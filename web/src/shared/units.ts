@@ -1,0 +1,49 @@
+import { differenceInCalendarDays } from 'date-fns';
+
+export function degrees(value: number): string {
+  return `${Number(value.toFixed(1))}°`;
+}
+
+export function signed(value: number): string {
+  return `${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value).toFixed(1)}°`;
+}
+
+export function clock(seconds: number): string {
+  const whole = Math.max(0, Math.round(seconds));
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+}
+
+const UNITS: Record<string, string> = {
+  DEGREE: '°',
+  CENTIMETRE: ' cm',
+  SECOND: ' s',
+  MINUTE: ' min',
+  HOUR: ' h',
+  DAY: ' days',
+  PERCENT: ' %',
+  POINT: ' points',
+  OF_TEN: '/10',
+  RATIO: '',
+  COUNT: '',
+};
+
+export function amount(value: number, unit: string): string {
+  const shown = unit === 'RATIO' ? value.toFixed(2) : String(Number(value.toFixed(1)));
+  return shown + (UNITS[unit] ?? '');
+}
+
+export function daysAgo(instant: string | undefined, now: Date = new Date()): string {
+  if (!instant) return 'never';
+  const days = differenceInCalendarDays(now, new Date(instant));
+  if (days <= 0) return 'today';
+  return days === 1 ? 'yesterday' : `${days} days ago`;
+}
+
+export function day(instant: string): string {
+  return new Date(instant).toLocaleDateString(undefined, { day: 'numeric', month: 'short' });
+}
+
+/** hip-internal-rotation → hip internal rotation */
+export function words(id: string): string {
+  return id.replaceAll('-', ' ').replaceAll('_', ' ').toLowerCase();
+}

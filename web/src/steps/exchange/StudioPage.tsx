@@ -1,0 +1,3 @@
+export function StudioPage() {
+  return <p className="text-soft">…</p>;
+}

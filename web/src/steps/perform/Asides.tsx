@@ -1,0 +1,195 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api, ask, type Schemas } from '../../shared/api/client';
+import { Button } from '../../shared/ui/Button';
+import { Sheet } from '../../shared/ui/Sheet';
+import type { FloorStore } from './floorStore';
+import * as Runs from './run';
+import { useStopSigns } from './StopRules';
+
+export type Aside = 'skip' | 'fault' | 'pain' | 'stop' | null;
+
+const SKIP_REASONS = ['no time', 'tired', 'equipment', 'does not suit today', 'already done'];
+const KINDS: [Schemas['Pain']['kind'], string][] = [
+  ['WHILE_CONTRACTING', 'while contracting'],
+  ['AT_REST_IN_RANGE', 'at rest in the range'],
+  ['PINCH_THAT_EASED', 'a pinch that eased'],
+  ['WRONG_JOINT', 'in another joint'],
+];
+
+type Props = { aside: Aside; close: () => void; store: FloorStore; floor: Schemas['Floor']; run: Runs.Run };
+
+/** What is said on the floor beside the timeline; the clock goes on unless it is a stop. */
+export function Asides({ aside, close, store, floor, run }: Props) {
+  const titles = { skip: 'Skip: why?', fault: 'Which fault?', pain: 'Pain', stop: 'Stop sign' };
+  return (
+    <Sheet open={aside !== null} onOpenChange={(open) => !open && close()} title={aside ? titles[aside] : ''}>
+      {aside === 'skip' && <Skip store={store} close={close} run={run} />}
+      {aside === 'fault' && <Fault store={store} close={close} floor={floor} run={run} />}
+      {aside === 'pain' && <PainSheet store={store} close={close} run={run} endsAbove={floor.painEndsBlockAbove} />}
+      {aside === 'stop' && <Stop store={store} floor={floor} run={run} close={close} />}
+    </Sheet>
+  );
+}
+
+type Part = { store: FloorStore; close: () => void; run: Runs.Run };
+
+function Skip({ store, close, run }: Part) {
+  const [whole, setWhole] = useState(false);
+  const side = Runs.sideWord(Runs.current(run).side).toLowerCase();
+  const skip = (because: string) => {
+    store.leave((r, now) => (whole ? Runs.skipSide(r, because, now) : Runs.skipBlock(r, because, now)));
+    close();
+  };
+  return (
+    <div className="space-y-3">
+      <label className="flex min-h-11 items-center gap-3 text-lg">
+        <input type="checkbox" className="size-6" checked={whole} onChange={(e) => setWhole(e.target.checked)} />
+        leave out all that is left of the {side} side
+      </label>
+      <div className="grid gap-2 sm:grid-cols-2">
+        {SKIP_REASONS.map((reason) => (
+          <Button key={reason} className="min-h-14 text-lg" onClick={() => skip(reason)}>
+            {reason}
+          </Button>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+function Fault({ store, close, floor, run }: Part & { floor: Schemas['Floor'] }) {
+  const catalogue = useQuery({ queryKey: ['catalogue'], queryFn: () => ask(api.GET('/api/catalogue')) });
+  const faults = catalogue.data?.positions.find((p) => p.id === floor.plan.position)?.faults ?? [];
+  const [block] = useState(() => Runs.notedBlock(run));
+  return (
+    <div className="grid gap-2 sm:grid-cols-2">
+      {faults.map((fault) => (
+        <Button
+          key={fault}
+          className="min-h-14 text-lg"
+          onClick={() => {
+            store.note(block, (n) => ({ faults: [...n.faults, fault] }));
+            close();
+          }}
+        >
+          {fault}
+        </Button>
+      ))}
+    </div>
+  );
+}
+
+function PainSheet({ store, close, run, endsAbove }: Part & { endsAbove: number }) {
+  const [score, setScore] = useState<number | null>(null);
+  const [where, setWhere] = useState('');
+  const [block] = useState(() => Runs.notedBlock(run));
+  const keep = (kind: Schemas['Pain']['kind']) => {
+    if (score === null) return;
+    store.note(block, (n) => ({ pains: [...n.pains, { score, kind, where }] }));
+    if (score > endsAbove && Runs.current(store.snapshot().run).blockId === block) {
+      store.leave((r, now) => Runs.skipBlock(r, `pain ${score}`, now));
+    }
+    close();
+  };
+  return (
+    <div className="space-y-4">
+      <p>How much, 0 to 10? Above {endsAbove} this block ends.</p>
+      <div className="grid grid-cols-6 gap-1 sm:grid-cols-11">
+        {Array.from({ length: 11 }, (_, n) => (
+          <Button
+            key={n}
+            look={score === n ? 'main' : 'plain'}
+            className="min-h-14 px-0 text-xl"
+            onClick={() => setScore(n)}
+          >
+            {n}
+          </Button>
+        ))}
+      </div>
+      <label className="block text-sm text-soft">
+        Where, if worth saying
+        <input
+          className="block w-full border-b-2 border-rule bg-transparent py-1 text-lg text-ink outline-none focus:border-ink"
+          value={where}
+          onChange={(e) => setWhere(e.target.value)}
+        />
+      </label>
+      <div className="grid gap-2 sm:grid-cols-2">
+        {KINDS.map(([kind, text]) => (
+          <Button key={kind} className="min-h-14 text-lg" disabled={score === null} onClick={() => keep(kind)}>
+            {text}
+          </Button>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+/** One tap ends the timeline; then it asks which sign, says what to do, and closes the session as stopped. */
+function Stop({ store, floor, run, close }: Part & { floor: Schemas['Floor'] }) {
+  const signs = useStopSigns();
+  const navigate = useNavigate();
+  const [side] = useState(() => Runs.current(run).side);
+  const [chosen, setChosen] = useState<Schemas['StopSignText'] | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  useEffect(() => {
+    store.change(Runs.pause);
+  }, [store]);
+  const stop = async (sign: Schemas['StopSignText']) => {
+    setChosen(sign);
+    setTrouble(null);
+    try {
+      if (!store.snapshot().run.finished) store.leave((r, now) => Runs.endHere(r, sign.words, now));
+      await store.flush();
+      await ask(
+        api.POST('/api/sessions/{sessionId}/close', {
+          params: { path: { sessionId: floor.id } },
+          body: { observer: 'COACH', stopSign: sign.sign, stopSide: side, note: '' },
+        }),
+      );
+    } catch {
+      setTrouble('This could not be sent yet. Keep this page open and try again.');
+    }
+  };
+  if (chosen) {
+    return (
+      <div className="space-y-4">
+        <p className="text-2xl font-bold">{chosen.advice}</p>
+        <p>The session is over. This side stays suspended until you clear it in writing.</p>
+        {trouble && (
+          <p role="alert" className="font-semibold text-warn">
+            {trouble} <Button onClick={() => void stop(chosen)}>Try again</Button>
+          </p>
+        )}
+        <Button
+          look="main"
+          className="min-h-14 w-full text-xl"
+          disabled={trouble !== null}
+          onClick={() => {
+            close();
+            void navigate(`/sessions/${floor.id}/close`);
+          }}
+        >
+          To the closing sheet
+        </Button>
+      </div>
+    );
+  }
+  return (
+    <div className="space-y-2">
+      <p className="text-lg">The timeline is paused. Which sign?</p>
+      {signs.data?.map((sign) => (
+        <Button
+          key={sign.sign}
+          look="stop"
+          className="min-h-14 w-full text-left text-lg"
+          onClick={() => void stop(sign)}
+        >
+          {sign.words}
+        </Button>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,191 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { api, ask, on, SIDES, type Schemas } from '../../shared/api/client';
+import { words } from '../../shared/units';
+import { Button } from '../../shared/ui/Button';
+import { Choice } from '../../shared/ui/Choice';
+import { ClientHead } from '../../shared/ui/ClientHead';
+import { Failure } from '../../shared/ui/Findings';
+
+type Observer = Schemas['CloseDraft']['observer'];
+
+const OBSERVERS: [Observer, string][] = [
+  ['COACH', 'coach'],
+  ['VIDEO_CALL', 'coach by video call'],
+  ['CLIENT', 'the client'],
+  ['NOBODY', 'nobody'],
+];
+
+/** Planned against done, left against right, before the session is closed. */
+export function ClosePage() {
+  const { sessionId = '' } = useParams();
+  const path = { params: { path: { sessionId } } };
+  const floor = useQuery({
+    queryKey: ['floor-head', sessionId],
+    queryFn: () => ask(api.GET('/api/sessions/{sessionId}', path)),
+  });
+  const summary = useQuery({
+    queryKey: ['summary', sessionId],
+    queryFn: () => ask(api.GET('/api/sessions/{sessionId}/summary', path)),
+  });
+  return (
+    <>
+      {floor.data && <ClientHead clientId={floor.data.clientId} tread="perform" />}
+      <Failure error={floor.error ?? summary.error} />
+      {summary.data && floor.data && (
+        <div className="grid gap-8 lg:grid-cols-2">
+          <Compared summary={summary.data} />
+          {summary.data.closed ? (
+            <Closed closed={summary.data.closed} clientId={floor.data.clientId} />
+          ) : (
+            <CloseForm sessionId={sessionId} summary={summary.data} />
+          )}
+        </div>
+      )}
+    </>
+  );
+}
+
+function Compared({ summary }: { summary: Schemas['Summary'] }) {
+  return (
+    <section>
+      <h2 className="mb-2 text-xl font-bold">Planned and done</h2>
+      <div className="mb-4 grid grid-cols-2 gap-6">
+        {SIDES.map((side) => {
+          const s = on(side, summary.sides);
+          return (
+            <div key={side} className="border-t-[5px] border-ink pt-1">
+              <p className="font-semibold">{side === 'LEFT' ? 'Left' : 'Right'}</p>
+              <p className="text-5xl font-bold">{Math.floor(s.ratio * 100)} %</p>
+              <p className="text-sm text-soft">
+                of the planned contraction ({Math.round(s.doneSeconds)} of {Math.round(s.plannedSeconds)} s)
+              </p>
+              <p className="text-sm">
+                {s.worstPain > 0 ? `pain ${s.worstPain}/10 · ` : ''}
+                {s.faults} faults · {s.cramps} cramps
+              </p>
+              {s.left.length > 0 && (
+                <ul className="mt-1 text-sm font-semibold text-warn">
+                  {s.left.map((l) => (
+                    <li key={l}>▲ left: {words(l)}</li>
+                  ))}
+                </ul>
+              )}
+            </div>
+          );
+        })}
+      </div>
+      <table className="w-full text-right">
+        <thead className="text-sm text-soft">
+          <tr>
+            <th />
+            <th className="font-normal">left planned</th>
+            <th className="font-normal">done</th>
+            <th className="font-normal">right planned</th>
+            <th className="font-normal">done</th>
+          </tr>
+        </thead>
+        <tbody>
+          {summary.rows.map((row) => (
+            <tr key={row.kind} className="border-t border-rule">
+              <th className="py-1 text-left font-normal">{words(row.kind)}</th>
+              {SIDES.flatMap((side) => [on(side, row.planned), on(side, row.done)]).map((value, i) => (
+                <td key={i} className={i % 2 === 1 ? 'font-semibold' : 'text-soft'}>
+                  {Math.round(value)} s
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function CloseForm({ sessionId, summary }: { sessionId: string; summary: Schemas['Summary'] }) {
+  const queries = useQueryClient();
+  const [observer, setObserver] = useState<Observer | null>(null);
+  const [rating, setRating] = useState<number | null>(null);
+  const [note, setNote] = useState('');
+  const close = useMutation({
+    mutationFn: (by: Observer) =>
+      ask(
+        api.POST('/api/sessions/{sessionId}/close', {
+          params: { path: { sessionId } },
+          body: { observer: by, rating: rating ?? undefined, note },
+        }),
+      ),
+    onSuccess: () => queries.invalidateQueries(),
+  });
+  const leftOut = summary.sides.left.left.length + summary.sides.right.left.length > 0;
+  return (
+    <section className="space-y-4">
+      <h2 className="text-xl font-bold">Close the session</h2>
+      {leftOut && (
+        <p className="font-semibold text-warn">▲ Some of it was left out; it stays in the record as not done.</p>
+      )}
+      <Choice label="Who watched?" value={observer} onChange={setObserver} options={OBSERVERS} />
+      <div>
+        <span className="block text-sm text-soft">How hard was the whole session, 0 to 10?</span>
+        <div className="mt-1 grid grid-cols-11" role="radiogroup" aria-label="How hard was the session">
+          {Array.from({ length: 11 }, (_, n) => (
+            <button
+              key={n}
+              role="radio"
+              aria-checked={rating === n}
+              className={`min-h-11 border border-rule ${rating === n ? 'bg-ink font-bold text-paper' : 'bg-card hover:bg-tread'}`}
+              onClick={() => setRating(n)}
+            >
+              {n}
+            </button>
+          ))}
+        </div>
+      </div>
+      <label className="block text-sm text-soft">
+        Note
+        <input
+          className="block w-full border-b-2 border-rule bg-transparent py-1 text-base text-ink outline-none focus:border-ink"
+          value={note}
+          onChange={(e) => setNote(e.target.value)}
+        />
+      </label>
+      <Failure error={close.error} />
+      <Button
+        look="main"
+        className="min-h-14 w-full text-xl"
+        disabled={observer === null || close.isPending}
+        onClick={() => observer && close.mutate(observer)}
+      >
+        Close
+      </Button>
+      {observer === null && (
+        <p className="text-sm text-soft">Say who watched: faults that nobody saw are unknown, not zero.</p>
+      )}
+    </section>
+  );
+}
+
+function Closed({ closed, clientId }: { closed: Schemas['Closed']; clientId: string }) {
+  return (
+    <section>
+      <h2 className="text-xl font-bold">{closed.stopSign ? `Stopped: ${words(closed.stopSign)}` : 'Closed'}</h2>
+      <p className="mb-4 text-soft">
+        Watched by {OBSERVERS.find(([o]) => o === closed.observer)?.[1]}
+        {closed.rating === undefined ? '' : `, rated ${closed.rating}/10`}. Tomorrow morning two questions are asked
+        under Today; until then nothing steps up.
+      </p>
+      <div className="flex flex-wrap gap-3">
+        <Link
+          className="border border-rule bg-card px-4 py-2 font-semibold hover:bg-tread"
+          to={`/clients/${clientId}/advance`}
+        >
+          See what it means
+        </Link>
+        <Link className="border border-rule bg-card px-4 py-2 font-semibold hover:bg-tread" to="/">
+          Back to today
+        </Link>
+      </div>
+    </section>
+  );
+}

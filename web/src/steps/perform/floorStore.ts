@@ -1,0 +1,128 @@
+import type { Schemas } from '../../shared/api/client';
+import { makeOutbox } from './outbox';
+import * as Runs from './run';
+import { makeSound } from './sound';
+
+const AHEAD_SECONDS = 4;
+const SLOW_TICK_MS = 100;
+const DRAW_MS = 50;
+
+/** What the floor shows: the run, the moment it was looked at, and what still waits for the server. */
+export type FloorView = { run: Runs.Run; now: number; waiting: number; trouble: string | null };
+
+/** Runs a session: the clock, the sound, and what is sent. The run changes by the functions of run.ts only. */
+export class FloorStore {
+  private readonly sessionId: string;
+  private readonly sound = makeSound();
+  private readonly outbox = makeOutbox((waiting, trouble) => this.show({ waiting, trouble }));
+  private readonly listeners = new Set<() => void>();
+  private readonly sent = new Set<string>();
+  private view: FloorView;
+
+  constructor(floor: Schemas['Floor']) {
+    this.sessionId = floor.id;
+    const now = performance.now();
+    this.view = { run: Runs.begin(floor.timeline.phases, floor.doneBlocks, now), now, waiting: 0, trouble: null };
+  }
+
+  snapshot = () => this.view;
+
+  subscribe = (listener: () => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  /** Two clocks drive it: a worker's, which a hidden page does not slow down, and the page's own. */
+  mount = () => {
+    const worker = new Worker(new URL('./ticker.ts', import.meta.url), { type: 'module' });
+    worker.onmessage = this.tick;
+    const slow = setInterval(this.tick, SLOW_TICK_MS);
+    return () => {
+      worker.terminate();
+      clearInterval(slow);
+      this.sound.forget();
+      this.outbox.stop();
+    };
+  };
+
+  start = () => {
+    this.sound.unlock();
+    const fresh = Runs.elapsed(this.view.run, performance.now()) === 0;
+    this.change(Runs.resume);
+    if (fresh) this.announce(Runs.current(this.view.run));
+  };
+
+  setMuted = (muted: boolean) => this.sound.setMuted(muted);
+
+  /** A change by hand: tones ahead are taken back, since their times no longer hold. */
+  change = (make: (run: Runs.Run, now: number) => Runs.Run) => {
+    this.sound.forget();
+    const before = Runs.current(this.view.run);
+    const now = performance.now();
+    const run = make(this.view.run, now);
+    this.show({ run, now });
+    if (!run.finished && Runs.current(run) !== before) this.announce(Runs.current(run));
+    this.planTones(now);
+  };
+
+  /** As change, for what ends a block early. */
+  leave = (make: (run: Runs.Run, now: number) => { run: Runs.Run; ended: string }) => {
+    let ended = '';
+    this.change((run, now) => {
+      const left = make(run, now);
+      ended = left.ended;
+      return left.run;
+    });
+    this.post(ended);
+  };
+
+  /** Notes something in a block; one that was sent already is sent again as a correction. */
+  note = (blockId: string, part: (notes: Runs.Notes) => Partial<Runs.Notes>) => {
+    const notes = this.view.run.notes[blockId] ?? Runs.NO_NOTES;
+    this.show({ run: Runs.note(this.view.run, blockId, part(notes)) });
+    if (this.sent.has(blockId)) this.post(blockId);
+  };
+
+  flush = () => this.outbox.flush();
+
+  private tick = () => {
+    const now = performance.now();
+    const { run, ended, begun } = Runs.advance(this.view.run, now);
+    const moved = run !== this.view.run;
+    if (moved || now - this.view.now >= DRAW_MS) this.show({ run, now });
+    ended.forEach(this.post);
+    const latest = run.phases[begun[begun.length - 1] ?? -1];
+    if (latest) this.announce(latest);
+    this.planTones(now);
+  };
+
+  private announce(phase: Runs.Phase) {
+    const { startSecond: second, side, kind, count } = phase;
+    performance.mark('floor:phase', { detail: { second, side, kind, count } });
+    this.sound.speak(count > 1 && kind.startsWith('CIRCLE') ? String(count) : phase.cue);
+  }
+
+  private planTones(now: number) {
+    const { run } = this.view;
+    if (run.pausedAt !== null || run.finished) return;
+    let inSeconds = Runs.lengthOf(run) - Runs.elapsed(run, now);
+    for (let i = run.index + 1; i < run.phases.length && inSeconds < AHEAD_SECONDS; i++) {
+      const phase = run.phases[i];
+      if (!phase) return;
+      this.sound.schedule(i, phase, inSeconds);
+      inSeconds += phase.endSecond - phase.startSecond;
+    }
+  }
+
+  private post = (blockId: string) => {
+    const record = Runs.recordOf(this.view.run, blockId);
+    if (!record) return;
+    this.sent.add(blockId);
+    this.outbox.add(this.sessionId, record);
+  };
+
+  private show(part: Partial<FloorView>) {
+    this.view = { ...this.view, ...part };
+    this.listeners.forEach((listener) => listener());
+  }
+}

@@ -1,0 +1,194 @@
+import type { Schemas, Side } from '../../shared/api/client';
+
+export type Phase = Schemas['Phase'];
+export type BlockRecord = Schemas['BlockRecord'];
+export type Pain = Schemas['Pain'];
+
+/** What was noted in a block, before and after it ended. */
+export type Notes = {
+  effortRating?: number;
+  faults: string[];
+  pains: Pain[];
+  cramps: number;
+  effortMissed: boolean;
+  skippedBecause?: string;
+};
+
+/**
+ * A run of the timeline, by the clock: nothing here counts ticks. All times are milliseconds of one steady clock.
+ *
+ * `startedAt` is when the current phase began (or will have, while paused: see `pausedAt`), `extra` the seconds added to it.
+ */
+export type Run = {
+  phases: Phase[];
+  index: number;
+  startedAt: number;
+  extra: number;
+  pausedAt: number | null;
+  done: Record<number, number>;
+  notes: Record<string, Notes>;
+  finished: boolean;
+};
+
+export type BlockEnded = { blockId: string };
+
+export const NO_NOTES: Notes = { faults: [], pains: [], cramps: 0, effortMissed: false };
+
+/** Begins, or resumes after the blocks that are there already; paused until the first press of start. */
+export function begin(phases: Phase[], doneBlocks: string[], now: number): Run {
+  const found = phases.findIndex((p) => !doneBlocks.includes(p.blockId) && !isAside(p));
+  const first = found < 0 ? phases.length : withSetUp(phases, found, doneBlocks.length > 0);
+  return {
+    phases,
+    index: Math.min(first, phases.length - 1),
+    startedAt: now,
+    extra: 0,
+    pausedAt: now,
+    done: {},
+    notes: {},
+    finished: first >= phases.length,
+  };
+}
+
+/** A set-up or side change before the first open block is gone through again: the props must be moved. */
+function withSetUp(phases: Phase[], index: number, resumed: boolean): number {
+  const before = phases[index - 1];
+  return before && isAside(before) ? index - 1 : resumed ? index : 0;
+}
+
+export function isAside(phase: Phase): boolean {
+  return phase.block === 'SET_UP' || phase.block === 'SIDE_CHANGE';
+}
+
+export function current(run: Run): Phase {
+  const phase = run.phases[run.index];
+  if (!phase) throw new Error('a run has a current phase');
+  return phase;
+}
+
+export function lengthOf(run: Run): number {
+  const phase = current(run);
+  return phase.endSecond - phase.startSecond + run.extra;
+}
+
+/** Seconds into the current phase. */
+export function elapsed(run: Run, now: number): number {
+  return Math.max(0, ((run.pausedAt ?? now) - run.startedAt) / 1000);
+}
+
+/** Where the marker stands, in seconds of the compiled timeline. */
+export function markerAt(run: Run, now: number): number {
+  const phase = current(run);
+  const share = Math.min(1, elapsed(run, now) / lengthOf(run));
+  return phase.startSecond + share * (phase.endSecond - phase.startSecond);
+}
+
+export function secondsLeft(run: Run, now: number): number {
+  const rest = run.phases.slice(run.index + 1).reduce((sum, p) => sum + p.endSecond - p.startSecond, 0);
+  return rest + Math.max(0, lengthOf(run) - elapsed(run, now));
+}
+
+/** Passes every phase that has ended by the clock, however long nobody looked. */
+export function advance(run: Run, now: number): { run: Run; ended: string[]; begun: number[] } {
+  let next = run;
+  const ended: string[] = [];
+  const begun: number[] = [];
+  while (!next.finished && next.pausedAt === null && next.startedAt + lengthOf(next) * 1000 <= now) {
+    const phase = current(next);
+    const moved = to(noteDone(next, lengthOf(next)), next.index + 1, next.startedAt + lengthOf(next) * 1000);
+    if (moved.finished || current(moved).blockId !== phase.blockId) ended.push(phase.blockId);
+    next = moved;
+    if (!next.finished) begun.push(next.index);
+  }
+  return { run: next, ended, begun };
+}
+
+export function pause(run: Run, now: number): Run {
+  return run.pausedAt === null ? { ...run, pausedAt: now } : run;
+}
+
+export function resume(run: Run, now: number): Run {
+  return run.pausedAt === null ? run : { ...run, startedAt: run.startedAt + (now - run.pausedAt), pausedAt: null };
+}
+
+export function addSeconds(run: Run, seconds: number): Run {
+  return { ...run, extra: run.extra + seconds };
+}
+
+/** Back to the start of this block: what was done of it so far is done anew. */
+export function backToBlockStart(run: Run, now: number): Run {
+  const id = current(run).blockId;
+  const first = run.phases.findIndex((p) => p.blockId === id);
+  const done = Object.fromEntries(Object.entries(run.done).filter(([i]) => run.phases[Number(i)]?.blockId !== id));
+  return { ...to({ ...run, done }, first, now), pausedAt: run.pausedAt === null ? null : now };
+}
+
+/** Leaves the block now; what was done of it counts, the rest does not. */
+export function skipBlock(run: Run, because: string, now: number): { run: Run; ended: string } {
+  const id = current(run).blockId;
+  const left = noteDone(run, elapsed(run, now));
+  const noted = note(left, id, { skippedBecause: because });
+  const after = run.phases.findIndex((p, i) => i > run.index && p.blockId !== id);
+  const moved = to(noted, after < 0 ? run.phases.length : after, now);
+  return { run: { ...moved, pausedAt: run.pausedAt === null ? null : now }, ended: id };
+}
+
+/** Ends the timeline here: the running block keeps what was done of it. */
+export function endHere(run: Run, because: string, now: number): { run: Run; ended: string } {
+  const id = current(run).blockId;
+  const left = note(noteDone(run, elapsed(run, now)), id, { skippedBecause: because });
+  return { run: { ...left, finished: true }, ended: id };
+}
+
+/** Leaves all that is still to come of a side. */
+export function skipSide(run: Run, because: string, now: number): { run: Run; ended: string } {
+  const side = current(run).side;
+  const skipped = skipBlock(run, because, now);
+  const after = run.phases.findIndex((p, i) => i > run.index && p.side !== side);
+  return { run: to(skipped.run, after < 0 ? run.phases.length : after, now), ended: skipped.ended };
+}
+
+export function note(run: Run, blockId: string, part: Partial<Notes>): Run {
+  return { ...run, notes: { ...run.notes, [blockId]: { ...(run.notes[blockId] ?? NO_NOTES), ...part } } };
+}
+
+/** The block that a fault, pain or cramp belongs to: this one, or the last contraction while resting after it. */
+export function notedBlock(run: Run): string {
+  for (let i = run.index; i >= 0; i--) {
+    const phase = run.phases[i];
+    if (phase && phase.block !== 'SETTLE' && !isAside(phase)) return phase.blockId;
+  }
+  return current(run).blockId;
+}
+
+/** The record of a block as it stands. */
+export function recordOf(run: Run, blockId: string): BlockRecord | null {
+  const phases = run.phases.map((phase, i) => ({ phase, i })).filter(({ phase }) => phase.blockId === blockId);
+  const first = phases[0]?.phase;
+  if (!first || isAside(first)) return null;
+  return {
+    blockId,
+    side: first.side,
+    kind: first.block,
+    phases: phases.map(({ phase, i }) => ({
+      kind: phase.kind,
+      plannedSeconds: phase.endSecond - phase.startSecond,
+      doneSeconds: Math.round((run.done[i] ?? 0) * 100) / 100,
+    })),
+    ...(run.notes[blockId] ?? NO_NOTES),
+    note: '',
+  };
+}
+
+export function sideWord(side: Side): string {
+  return side === 'LEFT' ? 'Left' : 'Right';
+}
+
+function noteDone(run: Run, seconds: number): Run {
+  return { ...run, done: { ...run.done, [run.index]: (run.done[run.index] ?? 0) + seconds } };
+}
+
+function to(run: Run, index: number, at: number): Run {
+  if (index >= run.phases.length) return { ...run, finished: true };
+  return { ...run, index, startedAt: at, extra: 0 };
+}

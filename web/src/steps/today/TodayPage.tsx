@@ -1,0 +1,157 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useRef } from 'react';
+import { Link } from 'react-router';
+import { api, ask, type Schemas } from '../../shared/api/client';
+import { VerdictGlyph } from '../../shared/draw/VerdictGlyph';
+import { daysAgo, words } from '../../shared/units';
+import { isTyping } from '../../shared/ui/keys';
+import { Failure } from '../../shared/ui/Findings';
+import { Mornings } from './Mornings';
+
+type ClientDay = Schemas['ClientDay'];
+
+const HEADINGS: Record<ClientDay['state'], string> = {
+  STOP: 'Stopped, needs your word first',
+  DECIDE: 'Waits for your decision',
+  DUE: 'Due today',
+  NEW: 'New, not measured or planned yet',
+  QUIET: 'Nothing waits',
+};
+const ORDER: ClientDay['state'][] = ['STOP', 'DECIDE', 'DUE', 'NEW', 'QUIET'];
+
+export function TodayPage() {
+  const today = useQuery({ queryKey: ['today'], queryFn: () => ask(api.GET('/api/today')) });
+  const list = useRef<HTMLDivElement>(null);
+  useArrows(list);
+  if (today.error) return <Failure error={today.error} />;
+  if (!today.data) return <p className="text-soft">Looking at the day…</p>;
+  const { clients, mornings } = today.data;
+  return (
+    <div className="grid gap-8 lg:grid-cols-[1fr_22rem]">
+      <div ref={list}>
+        <div className="mb-4 flex flex-wrap items-baseline justify-between gap-3">
+          <h1 className="text-3xl font-bold">
+            {new Date(today.data.now).toLocaleDateString(undefined, { weekday: 'long', day: 'numeric', month: 'long' })}
+          </h1>
+          <Link to="/clients/new" className="border border-rule bg-card px-4 py-2 font-semibold hover:bg-tread">
+            New client
+          </Link>
+        </div>
+        {clients.length === 0 && <FirstStep />}
+        {ORDER.map((state) => (
+          <Group key={state} state={state} clients={clients.filter((c) => c.state === state)} />
+        ))}
+      </div>
+      <Mornings mornings={mornings} />
+    </div>
+  );
+}
+
+function FirstStep() {
+  return (
+    <p className="max-w-prose text-lg">
+      No client yet. Begin with <strong>New client</strong>: a name and a goal are enough. Or bring a history in from
+      files under{' '}
+      <Link className="underline" to="/studio">
+        Studio
+      </Link>
+      .
+    </p>
+  );
+}
+
+function Group({ state, clients }: { state: ClientDay['state']; clients: ClientDay[] }) {
+  if (clients.length === 0) return null;
+  return (
+    <section className="mb-7">
+      <h2 className="mb-2 text-lg text-soft">{HEADINGS[state]}</h2>
+      <ul>
+        {clients.map((client) => (
+          <Row key={client.id} client={client} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** The one thing that this client waits for. */
+function next(client: ClientDay): [string, string] {
+  const line = client.lines.find((l) => l.openSession) ?? client.lines[0];
+  if (line?.openSession) return [`/sessions/${line.openSession}`, 'Go on with the session'];
+  if (client.state === 'STOP' || client.state === 'DECIDE') return [`/clients/${client.id}/advance`, 'Decide'];
+  if (client.state === 'NEW') {
+    return client.lastMeasured
+      ? [`/clients/${client.id}/prescribe`, 'Prescribe']
+      : [`/clients/${client.id}/measure`, 'Measure'];
+  }
+  return [`/clients/${client.id}/perform`, client.state === 'DUE' ? 'Start session' : 'Look'];
+}
+
+function Row({ client }: { client: ClientDay }) {
+  const [to, label] = next(client);
+  const line = client.lines[0];
+  const trainDue = client.state === 'DECIDE' && client.lines.some((l) => l.due);
+  return (
+    <li className="mb-2 grid items-center gap-x-5 gap-y-2 border-l-[6px] border-ink bg-card px-4 py-3 sm:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)_auto]">
+      <div>
+        <Link to={`/clients/${client.id}`} className="text-xl font-bold hover:underline">
+          {client.name}
+        </Link>
+        <p className="text-sm text-soft">{client.goal}</p>
+        <Flags client={client} />
+      </div>
+      <div>
+        {line ? (
+          <>
+            {line.verdict && <VerdictGlyph verdict={line.verdict} />}
+            <p className="text-sm">{line.why}</p>
+            <p className="text-sm text-soft">
+              {words(line.motion)}, {line.minutes} min · last session {daysAgo(line.lastSession)}
+              {trainDue ? ' · session due' : ''}
+            </p>
+          </>
+        ) : (
+          <p className="text-soft">Measured: {daysAgo(client.lastMeasured)}. No plan yet.</p>
+        )}
+      </div>
+      <Link
+        to={to}
+        data-next=""
+        className="min-h-11 bg-ink px-5 py-2.5 text-center font-semibold text-paper hover:opacity-90"
+      >
+        {label}
+      </Link>
+    </li>
+  );
+}
+
+function Flags({ client }: { client: ClientDay }) {
+  const pain = Math.max(0, ...client.lines.map((l) => l.recentPain ?? 0));
+  const { restriction } = client;
+  const flags = [
+    pain > 0 ? `pain ${pain}/10 this week` : null,
+    restriction.stopped ? 'stopped' : null,
+    restriction.effortCap === undefined ? null : `at most ${restriction.effortCap} %`,
+    restriction.noDeepening ? 'no deepening' : null,
+    client.hypermobile ? 'hypermobile' : null,
+  ].filter((f) => f !== null);
+  return flags.length > 0 ? <p className="mt-1 text-sm font-semibold text-warn">▲ {flags.join(' · ')}</p> : null;
+}
+
+/** Up and down go from client to client. */
+function useArrows(list: React.RefObject<HTMLDivElement | null>) {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (isTyping(event) || (event.key !== 'ArrowDown' && event.key !== 'ArrowUp')) return;
+      const links = [...(list.current?.querySelectorAll<HTMLElement>('[data-next]') ?? [])];
+      const at = links.indexOf(document.activeElement as HTMLElement);
+      const to = links[at + (event.key === 'ArrowDown' ? 1 : -1)] ?? links[0];
+      if (to) {
+        event.preventDefault();
+        to.focus();
+      }
+    };
+    addEventListener('keydown', onKey);
+    return () => removeEventListener('keydown', onKey);
+  }, [list]);
+}
