@@ -24,7 +24,7 @@ const noOtherSteps = steps.map((step) => ({
 }));
 
 export default tseslint.config(
-  { ignores: ['dist', 'node_modules', '.build', 'src/shared/api/schema.d.ts'] },
+  { ignores: ['dist', 'target', 'node_modules', '.build', 'src/shared/api/schema.d.ts'] },
   js.configs.recommended,
   ...tseslint.configs.strict,
   { files: ['src/**/*.{ts,tsx}'], ...hooks.configs.flat['recommended-latest'] },

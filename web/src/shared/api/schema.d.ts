@@ -212,6 +212,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exchange/files/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["table"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exchange/gradino.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["zip"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exchange/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lines/{lineId}": {
         parameters: {
             query?: never;
@@ -481,6 +529,8 @@ export interface components {
             lastClearance?: string;
             /** Format: date-time */
             recordedAt: string;
+            /** Format: date-time */
+            restrictedAt: string;
             restriction: components["schemas"]["Restriction"];
         };
         ClientDay: {
@@ -1084,6 +1134,7 @@ export interface components {
             source: components["schemas"]["Source"];
             words: string;
         };
+        StreamingResponseBody: unknown;
         Suggestion: {
             findings: components["schemas"]["Finding"][];
             plan?: components["schemas"]["Plan"];
@@ -1092,6 +1143,13 @@ export interface components {
             closed?: components["schemas"]["Closed"];
             rows: components["schemas"]["WorkRow"][];
             sides: components["schemas"]["SidedSideSummary"];
+        };
+        Taken: {
+            /** Format: int32 */
+            added: number;
+            file: string;
+            /** Format: int32 */
+            rows: number;
         };
         TapeDraft: {
             lengthsCm: number[];
@@ -1532,6 +1590,74 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Client"];
+                };
+            };
+        };
+    };
+    table: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StreamingResponseBody"];
+                };
+            };
+        };
+    };
+    zip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": components["schemas"]["StreamingResponseBody"];
+                };
+            };
+        };
+    };
+    take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    file: string[];
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Taken"][];
                 };
             };
         };

@@ -1,3 +1,115 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { problem, ProblemError, type Schemas } from '../../shared/api/client';
+import { Button } from '../../shared/ui/Button';
+
+const FILES: [string, string][] = [
+  ['clients.csv', 'clients with goal and restriction'],
+  ['clearances.csv', 'written clearances'],
+  ['plans.csv', 'plans, a row for each version'],
+  ['measurements.csv', 'every measurement'],
+  ['sessions.csv', 'sessions and how they ended'],
+  ['blocks.csv', 'what was done in each block'],
+  ['mornings.csv', 'next-morning answers'],
+  ['decisions.csv', 'what the coach decided'],
+];
+
 export function StudioPage() {
-  return <p className="text-soft">…</p>;
+  return (
+    <>
+      <h1 className="mb-5 text-3xl font-bold">Studio</h1>
+      <div className="grid gap-10 lg:grid-cols-2">
+        <Import />
+        <Export />
+      </div>
+    </>
+  );
+}
+
+async function send(files: File[]): Promise<Schemas['Taken'][]> {
+  const form = new FormData();
+  files.forEach((file) => form.append('file', file));
+  const response = await fetch('/api/exchange/import', { method: 'POST', body: form }).catch(() => {
+    throw new ProblemError(0, 'The server does not answer, or the file is far too large. Nothing was stored.', []);
+  });
+  const body: unknown = await response.json().catch(() => null);
+  if (!response.ok) throw problem(response.status, body);
+  return body as Schemas['Taken'][];
+}
+
+function Import() {
+  const queries = useQueryClient();
+  const [files, setFiles] = useState<File[]>([]);
+  const take = useMutation({ mutationFn: send, onSuccess: () => queries.invalidateQueries() });
+  const findings = take.error instanceof ProblemError ? take.error.findings : [];
+  return (
+    <section>
+      <h2 className="text-xl font-bold">Bring in</h2>
+      <p className="mb-3 max-w-prose text-soft">
+        Any of the files on this page, or the whole archive. All or nothing: with one wrong cell nothing is stored, and
+        its row and column are named. Rows that are here already stay as they are.
+      </p>
+      <input
+        type="file"
+        multiple
+        accept=".csv,.zip"
+        aria-label="Files to bring in"
+        className="mb-3 block w-full border border-rule bg-card p-3"
+        onChange={(e) => {
+          setFiles([...(e.target.files ?? [])]);
+          take.reset();
+        }}
+      />
+      <Button look="main" disabled={files.length === 0 || take.isPending} onClick={() => take.mutate(files)}>
+        {take.isPending ? 'Reading…' : 'Bring in'}
+      </Button>
+      {take.error && (
+        <div role="alert" className="mt-4 border-l-4 border-warn bg-warn-paper px-3 py-2 text-warn">
+          <p className="font-semibold">Nothing was stored. {findings.length === 0 && take.error.message}</p>
+          <ul className="mt-1 list-disc pl-5">
+            {findings.map((f) => (
+              <li key={f.path + f.code}>{f.message}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {take.data && (
+        <ul role="status" className="mt-4 space-y-1">
+          {take.data.map((t) => (
+            <li key={t.file}>
+              <strong>{t.file}</strong>: {t.rows} rows read, {t.added} new
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+function Export() {
+  return (
+    <section>
+      <h2 className="text-xl font-bold">Take out</h2>
+      <p className="mb-3 max-w-prose text-soft">
+        Everything as CSV. Brought into an empty Gradino it gives the same proposals as here.
+      </p>
+      <a
+        href="/api/exchange/gradino.zip"
+        download
+        className="mb-4 inline-block bg-ink px-4 py-2.5 font-semibold text-paper hover:opacity-90"
+      >
+        All files in one archive
+      </a>
+      <ul>
+        {FILES.map(([file, what]) => (
+          <li key={file} className="border-t border-rule py-2">
+            <a className="font-semibold underline" href={`/api/exchange/files/${file}`} download>
+              {file}
+            </a>{' '}
+            <span className="text-soft">{what}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
 }

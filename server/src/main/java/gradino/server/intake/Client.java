@@ -12,11 +12,16 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
-/** A client's file as it stands. */
+/**
+ * A client's file as it stands.
+ *
+ * @param restrictedAt since when the restriction stands; the intake's time while there is none
+ */
 public record Client(
         String id,
         Details details,
         Restriction restriction,
+        Instant restrictedAt,
         @Nullable Instant lastClearance,
         Instant recordedAt) {
 

@@ -19,7 +19,7 @@ public class ClientRepository {
     private static final String CURRENT = """
             SELECT c.id, c.recorded_at, d.id AS details_id, d.name, d.birth_date, d.goal, d.minutes, d.stature_cm,
                    d.shank_cm, d.beighton, d.block_step_cm,
-                   r.effort_cap, r.no_deepening, r.stopped, r.reason,
+                   r.effort_cap, r.no_deepening, r.stopped, r.reason, coalesce(r.happened_at, c.recorded_at) AS restricted_at,
                    (SELECT max(happened_at) FROM clearance k WHERE k.client_id = c.id) AS cleared_at
               FROM client c
               JOIN client_details d ON d.id = (SELECT max(id) FROM client_details WHERE client_id = c.id)
@@ -131,6 +131,7 @@ public class ClientRepository {
                 row.getString("id"),
                 details,
                 restriction(row),
+                Sql.instant(row, "restricted_at"),
                 cleared ? Sql.instant(row, "cleared_at") : null,
                 Sql.instant(row, "recorded_at"));
     }

@@ -1,0 +1,119 @@
+package gradino.server.exchange;
+
+import gradino.server.advance.DecisionRepository;
+import gradino.server.intake.Client;
+import gradino.server.intake.ClientRepository;
+import gradino.server.measure.MeasurementRepository;
+import gradino.server.perform.SessionRepository;
+import gradino.server.perform.SessionRepository.Closed;
+import gradino.server.platform.Problem;
+import gradino.server.prescribe.LineRepository;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Writes everything as CSV (RFC 4180, UTF-8, CRLF). */
+@Service
+public class ExportService {
+    static final CSVFormat FORMAT = CSVFormat.RFC4180;
+
+    private final ClientRepository clients;
+    private final LineRepository lines;
+    private final MeasurementRepository measurements;
+    private final SessionRepository sessions;
+    private final DecisionRepository decisions;
+
+    ExportService(
+            ClientRepository clients,
+            LineRepository lines,
+            MeasurementRepository measurements,
+            SessionRepository sessions,
+            DecisionRepository decisions) {
+        this.clients = clients;
+        this.lines = lines;
+        this.measurements = measurements;
+        this.sessions = sessions;
+        this.decisions = decisions;
+    }
+
+    /** All files in one archive. */
+    @Transactional(readOnly = true)
+    public void zip(OutputStream out) throws IOException {
+        try (var zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
+            for (var table : Tables.all()) {
+                zip.putNextEntry(new ZipEntry(table.file()));
+                var writer = new OutputStreamWriter(zip, StandardCharsets.UTF_8);
+                table(table.file(), writer);
+                writer.flush();
+                zip.closeEntry();
+            }
+        }
+    }
+
+    /** @throws Problem for a file that there is not */
+    @Transactional(readOnly = true)
+    public void table(String file, Writer out) throws IOException {
+        switch (file) {
+            case "clients.csv" -> print(Tables.CLIENTS, clients.all(), this::client, out);
+            case "clearances.csv" ->
+                print(
+                        Tables.CLEARANCES,
+                        clients.all().stream()
+                                .flatMap(c -> clients.clearances(c.id()).stream())
+                                .toList(),
+                        Function.identity(),
+                        out);
+            case "plans.csv" -> print(Tables.LINES, lineRows(), Function.identity(), out);
+            case "measurements.csv" -> print(Tables.MEASUREMENTS, measurements.all(), Function.identity(), out);
+            case "sessions.csv" -> print(Tables.SESSIONS, sessionRows(), Function.identity(), out);
+            case "blocks.csv" -> print(Tables.BLOCKS, sessions.allBlocks(), Function.identity(), out);
+            case "mornings.csv" -> print(Tables.MORNINGS, sessions.allMornings(), Function.identity(), out);
+            case "decisions.csv" -> print(Tables.DECISIONS, decisions.all(), Function.identity(), out);
+            default -> throw Problem.notFound("file");
+        }
+    }
+
+    private Tables.ClientRow client(Client c) {
+        return new Tables.ClientRow(c.id(), c.details(), c.restriction(), c.restrictedAt(), c.recordedAt());
+    }
+
+    private List<Tables.LineRow> lineRows() {
+        return lines.all().stream()
+                .flatMap(line -> lines.plans(line.id()).stream().map(v -> new Tables.LineRow(line, v)))
+                .toList();
+    }
+
+    private List<Tables.SessionRow> sessionRows() {
+        var closed = sessions.allClosed().stream().collect(Collectors.toMap(Closed::sessionId, c -> c));
+        return sessions.all().stream()
+                .map(s -> new Tables.SessionRow(
+                        s.id(),
+                        s.lineId(),
+                        s.happenedAt(),
+                        s.recordedAt(),
+                        s.plan().doses(),
+                        closed.get(s.id())))
+                .toList();
+    }
+
+    private static <S, T> void print(CsvTable<T> table, List<S> rows, Function<S, T> toRow, Writer out)
+            throws IOException {
+        var printer = new CSVPrinter(out, FORMAT);
+        printer.printRecord(table.columns());
+        for (var row : rows) {
+            printer.printRecord(table.write().apply(toRow.apply(row)));
+        }
+        printer.flush();
+    }
+}
