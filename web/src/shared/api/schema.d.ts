@@ -658,6 +658,11 @@ export interface components {
             /** Format: double */
             upper: number;
         };
+        Evidence: {
+            /** Format: date-time */
+            endedAt: string;
+            sessionId: string;
+        };
         Finding: {
             /** Format: double */
             bound?: number;
@@ -702,6 +707,7 @@ export interface components {
             verdict?: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
         };
         Judged: {
+            evidence: components["schemas"]["Evidence"][];
             proposal: components["schemas"]["Proposal"];
             waits: boolean;
         };
@@ -895,6 +901,7 @@ export interface components {
             block: "SET_UP" | "ROTATION" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "HANDS_OFF" | "SETTLE" | "SIDE_CHANGE";
             blockId: string;
             breaths: components["schemas"]["BreathMark"][];
+            contact: string;
             /** Format: int32 */
             count: number;
             /** Format: int32 */

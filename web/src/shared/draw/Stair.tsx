@@ -39,7 +39,13 @@ export function Stair({ phases, from, to, width, height, marker, label }: Props)
   const axis = height / 2;
   const scale = (height / 2 - 8) / 100;
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} className="w-full" role="img" aria-label={label} preserveAspectRatio="none">
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      className="h-full w-full"
+      role="img"
+      aria-label={label}
+      preserveAspectRatio="none"
+    >
       {[-100, -50, 50, 100].map((e) => (
         <line
           key={e}

@@ -47,12 +47,12 @@ export function ClientHead({ clientId, tread }: { clientId: string; tread: Tread
             to={`/clients/${clientId}${path}`}
             aria-current={id === tread ? 'step' : undefined}
             style={{ paddingBottom: `${8 + i * RISE_PX}px` }}
-            className={`min-w-[5.6rem] grow border-t-[5px] border-r border-r-rule px-2 pt-2 sm:px-3 ${
+            className={`min-w-0 basis-0 grow border-t-[5px] border-r border-r-rule px-1 pt-2 sm:px-3 ${
               id === tread ? 'border-t-ink bg-card' : 'border-t-rule bg-tread text-soft hover:text-ink'
             }`}
           >
-            <span className="block font-semibold">{name}</span>
-            <span className="block text-sm whitespace-nowrap">{states[id]}</span>
+            <span className="block text-sm font-semibold sm:text-base">{name}</span>
+            <span className="block text-xs sm:text-sm">{states[id]}</span>
           </Link>
         ))}
       </nav>

@@ -97,6 +97,20 @@ function ProposalView({ judged, lineId, clientId, onDecided }: ViewProps) {
           </p>
         )}
         <Consequences proposal={p} />
+        {judged.evidence.length > 0 && (
+          <p className="my-3">
+            <strong>Rests on</strong>{' '}
+            {judged.evidence.map((e, i) => (
+              <span key={e.sessionId}>
+                {i > 0 && ', '}
+                <Link className="underline" to={`/sessions/${e.sessionId}/close`}>
+                  session of {day(e.endedAt)}
+                </Link>
+              </span>
+            ))}
+            .
+          </p>
+        )}
         {p.requests.length > 0 && (
           <p className="my-3">
             <strong>Asked for:</strong> {p.requests.map((r) => r.text.toLowerCase()).join('; ')}.

@@ -38,6 +38,7 @@ export function GateList({ gates }: { gates: Schemas['GateResult'][] }) {
               {gate.verdict && <strong>: {verdictWord(gate.verdict).toLowerCase()}</strong>}
               <br />
               {gate.outcome === 'NOT_REACHED' ? null : gate.because.text}
+              <span className="block text-xs text-soft">{gate.source.text}</span>
             </span>
             <span className="text-right whitespace-nowrap">
               {gate.outcome !== 'NOT_REACHED' && gate.value !== undefined && gate.limit !== undefined && (
@@ -48,10 +49,6 @@ export function GateList({ gates }: { gates: Schemas['GateResult'][] }) {
                 </>
               )}
             </span>
-            <details className="col-start-2 col-end-4 text-sm text-soft">
-              <summary>source</summary>
-              {gate.source.text}
-            </details>
           </li>
         );
       })}

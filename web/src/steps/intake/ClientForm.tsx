@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { api, ask, findingsOf, newId, type Schemas } from '../../shared/api/client';
 import { words } from '../../shared/units';
+import { useCatalogue } from '../../shared/ui/useCatalogue';
 import { Button } from '../../shared/ui/Button';
 import { Failure, FieldFinding } from '../../shared/ui/Findings';
 import { NumberField } from '../../shared/ui/NumberField';
@@ -138,7 +139,7 @@ type GoalProps = { details: Details; setDetails: (d: Details) => void; findings:
 
 /** The degrees that the goal needs, a number a motion; empty takes the motion out. */
 function GoalDegrees({ details, setDetails, findings }: GoalProps) {
-  const catalogue = useQuery({ queryKey: ['catalogue'], queryFn: () => ask(api.GET('/api/catalogue')) });
+  const catalogue = useCatalogue();
   const set = (motion: string, degrees: number | null) => {
     const others = details.goals.filter((g) => g.motion !== motion);
     setDetails({ ...details, goals: degrees === null ? others : [...others, { motion, degrees }] });

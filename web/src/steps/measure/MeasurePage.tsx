@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, ask, findingsOf, on, type Schemas } from '../../shared/api/client';
 import { degrees, words } from '../../shared/units';
+import { useCatalogue } from '../../shared/ui/useCatalogue';
 import { Button } from '../../shared/ui/Button';
 import { Choice } from '../../shared/ui/Choice';
 import { ClientHead } from '../../shared/ui/ClientHead';
@@ -15,7 +16,7 @@ import { WhatToMeasure } from './WhatToMeasure';
 
 export function MeasurePage() {
   const { clientId = '' } = useParams();
-  const catalogue = useQuery({ queryKey: ['catalogue'], queryFn: () => ask(api.GET('/api/catalogue')) });
+  const catalogue = useCatalogue();
   const client = useQuery({
     queryKey: ['client', clientId],
     queryFn: () => ask(api.GET('/api/clients/{id}', { params: { path: { id: clientId } } })),
@@ -107,7 +108,10 @@ function Bench(props: BenchProps) {
     <div className="grid gap-8 xl:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)]">
       <section aria-label="Measuring bench" className="min-w-0">
         <Place state={state} set={set} body={body} />
-        <div className="my-4 grid items-center gap-4 sm:grid-cols-2">
+        <div className="mt-4">
+          <TrialFields state={state} set={set} findings={findings} />
+        </div>
+        <div className="my-3 grid items-center gap-4 sm:grid-cols-2">
           <Reading preview={shown} state={state} />
           {position && (
             <WhatToMeasure
@@ -119,7 +123,6 @@ function Bench(props: BenchProps) {
             />
           )}
         </div>
-        <TrialFields state={state} set={set} findings={findings} />
         <Feel state={state} set={set} findings={findings} />
         <OtherFindings findings={findings} shown={(path) => /trials\[|tape\.|pain|controlGrade/.test(path)} />
         <Failure error={findingsOf(save.error).length > 0 ? null : save.error} />

@@ -1,8 +1,8 @@
 import type { Schemas } from '../../shared/api/client';
 
-const W = 360;
-const H = 230;
-const SHANK = 150;
+const W = 440;
+const H = 222;
+const SHANK = 145;
 
 type Props = {
   position: Schemas['Position'];
@@ -90,7 +90,7 @@ function Sideways({
   const down = standing ? -1 : 1;
   const knee = { x: 130, y: standing ? 195 : 40 };
   const ankle = { x: knee.x + SHANK * Math.sin(angle), y: knee.y + down * SHANK * Math.cos(angle) };
-  const tapeY = standing ? 22 : 212;
+  const tapeY = standing ? 24 : 206;
   return (
     <g>
       <line
@@ -191,7 +191,7 @@ function Measure({
         />
       ))}
       <text
-        x={vertical ? Math.min(x1 + 8, W - 120) : x2 + 8}
+        x={x1 === x2 ? x1 + 8 : x2 + 8}
         y={vertical ? (y1 + y2) / 2 : y1 + 4}
         fontSize={13}
         stroke="none"

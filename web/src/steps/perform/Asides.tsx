@@ -1,8 +1,8 @@
-import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, ask, type Schemas } from '../../shared/api/client';
 import { Button } from '../../shared/ui/Button';
+import { useCatalogue } from '../../shared/ui/useCatalogue';
 import { Sheet } from '../../shared/ui/Sheet';
 import type { FloorStore } from './floorStore';
 import * as Runs from './run';
@@ -60,7 +60,7 @@ function Skip({ store, close, run }: Part) {
 }
 
 function Fault({ store, close, floor, run }: Part & { floor: Schemas['Floor'] }) {
-  const catalogue = useQuery({ queryKey: ['catalogue'], queryFn: () => ask(api.GET('/api/catalogue')) });
+  const catalogue = useCatalogue();
   const faults = catalogue.data?.positions.find((p) => p.id === floor.plan.position)?.faults ?? [];
   const [block] = useState(() => Runs.notedBlock(run));
   return (

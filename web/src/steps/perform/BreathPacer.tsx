@@ -10,7 +10,7 @@ const WORDS: Record<Schemas['BreathMark']['phase'], string> = {
 export function BreathPacer({ breath }: { breath: Schemas['BreathMark']['phase'] }) {
   const scale = breath === 'IN' ? 1 : breath === 'OUT' ? 0.45 : 0.65;
   return (
-    <span className="inline-flex items-center gap-3 text-xl text-soft">
+    <span className="inline-flex items-center gap-2 text-base text-soft sm:text-xl">
       <svg width={34} height={34} viewBox="0 0 34 34" aria-hidden="true">
         <circle
           cx={17}

@@ -141,7 +141,7 @@ function Now({ view, floor }: { view: View; floor: Schemas['Floor'] }) {
   const next = run.phases[run.index + 1];
   const left = Math.max(0, Math.ceil(Runs.lengthOf(run) - Runs.elapsed(run, now) - 0.001));
   const marker = Runs.markerAt(run, now);
-  const lane = run.phases.filter((p) => p.side === phase.side && p.set === phase.set && near(p, phase));
+  const lane = run.phases.filter((p) => p.side === phase.side && (phase.set === 0 || p.set === phase.set));
   const setUp = on(phase.side, floor.props);
   const breath = [...phase.breaths].reverse().find((b) => b.atSecond <= marker)?.phase ?? 'SHALLOW';
   return (
@@ -152,7 +152,7 @@ function Now({ view, floor }: { view: View; floor: Schemas['Floor'] }) {
       data-side={phase.side}
       data-block={phase.blockId}
     >
-      <div className="flex flex-wrap items-baseline justify-between gap-x-6 text-2xl sm:text-3xl">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-5 text-xl sm:text-3xl">
         <span className="font-bold">{Runs.sideWord(phase.side)}</span>
         {phase.set > 0 && (
           <span>
@@ -170,20 +170,28 @@ function Now({ view, floor }: { view: View; floor: Schemas['Floor'] }) {
         <BreathPacer breath={breath} />
       </div>
       <div className="flex grow flex-wrap items-center gap-x-8">
-        <span className="text-[34vh] leading-none font-bold" data-testid="digits" aria-live="off">
+        <span
+          className="text-[40vh] leading-[0.85] portrait:text-[27vh] font-bold"
+          data-testid="digits"
+          aria-live="off"
+        >
           {left}
         </span>
         <div className="min-w-0 flex-1 basis-72">
-          <p className="text-4xl font-bold sm:text-5xl">{phase.cue}</p>
-          {phase.effortTo > 0 && (
-            <p className={`text-6xl font-bold ${phase.block === 'PRESS' ? 'text-press' : 'text-pull'}`}>
-              {phase.effortTo} %
-            </p>
+          {phase.contact ? (
+            <div className={phase.block === 'PRESS' ? 'text-press' : 'text-pull'}>
+              <p className="text-5xl font-bold sm:text-8xl">
+                {phase.block === 'PRESS' ? 'Press' : 'Pull'} {phase.effortTo} %
+              </p>
+              <p className="text-xl text-ink sm:text-3xl">{phase.contact}</p>
+            </div>
+          ) : (
+            <p className="text-4xl font-bold sm:text-5xl">{phase.cue}</p>
           )}
-          <p className="mt-2 text-2xl text-soft">{next ? `next: ${next.cue}` : 'then the end'}</p>
+          <p className="mt-1 text-xl text-soft sm:text-2xl">{next ? `next: ${next.cue}` : 'then the end'}</p>
         </div>
       </div>
-      <div className="h-[20vh] min-h-24">
+      <div className="h-[20vh] min-h-20 portrait:h-[11vh]">
         <Stair
           phases={lane}
           from={lane[0]?.startSecond ?? 0}
@@ -196,11 +204,6 @@ function Now({ view, floor }: { view: View; floor: Schemas['Floor'] }) {
       </div>
     </div>
   );
-}
-
-/** Outside the sets only the block itself and its kind are drawn, inside a set the whole set. */
-function near(p: Runs.Phase, phase: Runs.Phase): boolean {
-  return phase.set > 0 || p.blockId === phase.blockId;
 }
 
 /** Asked while settling after the set: how hard the press was. */

@@ -6,6 +6,7 @@ import { degrees, words } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { ClientHead, useClientDay } from '../../shared/ui/ClientHead';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
+import { usePositionName } from '../../shared/ui/useCatalogue';
 import { StopRules } from './StopRules';
 
 /** Before the session: what to lay ready, the stop rules, one button. */
@@ -37,6 +38,7 @@ export function PerformPage() {
 function Ready({ clientId, current }: { clientId: string; current: Schemas['CurrentLine'] }) {
   const navigate = useNavigate();
   const [id] = useState(newId);
+  const positionName = usePositionName(current.line.position);
   const open = useClientDay(clientId).data?.lines.find((l) => l.lineId === current.line.id)?.openSession;
   const start = useMutation({
     mutationFn: () =>
@@ -48,8 +50,7 @@ function Ready({ clientId, current }: { clientId: string; current: Schemas['Curr
       <section>
         <h2 className="text-xl font-bold">Today: {words(current.line.motion)}</h2>
         <p className="mb-4 text-soft">
-          {words(current.line.position)}, {current.minutes} min, {current.plan.firstSide === 'LEFT' ? 'left' : 'right'}{' '}
-          first
+          {positionName}, {current.minutes} min, {current.plan.firstSide === 'LEFT' ? 'left' : 'right'} first
         </p>
         <table className="mb-5 w-full text-left">
           <thead className="text-sm text-soft">

@@ -2,6 +2,7 @@ import type { Schemas } from '../../shared/api/client';
 import { makeOutbox } from './outbox';
 import * as Runs from './run';
 import { makeSound } from './sound';
+import { tell } from './tell';
 
 const AHEAD_SECONDS = 4;
 const SLOW_TICK_MS = 100;
@@ -98,7 +99,7 @@ export class FloorStore {
 
   private announce(phase: Runs.Phase) {
     const { startSecond: second, side, kind, count } = phase;
-    performance.mark('floor:phase', { detail: { second, side, kind, count } });
+    tell('phase', { second, side, kind, count });
     this.sound.speak(count > 1 && kind.startsWith('CIRCLE') ? String(count) : phase.cue);
   }
 

@@ -1,4 +1,5 @@
 import type { Phase } from './run';
+import { tell } from './tell';
 
 /** Tones are put on the audio clock ahead of time; speech is asked for when its phase begins. */
 export type Sound = {
@@ -49,12 +50,10 @@ export function makeSound(): Sound {
       if (!oscillator) return;
       planned.set(key, oscillator);
       oscillator.onended = () => planned.delete(key);
-      performance.mark('floor:tone', {
-        detail: { second: phase.startSecond, due: performance.now() + inSeconds * 1000 },
-      });
+      tell('tone', { second: phase.startSecond, at: performance.now() + inSeconds * 1000 });
     },
     speak: (text) => {
-      performance.mark('floor:speak', { detail: { text } });
+      tell('speak', { text });
       if (muted || !('speechSynthesis' in window)) return;
       // Only a voice on the device: no text leaves it.
       const voice = speechSynthesis.getVoices().find((v) => v.localService && v.lang.startsWith('en'));

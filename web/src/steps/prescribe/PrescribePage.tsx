@@ -6,6 +6,7 @@ import { words } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { ClientHead } from '../../shared/ui/ClientHead';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
+import { usePositionName } from '../../shared/ui/useCatalogue';
 import { useDebounced } from '../../shared/ui/useDebounced';
 import { DoseFields, isFieldPath, SharedFields } from './PlanFields';
 import { Score } from './Score';
@@ -90,6 +91,7 @@ function Editor({ clientId, lineId, isNew, instrument, start }: EditorProps) {
   const navigate = useNavigate();
   const [plan, setPlan] = useState(start);
   const rested = useDebounced(plan, 120);
+  const positionName = usePositionName(plan.position);
   const preview = useQuery({
     queryKey: ['plan-preview', clientId, lineId, rested],
     placeholderData: keepPreviousData,
@@ -137,7 +139,7 @@ function Editor({ clientId, lineId, isNew, instrument, start }: EditorProps) {
     <div>
       <div className="flex flex-wrap items-baseline justify-between gap-3">
         <h2 className="text-xl font-bold">
-          {words(plan.motion)} <span className="font-normal text-soft">· {words(plan.position)} · ramp both ways</span>
+          {words(plan.motion)} <span className="font-normal text-soft">· {positionName} · ramp both ways</span>
         </h2>
         <div className="flex items-center gap-3">
           {save.isSuccess && !changed && <span role="status">Kept.</span>}

@@ -11,15 +11,15 @@ export function TotalsView({ totals, perWeek }: { totals: Schemas['Totals']; per
         </span>{' '}
         <span className="text-soft">min, set-up and side change in it</span>
       </p>
-      <table className="text-right">
+      <table className="text-right text-sm whitespace-nowrap sm:text-base">
         <thead className="text-sm text-soft">
           <tr>
             <th />
-            <th className="px-3 font-normal">press</th>
-            <th className="px-3 font-normal">pull</th>
-            <th className="px-3 font-normal">hold</th>
-            <th className="px-3 font-normal">impulse</th>
-            <th className="px-3 font-normal">a week</th>
+            <th className="px-1.5 sm:px-3 font-normal">press</th>
+            <th className="px-1.5 sm:px-3 font-normal">pull</th>
+            <th className="px-1.5 sm:px-3 font-normal">hold</th>
+            <th className="px-1.5 sm:px-3 font-normal">impulse</th>
+            <th className="px-1.5 sm:px-3 font-normal">a week</th>
           </tr>
         </thead>
         <tbody>
@@ -28,11 +28,11 @@ export function TotalsView({ totals, perWeek }: { totals: Schemas['Totals']; per
             return (
               <tr key={side}>
                 <th className="text-left font-semibold">{side === 'LEFT' ? 'Left' : 'Right'}</th>
-                <td className="px-3">{s.pressSeconds} s</td>
-                <td className="px-3">{s.pullSeconds} s</td>
-                <td className="px-3">{s.holdSeconds} s</td>
-                <td className="px-3">{Math.round(s.impulse)} %·s</td>
-                <td className="px-3">{Math.round(s.impulse * perWeek)} %·s</td>
+                <td className="px-1.5 sm:px-3">{s.pressSeconds} s</td>
+                <td className="px-1.5 sm:px-3">{s.pullSeconds} s</td>
+                <td className="px-1.5 sm:px-3">{s.holdSeconds} s</td>
+                <td className="px-1.5 sm:px-3">{Math.round(s.impulse)} %·s</td>
+                <td className="px-1.5 sm:px-3">{Math.round(s.impulse * perWeek)} %·s</td>
               </tr>
             );
           })}

@@ -9,6 +9,7 @@ import gradino.core.because.Unit;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.measure.Limiter;
+import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.EffortClass;
 import gradino.core.prescribe.PlanCheck;
@@ -183,17 +184,17 @@ public final class Advance {
             }
         }
 
-        /** Restrictions, method limits and the client's minutes, by the same check that a coach's own edit meets. */
+        /**
+         * Restrictions, method limits and the client's minutes, by the same check that a coach's own edit meets. A session
+         * that is too long already does not forbid a step that does not lengthen it.
+         */
         private Optional<Because> notAllowed(Dose dose) {
-            var before = PlanCheck.check(s.planWith(s.dose()), s.context());
-            return PlanCheck.check(s.planWith(dose), s.context()).stream()
-                    .filter(f -> f.blocks() || f.code().equals("too-long"))
-                    .filter(f -> f.path().startsWith("doses." + s.side().word())
-                            || f.path().equals("minutes"))
-                    .filter(f -> before.stream()
-                                    .noneMatch(b -> b.code().equals(f.code())
-                                            && b.path().equals(f.path()))
-                            || f.blocks())
+            var plan = s.planWith(dose);
+            boolean longer = Compiler.secondsOf(plan) > Compiler.secondsOf(s.planWith(s.dose()));
+            return PlanCheck.check(plan, s.context()).stream()
+                    .filter(f -> (f.blocks()
+                                    && f.path().startsWith("doses." + s.side().word()))
+                            || (longer && f.code().equals("too-long")))
                     .map(Finding::message)
                     .map(message -> Because.of(Reason.NOT_ALLOWED, Term.of(message)))
                     .findFirst();

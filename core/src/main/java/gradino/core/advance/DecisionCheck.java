@@ -1,8 +1,6 @@
 package gradino.core.advance;
 
 import gradino.core.because.Finding;
-import gradino.core.because.Verdict;
-import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.PlanCheck;
@@ -55,10 +53,5 @@ public final class DecisionCheck {
                 || wanted.supportedHoldSeconds() > proposed.supportedHoldSeconds()
                 || wanted.handsOffSeconds() * wanted.handsOffRepetitions()
                         > proposed.handsOffSeconds() * proposed.handsOffRepetitions();
-    }
-
-    /** Whether a side may be trained at all now. */
-    public static boolean isStopped(LineState state, Side side, Policy policy, Moment moment) {
-        return Advance.propose(state, side, policy, moment).verdict() == Verdict.STOP_AND_REFER;
     }
 }

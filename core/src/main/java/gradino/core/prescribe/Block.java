@@ -19,19 +19,32 @@ public sealed interface Block {
     /**
      * A phase before it has a place in time.
      *
+     * @param contact what is pressed against or lifted off; empty when nothing is
      * @param count what is counted in it, 1-based; 0 when nothing is
      */
-    record Draft(PhaseKind kind, int seconds, EffortPercent from, EffortPercent to, String cue, int count, int counts) {
+    record Draft(
+            PhaseKind kind,
+            int seconds,
+            EffortPercent from,
+            EffortPercent to,
+            String cue,
+            String contact,
+            int count,
+            int counts) {
         static Draft still(PhaseKind kind, int seconds, String cue) {
-            return new Draft(kind, seconds, EffortPercent.of(0), EffortPercent.of(0), cue, 0, 0);
+            return new Draft(kind, seconds, EffortPercent.of(0), EffortPercent.of(0), cue, "", 0, 0);
         }
 
         static Draft level(PhaseKind kind, EffortStep step, String cue, int count, int counts) {
-            return new Draft(kind, step.seconds(), step.effort(), step.effort(), cue, count, counts);
+            return new Draft(kind, step.seconds(), step.effort(), step.effort(), cue, "", count, counts);
         }
 
         Draft counted(int n, int of) {
-            return new Draft(kind, seconds, from, to, cue, n, of);
+            return new Draft(kind, seconds, from, to, cue, contact, n, of);
+        }
+
+        Draft against(String where) {
+            return new Draft(kind, seconds, from, to, cue, where, count, counts);
         }
     }
 
@@ -113,11 +126,13 @@ public sealed interface Block {
             for (int i = 0; i < steps.size(); i++) {
                 var step = steps.get(i);
                 var cue = i == 0 ? verb + step.effort() + ": " + contact : verb + step.effort();
-                drafts.add(Draft.level(PhaseKind.STEP, step, cue, i + 1, steps.size()));
+                drafts.add(Draft.level(PhaseKind.STEP, step, cue, i + 1, steps.size())
+                        .against(contact));
             }
             if (topHoldSeconds > 0) {
                 var top = steps.get(steps.size() - 1).effort();
-                drafts.add(Draft.level(PhaseKind.TOP_HOLD, new EffortStep(top, topHoldSeconds), "Hold " + top, 0, 0));
+                drafts.add(Draft.level(PhaseKind.TOP_HOLD, new EffortStep(top, topHoldSeconds), "Hold " + top, 0, 0)
+                        .against(contact));
             }
             return drafts;
         }

@@ -8,8 +8,8 @@ public record Breathing(int inSeconds, int outSeconds) {
     public static final Breathing USUAL = new Breathing(2, 4);
 
     public Breathing {
-        OutOfBoundsException.require("inhale", inSeconds, 1, 30, "s");
-        OutOfBoundsException.require("exhale", outSeconds, 1, 60, "s");
+        OutOfBoundsException.require("inSeconds", inSeconds, 1, 30, "s");
+        OutOfBoundsException.require("outSeconds", outSeconds, 1, 60, "s");
     }
 
     public int seconds() {

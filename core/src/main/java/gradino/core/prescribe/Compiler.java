@@ -42,36 +42,60 @@ public final class Compiler {
         return new Timeline(compiler.phases);
     }
 
+    /** How long the compiled timeline would be, without making it. */
+    public static int secondsOf(Plan plan) {
+        int seconds = plan.setUpSeconds() + plan.sideChangeSeconds();
+        for (var side : Side.values()) {
+            seconds += new Compiler(plan).secondsOf(side);
+        }
+        return seconds;
+    }
+
+    private int secondsOf(Side side) {
+        return blocks(side).stream()
+                .flatMap(placed -> placed.block().phases().stream())
+                .mapToInt(Block.Draft::seconds)
+                .sum();
+    }
+
     private String setUpCue(Side side) {
         var which = Character.toUpperCase(side.word().charAt(0)) + side.word().substring(1);
         return which + " side: " + position.name();
     }
 
+    private record Placed(int set, Block block) {}
+
     private void side(Side side) {
-        var dose = plan.dose(side);
-        add(side, 0, new Block.ControlledRotation(joint, plan.rotationsEachWay(), plan.secondsPerCircle()));
-        add(side, 0, new Block.SupportedHold(dose.supportedHoldSeconds()));
-        for (int set = 1; set <= dose.sets(); set++) {
-            set(side, set, dose);
-        }
-        if (dose.hasHandsOff()) {
-            add(
-                    side,
-                    0,
-                    new Block.HandsOffHold(
-                            dose.handsOffRepetitions(), RE_STRETCH_SECONDS, dose.handsOffSeconds(), dose.ceiling()));
-        }
+        blocks(side).forEach(placed -> add(side, placed.set(), placed.block()));
     }
 
-    private void set(Side side, int set, Dose dose) {
+    private List<Placed> blocks(Side side) {
+        var dose = plan.dose(side);
+        var blocks = new ArrayList<Placed>();
+        blocks.add(
+                new Placed(0, new Block.ControlledRotation(joint, plan.rotationsEachWay(), plan.secondsPerCircle())));
+        blocks.add(new Placed(0, new Block.SupportedHold(dose.supportedHoldSeconds())));
+        for (int set = 1; set <= dose.sets(); set++) {
+            set(set, dose, blocks);
+        }
+        if (dose.hasHandsOff()) {
+            blocks.add(new Placed(
+                    0,
+                    new Block.HandsOffHold(
+                            dose.handsOffRepetitions(), RE_STRETCH_SECONDS, dose.handsOffSeconds(), dose.ceiling())));
+        }
+        return blocks;
+    }
+
+    private void set(int set, Dose dose, List<Placed> blocks) {
         var press = plan.press().cappedAt(dose.ceiling());
-        add(side, set, new Block.Ramp(true, position.press(), press, dose.topHoldSeconds()));
+        blocks.add(new Placed(set, new Block.Ramp(true, position.press(), press, dose.topHoldSeconds())));
         if (plan.pullSeconds() > 0) {
             var pull = List.of(new EffortStep(dose.ceiling(), plan.pullSeconds()));
-            add(side, set, new Block.Ramp(false, position.pull(), pull, 0));
+            blocks.add(new Placed(set, new Block.Ramp(false, position.pull(), pull, 0)));
         }
         if (plan.settleSeconds() > 0) {
-            add(side, set, new Block.Settle(plan.settleSeconds(), plan.settleBreathing()));
+            blocks.add(new Placed(set, new Block.Settle(plan.settleSeconds(), plan.settleBreathing())));
         }
     }
 
@@ -98,6 +122,7 @@ public final class Compiler {
                 draft.from(),
                 draft.to(),
                 draft.cue(),
+                draft.contact(),
                 set,
                 set == 0 ? 0 : plan.dose(side).sets(),
                 draft.count(),

@@ -26,11 +26,11 @@ public record Dose(
         int handsOffSeconds,
         int handsOffRepetitions) {
     public Dose {
-        OutOfBoundsException.require("supported hold", supportedHoldSeconds, 0, 3600, "s");
+        OutOfBoundsException.require("supportedHoldSeconds", supportedHoldSeconds, 0, 3600, "s");
         OutOfBoundsException.require("sets", sets, 0, 20, "");
-        OutOfBoundsException.require("top hold", topHoldSeconds, 0, 600, "s");
-        OutOfBoundsException.require("hands-off hold", handsOffSeconds, 0, 600, "s");
-        OutOfBoundsException.require("hands-off repetitions", handsOffRepetitions, 0, 20, "");
+        OutOfBoundsException.require("topHoldSeconds", topHoldSeconds, 0, 600, "s");
+        OutOfBoundsException.require("handsOffSeconds", handsOffSeconds, 0, 600, "s");
+        OutOfBoundsException.require("handsOffRepetitions", handsOffRepetitions, 0, 20, "");
     }
 
     public Dose withAngle(Degrees to) {

@@ -41,13 +41,13 @@ public record Plan(
     private static final int DAYS_PER_WEEK = 7;
 
     public Plan {
-        OutOfBoundsException.require("rotations", rotationsEachWay, 0, 30, "");
-        OutOfBoundsException.require("circle", secondsPerCircle, 1, 60, "s");
-        OutOfBoundsException.require("pull", pullSeconds, 0, 600, "s");
-        OutOfBoundsException.require("settle", settleSeconds, 0, 600, "s");
-        OutOfBoundsException.require("set-up", setUpSeconds, 0, 600, "s");
-        OutOfBoundsException.require("side change", sideChangeSeconds, 0, 600, "s");
-        OutOfBoundsException.require("sessions a week", sessionsPerWeek, 1, 14, "");
+        OutOfBoundsException.require("rotationsEachWay", rotationsEachWay, 0, 30, "");
+        OutOfBoundsException.require("secondsPerCircle", secondsPerCircle, 1, 60, "s");
+        OutOfBoundsException.require("pullSeconds", pullSeconds, 0, 600, "s");
+        OutOfBoundsException.require("settleSeconds", settleSeconds, 0, 600, "s");
+        OutOfBoundsException.require("setUpSeconds", setUpSeconds, 0, 600, "s");
+        OutOfBoundsException.require("sideChangeSeconds", sideChangeSeconds, 0, 600, "s");
+        OutOfBoundsException.require("sessionsPerWeek", sessionsPerWeek, 1, 14, "");
     }
 
     /** A newcomer's plan by the house method. */

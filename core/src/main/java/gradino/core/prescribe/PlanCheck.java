@@ -198,8 +198,11 @@ public final class PlanCheck {
 
     private void minutes() {
         var minutes = context.minutes();
-        int seconds = Compiler.compile(plan).seconds();
-        if (minutes != null && seconds > minutes * SECONDS_PER_MINUTE) {
+        if (minutes == null) {
+            return;
+        }
+        int seconds = Compiler.secondsOf(plan);
+        if (seconds > minutes * SECONDS_PER_MINUTE) {
             findings.add(Finding.advice(
                     "minutes",
                     "too-long",

@@ -20,6 +20,7 @@ public record Timeline(List<Phase> phases) {
      * @param endSecond first second after it
      * @param side whose turn it is; during a side change the side that comes
      * @param blockId stable within the plan: {@code left-2-press} is the press of the left side's second set
+     * @param contact what is pressed against or lifted off; empty when nothing is
      * @param set 1-based; 0 outside the sets
      * @param count what is counted, 1-based; 0 when nothing is
      */
@@ -33,6 +34,7 @@ public record Timeline(List<Phase> phases) {
             EffortPercent effortFrom,
             EffortPercent effortTo,
             String cue,
+            String contact,
             int set,
             int sets,
             int count,

@@ -11,8 +11,8 @@ public final class OutOfBoundsException extends IllegalArgumentException {
 
     OutOfBoundsException(String quantity, double value, double lower, double upper, String unit) {
         super("%s must lie between %s and %s %s, was %s"
-                .formatted(quantity, plain(lower), plain(upper), unit, value)
-                .replace("  ", " "));
+                .formatted(words(quantity), plain(lower), plain(upper), unit, plain(value))
+                .replace(" ,", ","));
         this.quantity = quantity;
         this.lower = lower;
         this.upper = upper;
@@ -50,6 +50,11 @@ public final class OutOfBoundsException extends IllegalArgumentException {
 
     public String unit() {
         return unit;
+    }
+
+    /** supportedHoldSeconds → supported hold seconds: a part's name is said in words and kept as the path to its field. */
+    private static String words(String name) {
+        return name.replaceAll("([a-z])([A-Z])", "$1 $2").toLowerCase(java.util.Locale.ROOT);
     }
 
     private static String plain(double bound) {

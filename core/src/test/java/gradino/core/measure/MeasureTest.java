@@ -59,7 +59,7 @@ public class MeasureTest {
                 .isInstanceOf(Tape.DoesNotFitException.class)
                 .hasMessageContaining("43.0 cm")
                 .hasMessageContaining("42.0 cm");
-        assertThatThrownBy(() -> Centimetres.of(-1)).hasMessageContaining("-1.0");
+        assertThatThrownBy(() -> Centimetres.of(-1)).hasMessageContaining("was -1");
         assertThatThrownBy(() -> Centimetres.of(Double.NaN)).hasMessageContaining("NaN");
     }
 

@@ -111,6 +111,7 @@ public class PrescribeTest {
         assertThat(left.holdSeconds()).isEqualTo(60);
         // A side: 6 circles of 6 s, 60 s hold, 2 × (25 + 10 + 36) = 238 s; with 20 s set-up and 20 s change 516 s.
         assertThat(totals.seconds()).isEqualTo(516);
+        assertThat(Compiler.secondsOf(PLAN)).isEqualTo(516);
         assertThat(totals.peak()).isEqualTo(EffortPercent.of(50));
         assertThat(totals.effortClass()).isEqualTo(EffortClass.MODERATE);
     }

@@ -4,6 +4,7 @@ import gradino.core.advance.Advance;
 import gradino.core.advance.DecisionCheck;
 import gradino.core.advance.Event.Answer;
 import gradino.core.advance.Event.DoseDecided;
+import gradino.core.advance.Event.SessionHeld;
 import gradino.core.advance.Policy;
 import gradino.core.advance.Proposal;
 import gradino.core.because.Verdict;
@@ -22,6 +23,7 @@ import gradino.server.prescribe.LineService;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -55,7 +57,10 @@ public class DecisionService {
     public record Proposals(Line line, Plan plan, Sided<Judged> sides, int minutes) {}
 
     /** A proposal, and whether it waits for the coach. */
-    public record Judged(Proposal proposal, boolean waits) {}
+    public record Judged(Proposal proposal, boolean waits, List<Evidence> evidence) {}
+
+    /** A session that a proposal looked at. */
+    public record Evidence(String sessionId, Instant endedAt) {}
 
     /** What the coach says to one proposal; {@code seen} guards against deciding on what has changed meanwhile. */
     public record Decision(
@@ -89,11 +94,19 @@ public class DecisionService {
         var state = inputs.state(Policy.house());
         var sides = Sided.of(side -> {
             var proposal = Advance.propose(state, side, Policy.house(), inputs.moment());
-            return new Judged(proposal, Advance.waits(state, proposal));
+            return new Judged(proposal, Advance.waits(state, proposal), evidence(inputs, proposal));
         });
         var plan = state.plan().withDoses(sides.map((s, j) -> j.proposal().from()));
         var after = plan.withDoses(sides.map((s, j) -> j.proposal().to()));
         return new Proposals(line, plan, sides, (Compiler.compile(after).seconds() + 59) / 60);
+    }
+
+    private static List<Evidence> evidence(Inputs inputs, Proposal proposal) {
+        return inputs.events().stream()
+                .flatMap(e -> e instanceof SessionHeld held ? Stream.of(held.session()) : Stream.empty())
+                .filter(s -> proposal.evidence().contains(s.id()))
+                .map(s -> new Evidence(s.id(), s.endedAt()))
+                .toList();
     }
 
     @Transactional

@@ -8,6 +8,7 @@ import gradino.core.advance.Event.DoseDecided;
 import gradino.core.advance.LineState;
 import gradino.core.advance.Moment;
 import gradino.core.advance.Policy;
+import gradino.core.because.Finding;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
@@ -31,6 +32,7 @@ import gradino.server.prescribe.Props;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -112,6 +114,20 @@ public class LineHistories implements LineHistory {
                 Sided.of(side -> Optional.ofNullable(state.side(side).passive())
                         .map(r ->
                                 r.predict(now.instant(), Policy.house().noise()).estimate())));
+    }
+
+    /** One stopped side holds the whole line back: sides are never silently unequal. */
+    @Override
+    public List<Finding> forbids(Line line) {
+        var inputs = inputs(line);
+        var state = inputs.state(Policy.house());
+        return Arrays.stream(Side.values())
+                .map(side -> Advance.propose(state, side, Policy.house(), inputs.moment()))
+                .filter(p -> p.verdict() == Verdict.STOP_AND_REFER)
+                .map(p -> Finding.blocking(
+                        p.side().word(), "stop-sign", null, "", p.why().text()))
+                .distinct()
+                .toList();
     }
 
     @Override

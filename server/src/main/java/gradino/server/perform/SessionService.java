@@ -107,6 +107,7 @@ public class SessionService {
             return floor(running.get().id());
         }
         var plan = history.current(line);
+        Problem.throwIfBlocking(history.forbids(line));
         Problem.throwIfBlocking(PlanCheck.check(plan, history.context(line)).stream()
                 .filter(f -> !f.code().equals("above-range"))
                 .toList());

@@ -2,6 +2,7 @@ package gradino.server.platform;
 
 import gradino.core.because.Finding;
 import gradino.core.quantity.OutOfBoundsException;
+import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -21,6 +22,7 @@ import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.exc.ValueInstantiationException;
 
 /** Every refusal as an RFC 9457 problem document, findings in {@code findings}. */
 @RestControllerAdvice
@@ -101,13 +103,25 @@ class Problems extends ResponseEntityExceptionHandler {
                 .replace(".[", "[");
         for (Throwable cause = e; cause != null; cause = cause.getCause()) {
             if (cause instanceof OutOfBoundsException bounds) {
-                return finding(path, bounds);
+                return finding(isPart(e, bounds.quantity()) ? joined(path, bounds.quantity()) : path, bounds);
             }
             if (cause instanceof IllegalArgumentException said && !(said instanceof NumberFormatException)) {
                 return Finding.blocking(path, "invalid", null, "", String.valueOf(said.getMessage()));
             }
         }
         return Finding.blocking(path, "unreadable", null, "", "This is not what is expected here.");
+    }
+
+    /** Whether the number belongs to a part of the record that could not be made, rather than being the value itself. */
+    private static boolean isPart(DatabindException e, String name) {
+        return e instanceof ValueInstantiationException made
+                && made.getType().getRawClass().isRecord()
+                && Arrays.stream(made.getType().getRawClass().getRecordComponents())
+                        .anyMatch(c -> c.getName().equals(name));
+    }
+
+    private static String joined(String path, String part) {
+        return path.isEmpty() ? part : path + "." + part;
     }
 
     private static String step(JacksonException.Reference reference) {

@@ -1,9 +1,11 @@
 package gradino.server.prescribe;
 
+import gradino.core.because.Finding;
 import gradino.core.body.Side;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.PlanContext;
+import java.util.List;
 
 /** What came of a line so far. Known to the steps after this one, which implement it; asked for here. */
 public interface LineHistory {
@@ -12,6 +14,9 @@ public interface LineHistory {
 
     /** What a change of the plan is held against. */
     PlanContext context(Line line);
+
+    /** What forbids training the line now, beside the restrictions: an uncleared stop sign. */
+    List<Finding> forbids(Line line);
 
     /** Keeps that the coach set a side's dose in the plan. */
     void edited(Line line, Side side, Dose before, Dose after);

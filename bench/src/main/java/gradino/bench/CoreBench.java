@@ -1,0 +1,175 @@
+package gradino.bench;
+
+import gradino.core.advance.Advance;
+import gradino.core.advance.ClientFacts;
+import gradino.core.advance.Event;
+import gradino.core.advance.LineState;
+import gradino.core.advance.Moment;
+import gradino.core.advance.Policy;
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.intake.Restriction;
+import gradino.core.measure.EndFeel;
+import gradino.core.measure.Mode;
+import gradino.core.measure.PropGrid;
+import gradino.core.measure.RangeReading;
+import gradino.core.perform.BlockRecord;
+import gradino.core.perform.Observer;
+import gradino.core.perform.PhaseDone;
+import gradino.core.perform.SessionRecord;
+import gradino.core.prescribe.BlockKind;
+import gradino.core.prescribe.Breathing;
+import gradino.core.prescribe.Compiler;
+import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.Method;
+import gradino.core.prescribe.Plan;
+import gradino.core.prescribe.Timeline;
+import gradino.core.prescribe.Totals;
+import gradino.core.quantity.Degrees;
+import gradino.core.quantity.EffortPercent;
+import gradino.core.quantity.Tenths;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.Collectors;
+
+/** The core's own speed. */
+final class CoreBench {
+    private static final Random RANDOM = new Random();
+    private static final Instant NOW = Instant.parse("2026-06-01T12:00:00Z");
+    private static final int LINES = 10_000;
+    private static final int SESSIONS = 20;
+
+    private CoreBench() {}
+
+    static List<Measured> compile() {
+        var times = new ArrayList<Double>();
+        int seconds = 0;
+        for (int run = 0; run < 400; run++) {
+            var plan = hour();
+            long before = System.nanoTime();
+            var timeline = Compiler.compile(plan);
+            var totals = Totals.of(timeline);
+            times.add((System.nanoTime() - before) / 1e6);
+            seconds = totals.seconds();
+        }
+        if (seconds < 3500 || seconds > 3800) {
+            throw new IllegalStateException("not an hour: " + seconds + " s");
+        }
+        return List.of(new Measured("compile", Bench.median(times), "ms", 2));
+    }
+
+    /** About sixty minutes, never the same twice. */
+    private static Plan hour() {
+        var plan = Plan.first(
+                "hip-internal-rotation", "prone-knee-bent", Sided.both(Degrees.of(20 + RANDOM.nextInt(20))), Side.LEFT);
+        var dose = plan.dose(Side.LEFT)
+                .withSets(14)
+                .withCeiling(EffortPercent.of(60 + RANDOM.nextInt(40)))
+                .withTopHold(18 + RANDOM.nextInt(3));
+        return new Plan(
+                plan.motion(),
+                plan.position(),
+                plan.method(),
+                5,
+                6,
+                plan.press(),
+                20,
+                50,
+                new Breathing(4, 8),
+                20,
+                20,
+                3,
+                Side.LEFT,
+                "",
+                Sided.both(dose.withSupportedHold(120)));
+    }
+
+    /** Ten thousand lines, each folded from twenty sessions and judged on both sides. */
+    static List<Measured> proposals() {
+        var times = new ArrayList<Double>();
+        for (int run = 0; run < 3; run++) {
+            var histories = new ArrayList<List<Event>>();
+            for (int line = 0; line < LINES; line++) {
+                histories.add(history());
+            }
+            long before = System.nanoTime();
+            int steps = 0;
+            for (var history : histories) {
+                steps += judge(history);
+            }
+            times.add((System.nanoTime() - before) / 1e9);
+            if (steps == 0) {
+                throw new IllegalStateException("nobody stepped");
+            }
+        }
+        return List.of(new Measured("proposals", Bench.median(times), "s", 2));
+    }
+
+    private static final Plan PLAN =
+            Plan.first("hip-internal-rotation", "prone-knee-bent", Sided.both(Degrees.of(28)), Side.LEFT);
+    private static final ClientFacts CLIENT = new ClientFacts(Restriction.NONE, false, 25, 45.0);
+
+    private static int judge(List<Event> history) {
+        var policy = Policy.house();
+        var state = LineState.fold(LineState.open(PLAN, new PropGrid.AngleStep(0.5), CLIENT), history, policy.noise());
+        int steps = 0;
+        for (var side : Side.values()) {
+            var proposal = Advance.propose(state, side, policy, new Moment(NOW, ZoneOffset.UTC));
+            steps += proposal.changesDose() ? 1 : 0;
+        }
+        return steps;
+    }
+
+    private static List<Event> history() {
+        var events = new ArrayList<Event>();
+        for (int n = 0; n < SESSIONS; n++) {
+            var at = NOW.minusSeconds((SESSIONS - n) * 3L * 86_400);
+            var session = session("s" + n, at);
+            events.add(new Event.SessionHeld(session, session.endedAt()));
+            var morning = at.plusSeconds(60_000);
+            events.add(new Event.MorningAnswered("s" + n, RANDOM.nextInt(20) > 0, Tenths.of(1), morning, morning));
+            if (n % 2 == 0) {
+                var reading = new RangeReading(at.minusSeconds(600), 32 + RANDOM.nextGaussian(), 9);
+                events.add(new Event.MeasuredCold(
+                        n % 4 == 0 ? Side.LEFT : Side.RIGHT, Mode.PASSIVE, reading, EndFeel.STRETCH, reading.at()));
+            }
+        }
+        return events;
+    }
+
+    private static SessionRecord session(String id, Instant at) {
+        var dose = Method.rampBothWays().firstDose(Degrees.of(28));
+        var doses = new Sided<Dose>(dose, dose);
+        var blocks = Compiler.compile(PLAN).phases().stream()
+                .collect(Collectors.groupingBy(Timeline.Phase::blockId, LinkedHashMap::new, Collectors.toList()))
+                .values()
+                .stream()
+                .map(CoreBench::block)
+                .toList();
+        return new SessionRecord(
+                id, at, at.plusSeconds(600), Observer.COACH, doses, blocks, Tenths.of(5), null, null, "");
+    }
+
+    private static BlockRecord block(List<Timeline.Phase> phases) {
+        var first = phases.get(0);
+        return new BlockRecord(
+                first.blockId(),
+                first.side(),
+                first.block(),
+                phases.stream()
+                        .map(p ->
+                                new PhaseDone(p.kind(), p.seconds(), p.seconds() * (0.97 + RANDOM.nextDouble() * 0.06)))
+                        .toList(),
+                first.block() == BlockKind.PRESS ? Tenths.of(5) : null,
+                List.of(),
+                List.of(),
+                0,
+                false,
+                null,
+                "");
+    }
+}

@@ -1,0 +1,216 @@
+package gradino.bench;
+
+import java.io.BufferedReader;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Random;
+import java.util.regex.Pattern;
+import java.util.zip.GZIPOutputStream;
+
+/** The built application as a process of its own, with the flags that `run` uses. */
+final class ServerBench {
+    private static final Path ROOT = Path.of(System.getProperty("gradino.root", "."));
+    private static final Random RANDOM = new Random();
+    private static final int ROWS = 50_000;
+    private static final int BLOCKS_A_SESSION = 16;
+
+    private ServerBench() {}
+
+    /** One server on loopback, ended with its scope. */
+    private record Running(Process process, int port, double secondsToAnswer) implements AutoCloseable {
+        static Running start(Path data) throws IOException, InterruptedException {
+            int port;
+            try (var free = new ServerSocket(0)) {
+                port = free.getLocalPort();
+            }
+            long before = System.nanoTime();
+            var process = new ProcessBuilder(
+                            ROOT.resolve("gradino").toString(),
+                            "run",
+                            "--port",
+                            String.valueOf(port),
+                            "--data",
+                            data.toString())
+                    .redirectErrorStream(true)
+                    .start();
+            var lines = new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
+            for (var line = lines.readLine(); line != null; line = lines.readLine()) {
+                if (line.startsWith("Gradino is ready")) {
+                    get(port, "/api/today");
+                    return new Running(process, port, (System.nanoTime() - before) / 1e9);
+                }
+            }
+            throw new IllegalStateException("the server did not start, exit " + process.waitFor());
+        }
+
+        @Override
+        public void close() {
+            process.destroy();
+            try {
+                process.waitFor();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+        }
+    }
+
+    private static HttpResponse<byte[]> get(int port, String path) throws IOException, InterruptedException {
+        var request = HttpRequest.newBuilder(URI.create("http://localhost:" + port + path))
+                .header("Accept-Encoding", "gzip")
+                .build();
+        return HttpClient.newHttpClient().send(request, HttpResponse.BodyHandlers.ofByteArray());
+    }
+
+    static List<Measured> start() throws Exception {
+        var data = Files.createTempDirectory("gradino-bench");
+        Running.start(data).close();
+        var starts = new ArrayList<Double>();
+        var views = new ArrayList<Double>();
+        for (int run = 0; run < 5; run++) {
+            try (var server = Running.start(data)) {
+                starts.add(server.secondsToAnswer());
+                long before = System.nanoTime();
+                firstView(server.port());
+                views.add((System.nanoTime() - before) / 1e9);
+            }
+        }
+        return List.of(
+                new Measured("start", Bench.median(starts), "s", 7),
+                new Measured("first-view", Bench.median(views), "s", 1.5));
+    }
+
+    /** What a browser asks for before Today stands: the page, its scripts and styles, the day. */
+    private static long firstView(int port) throws IOException, InterruptedException {
+        long bytes = 0;
+        var page = new String(get(port, "/").body(), StandardCharsets.UTF_8);
+        for (var asset : assets(page)) {
+            bytes += get(port, asset).body().length;
+        }
+        get(port, "/api/today");
+        return bytes;
+    }
+
+    private static List<String> assets(String page) {
+        return Pattern.compile("(?:src|href)=\"(/assets/[^\"]+)\"")
+                .matcher(page)
+                .results()
+                .map(m -> m.group(1))
+                .toList();
+    }
+
+    /** Scripts of the first view, with all they import at once, gzipped. */
+    static List<Measured> bundle() throws IOException {
+        var dist = ROOT.resolve("web/dist");
+        var waiting = new ArrayList<>(assets(Files.readString(dist.resolve("index.html"))));
+        var seen = new HashSet<String>();
+        double bytes = 0;
+        while (!waiting.isEmpty()) {
+            var asset = waiting.remove(0);
+            if (asset.endsWith(".js") && seen.add(asset)) {
+                var script = Files.readString(dist.resolve(asset.substring(1)));
+                bytes += gzipped(script);
+                Pattern.compile("(?:from|import)\\s*[\"']\\./([^\"']+\\.js)[\"']")
+                        .matcher(script)
+                        .results()
+                        .forEach(m -> waiting.add("/assets/" + m.group(1)));
+            }
+        }
+        return List.of(new Measured("script-first-view", bytes / 1000, "kB", 220));
+    }
+
+    private static int gzipped(String text) throws IOException {
+        var out = new ByteArrayOutputStream();
+        try (var gzip = new GZIPOutputStream(out)) {
+            gzip.write(text.getBytes(StandardCharsets.UTF_8));
+        }
+        return out.size();
+    }
+
+    static List<Measured> imports() throws Exception {
+        var data = Files.createTempDirectory("gradino-bench");
+        try (var server = Running.start(data)) {
+            upload(server.port(), "clients.csv", clients());
+            upload(server.port(), "plans.csv", plans());
+            upload(server.port(), "sessions.csv", sessions());
+            var blocks = blocks();
+            long before = System.nanoTime();
+            upload(server.port(), "blocks.csv", blocks);
+            return List.of(new Measured("import", (System.nanoTime() - before) / 1e9, "s", 10));
+        }
+    }
+
+    private static final Instant START = Instant.parse("2025-01-01T08:00:00Z");
+    private static final String DOSE = "angle=30.0;hold=60;sets=2;ceiling=50;top=10;handsoff=0x0";
+
+    private static String clients() {
+        return "client_id,name,birth_date,goal,goal_degrees,minutes,stature_cm,shank_cm,beighton,block_step_cm,effort_cap,"
+                + "no_deepening,stopped,restriction_reason,restricted_at,recorded_at\r\n"
+                + "c,Invented Person,,,,,,,,1,,no,no,,,2024-12-01T00:00:00Z\r\n";
+    }
+
+    private static String plans() {
+        return "line_id,client_id,motion,position,instrument,line_happened_at,line_recorded_at,plan_happened_at,"
+                + "plan_recorded_at,method,rotations_each_way,seconds_per_circle,press_steps,pull_s,settle_s,settle_in_s,"
+                + "settle_out_s,set_up_s,side_change_s,sessions_per_week,first_side,unequal_reason,left_dose,right_dose\r\n"
+                + "l,c,hip-internal-rotation,prone-knee-bent,goniometer,2024-12-01T00:00:00Z,2024-12-01T00:00:00Z,"
+                + "2024-12-01T00:00:00Z,2024-12-01T00:00:00Z,ramp-both-ways,3,6,20:5;40:5;60:5,10,40,4,8,20,20,3,left,,"
+                + DOSE + "," + DOSE + "\r\n";
+    }
+
+    private static String sessions() {
+        var csv = new StringBuilder("session_id,line_id,started_at,recorded_at,left_dose,right_dose,ended_at,"
+                + "close_recorded_at,observer,rating,stop_sign,stop_side,note\r\n");
+        for (int n = 0; n <= ROWS / BLOCKS_A_SESSION; n++) {
+            var at = START.plusSeconds(n * 7_200L);
+            csv.append("s%d,l,%s,,%s,%s,%s,,coach,5,,,\r\n".formatted(n, at, DOSE, DOSE, at.plusSeconds(600)));
+        }
+        return csv.toString();
+    }
+
+    private static String blocks() {
+        var csv = new StringBuilder("record_id,session_id,block,side,kind,happened_at,recorded_at,phases,effort_rating,"
+                + "faults,pains,cramps,effort_missed,skipped,note\r\n");
+        for (int n = 0; n < ROWS; n++) {
+            var side = n % 2 == 0 ? "left" : "right";
+            int session = n / BLOCKS_A_SESSION;
+            csv.append("b%d,s%d,%s-%d-press,%s,press,%s,,STEP:5:%.2f;STEP:5:5;TOP_HOLD:10:%.2f,5,,,0,no,,\r\n"
+                    .formatted(
+                            n,
+                            session,
+                            side,
+                            n % BLOCKS_A_SESSION,
+                            side,
+                            START.plusSeconds(session * 7_200L),
+                            5 - RANDOM.nextDouble(),
+                            10 - RANDOM.nextDouble()));
+        }
+        return csv.toString();
+    }
+
+    private static void upload(int port, String name, String csv) throws IOException, InterruptedException {
+        var boundary = "----gradino";
+        var body = "--%s\r\nContent-Disposition: form-data; name=\"file\"; filename=\"%s\"\r\n\r\n%s\r\n--%s--\r\n"
+                .formatted(boundary, name, csv, boundary);
+        var request = HttpRequest.newBuilder(URI.create("http://localhost:" + port + "/api/exchange/import"))
+                .header("Content-Type", "multipart/form-data; boundary=" + boundary)
+                .POST(HttpRequest.BodyPublishers.ofString(body))
+                .build();
+        var response = HttpClient.newHttpClient().send(request, HttpResponse.BodyHandlers.ofString());
+        if (response.statusCode() != 200) {
+            throw new IllegalStateException(name + ": " + response.body());
+        }
+    }
+}

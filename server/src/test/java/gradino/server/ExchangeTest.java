@@ -1,0 +1,138 @@
+package gradino.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.zip.ZipInputStream;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+
+public class ExchangeTest {
+    private TestServer lived;
+    private TestServer copy;
+
+    @BeforeClass
+    public void start() {
+        lived = TestServer.demo();
+        copy = TestServer.empty();
+    }
+
+    @AfterClass(alwaysRun = true)
+    public void stop() {
+        lived.close();
+        copy.close();
+    }
+
+    private static Map<String, String> files(TestServer server) throws IOException {
+        var files = new LinkedHashMap<String, String>();
+        try (var zip = new ZipInputStream(new ByteArrayInputStream(server.bytes("/api/exchange/gradino.zip")))) {
+            for (var entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+                files.put(entry.getName(), new String(zip.readAllBytes(), StandardCharsets.UTF_8));
+            }
+        }
+        return files;
+    }
+
+    @Test
+    public void anImportedHistoryIsTheLivedOne() throws IOException {
+        var answer = copy.upload("gradino.zip", lived.bytes("/api/exchange/gradino.zip"));
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        assertThat(files(copy)).isEqualTo(files(lived));
+        for (var line : new String[] {"demo-rower-line", "demo-bell-ringer-line", "demo-waller-line"}) {
+            assertThat(copy.get("/api/lines/" + line + "/proposals").body())
+                    .isEqualTo(lived.get("/api/lines/" + line + "/proposals").body());
+        }
+        assertThat(copy.get("/api/today").body())
+                .isEqualTo(lived.get("/api/today").body());
+    }
+
+    @Test(dependsOnMethods = "anImportedHistoryIsTheLivedOne")
+    public void importingTheExportAgainChangesNothing() throws IOException {
+        var before = files(lived);
+        var answer = lived.upload("gradino.zip", lived.bytes("/api/exchange/gradino.zip"));
+        assertThat(answer.body()
+                        .valueStream()
+                        .mapToInt(t -> t.path("added").asInt())
+                        .sum())
+                .isZero();
+        assertThat(files(lived)).isEqualTo(before);
+    }
+
+    private static final String HEADER =
+            "measurement_id,client_id,motion,side,mode,warmth,position,instrument,tester,happened_at,recorded_at,trials_deg,"
+                    + "tape_lengths_cm,tape_start_cm,tape_shank_cm,end_feel,pain,control_grade,note\r\n";
+
+    private static String row(int n, String side, String trials) {
+        return "bulk-%d,demo-puppeteer,hip-internal-rotation,%s,passive,cold,prone-knee-bent,goniometer,coach,"
+                        .formatted(n, side)
+                + "2026-01-%02dT08:00:00Z,,%s,,,,stretch,0,,\"said \"\"fine\"\", then left\"\r\n"
+                        .formatted(1 + n % 28, trials);
+    }
+
+    @Test
+    public void oneBrokenRowInTenThousandStoresNothingAndIsNamed() {
+        var csv = new StringBuilder(HEADER);
+        for (int n = 1; n <= 10_000; n++) {
+            csv.append(row(n, n == 7_321 ? "leftish" : "left", n == 7_321 ? "30;NaN" : "30;31"));
+        }
+        var answer = lived.upload("mine.csv", csv.toString().getBytes(StandardCharsets.UTF_8));
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.paths()).containsExactly("mine.csv, row 7322, side", "mine.csv, row 7322, trials_deg");
+        assertThat(answer.body().at("/findings/0/message").asString())
+                .contains("leftish")
+                .contains("left, right");
+        assertThat(lived.get("/api/clients/demo-puppeteer/measurements").body().size())
+                .isZero();
+    }
+
+    @Test(dependsOnMethods = "oneBrokenRowInTenThousandStoresNothingAndIsNamed")
+    public void quotesAndCommasComeThroughAsTheyWere() {
+        var answer = copy.upload("m.csv", (HEADER + row(1, "left", "30;31")).getBytes(StandardCharsets.UTF_8));
+        assertThat(answer.status()).isIn(200, 422);
+        var stored = lived.upload("m.csv", (HEADER + row(1, "left", "30;31")).getBytes(StandardCharsets.UTF_8));
+        assertThat(stored.body().at("/0/added").asInt()).isEqualTo(1);
+        assertThat(lived.get("/api/clients/demo-puppeteer/measurements")
+                        .body()
+                        .at("/0/note")
+                        .asString())
+                .isEqualTo("said \"fine\", then left");
+    }
+
+    @Test
+    public void nonsenseFilesAreSaidToBeNonsense() {
+        assertThat(lived.upload("a.csv", "colour,shape\r\nred,round\r\n".getBytes())
+                        .codes())
+                .containsExactly("unknown-header");
+        assertThat(lived.upload("b.csv", new byte[0]).codes()).containsExactly("empty-file");
+        var open = HEADER + "x,\"never closed";
+        assertThat(lived.upload("c.csv", open.getBytes()).codes()).containsExactly("not-csv");
+        var unknown = HEADER + row(1, "left", "30").replace("demo-puppeteer", "nobody");
+        assertThat(lived.upload("d.csv", unknown.getBytes()).codes()).containsExactly("unknown-client");
+        var future = HEADER + row(1, "left", "30").replace("2026-01", "2099-01");
+        assertThat(lived.upload("e.csv", future.getBytes()).codes()).containsExactly("in-the-future");
+        var shortRow = HEADER + "x,y\r\n";
+        assertThat(lived.upload("f.csv", shortRow.getBytes()).codes()).containsExactly("cells");
+    }
+
+    @Test
+    public void anImportCannotBreakARestriction() throws IOException {
+        var decisions = files(lived).get("decisions.csv").split("\r\n");
+        var broken = "late,demo-bell-ringer-line,left,accepted,step-up,ceiling,"
+                + "angle=20.0;hold=60;sets=2;ceiling=70;top=10;handsoff=0x0,angle=20.0;hold=60;sets=2;ceiling=80;top=10;handsoff=0x0,,"
+                + "2026-03-01T10:00:00Z,2026-03-01T10:00:00Z,house-1,1";
+        var answer = lived.upload("decisions.csv", (decisions[0] + "\r\n" + broken + "\r\n").getBytes());
+        assertThat(answer.codes()).containsExactly("effort-cap");
+    }
+
+    @Test
+    public void aFiftyMegabyteFileIsRefusedInWords() {
+        var answer = lived.upload("big.csv", new byte[50 * 1024 * 1024]);
+        assertThat(answer.status()).isEqualTo(413);
+        assertThat(answer.codes()).containsExactly("file-too-large");
+    }
+}

@@ -1,0 +1,186 @@
+package gradino.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gradino.core.advance.Policy;
+import gradino.core.body.Side;
+import gradino.server.advance.DecisionRepository;
+import gradino.server.advance.Inputs;
+import gradino.server.platform.Json;
+import java.time.Duration;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+
+/** The whole loop over HTTP and a real database. */
+public class LoopTest {
+    private TestServer server;
+    private Scene scene;
+
+    @BeforeMethod
+    public void start() {
+        server = TestServer.empty();
+        scene = new Scene(server);
+    }
+
+    @AfterMethod(alwaysRun = true)
+    public void stop() {
+        server.close();
+    }
+
+    private Scene twoClean() {
+        return scene.client().measured(36, 30).prescribed().cleanSession("s1").cleanSession("s2");
+    }
+
+    @Test
+    public void fromAMeasuredHipToTheNextDose() {
+        scene.client();
+        assertThat(scene.suggestion()
+                        .path("findings")
+                        .valueStream()
+                        .map(f -> f.path("code").asString()))
+                .contains("measure-first");
+        scene.measured(36, 30).prescribed();
+        // 36 with SE √(225·9/234) = 2.94: 36 − 1.645·2.94 = 31.16, on half degrees 31.0.
+        assertThat(server.get("/api/lines/" + Scene.LINE)
+                        .body()
+                        .at("/plan/doses/left/angle")
+                        .asDouble())
+                .isEqualTo(31.0);
+        scene.cleanSession("s1");
+        assertThat(scene.proposal("left").at("/proposal/verdict").asString()).isEqualTo("STAY");
+        scene.cleanSession("s2");
+        var proposal = scene.proposal("left");
+        assertThat(proposal.at("/proposal/verdict").asString()).isEqualTo("STEP_UP");
+        assertThat(proposal.at("/proposal/why/text").asString()).isEqualTo("Top hold 10 s → 15 s");
+        assertThat(proposal.path("waits").asBoolean()).isTrue();
+        assertThat(scene.decide("d1", "LEFT", "ACCEPTED", ",\"reason\":\"\"").status())
+                .isEqualTo(200);
+        var next = scene.open("s3").body();
+        assertThat(next.at("/plan/doses/left/topHoldSeconds").asInt()).isEqualTo(15);
+        assertThat(next.at("/plan/doses/right/topHoldSeconds").asInt()).isEqualTo(10);
+    }
+
+    @Test
+    public void aStoredDecisionReplaysToTheSameProposal() {
+        twoClean();
+        scene.decide("d1", "LEFT", "ACCEPTED", ",\"reason\":\"\"");
+        scene.decide("d2", "RIGHT", "DECLINED", ",\"reason\":\"asked for a rest\"");
+        var json = server.bean(Json.class);
+        for (var stored : server.bean(DecisionRepository.class).of(Scene.LINE)) {
+            var inputs = json.read(stored.inputs(), Inputs.class);
+            var replayed = inputs.replay(Side.valueOf(stored.decided().side().name()), Policy.house());
+            assertThat(json.write(replayed)).isEqualTo(stored.proposal());
+        }
+    }
+
+    @Test
+    public void aDeclinedProposalDoesNotWaitAgainUntilSomethingIsHeard() {
+        twoClean();
+        assertThat(scene.decide("d1", "LEFT", "DECLINED", ",\"reason\":\"\"").codes())
+                .containsExactly("required");
+        assertThat(scene.decide("d1", "LEFT", "DECLINED", ",\"reason\":\"tired\"")
+                        .status())
+                .isEqualTo(200);
+        assertThat(scene.proposal("left").path("waits").asBoolean()).isFalse();
+        scene.cleanSession("s3");
+        assertThat(scene.proposal("left").path("waits").asBoolean()).isTrue();
+    }
+
+    @Test
+    public void aChangeBeyondTheProposalNeedsAReasonAndObeysTheRestriction() {
+        twoClean();
+        var further = ",\"dose\":{\"angle\":31,\"supportedHoldSeconds\":60,\"sets\":2,\"ceiling\":50,"
+                + "\"topHoldSeconds\":20,\"handsOffSeconds\":0,\"handsOffRepetitions\":0}";
+        assertThat(scene.decide("d1", "LEFT", "CHANGED", further + ",\"reason\":\"\"")
+                        .codes())
+                .containsExactly("reason-needed");
+        assertThat(scene.decide(
+                                "d1",
+                                "LEFT",
+                                "CHANGED",
+                                further.replace("\"ceiling\":50", "\"ceiling\":60") + ",\"reason\":\"x\"")
+                        .codes())
+                .containsExactly("newcomer-ceiling");
+        assertThat(scene.decide("d1", "LEFT", "CHANGED", further + ",\"reason\":\"felt easy\"")
+                        .status())
+                .isEqualTo(200);
+    }
+
+    @Test
+    public void aDecisionOnWhatHasChangedMeanwhileIsRefused() {
+        twoClean();
+        var stale = "{\"id\":\"d1\",\"side\":\"LEFT\",\"answer\":\"ACCEPTED\",\"reason\":\"\",\"seen\":{\"angle\":31,"
+                + "\"supportedHoldSeconds\":60,\"sets\":3,\"ceiling\":50,\"topHoldSeconds\":10,\"handsOffSeconds\":0,"
+                + "\"handsOffRepetitions\":0}}";
+        var answer = server.post("/api/lines/" + Scene.LINE + "/decisions", stale);
+        assertThat(answer.status()).isEqualTo(409);
+        assertThat(answer.codes()).containsExactly("changed-meanwhile");
+    }
+
+    @Test
+    public void aStopSignSuspendsUntilItIsClearedInWriting() {
+        scene.client().measured(36, 30).prescribed();
+        scene.open("s1");
+        server.post(
+                "/api/sessions/s1/close",
+                "{\"observer\":\"COACH\",\"stopSign\":\"NUMBNESS_TINGLING_WEAKNESS\",\"stopSide\":\"LEFT\",\"note\":\"\"}");
+        assertThat(scene.proposal("right").at("/proposal/verdict").asString()).isEqualTo("STOP_AND_REFER");
+        var refused = scene.open("s2");
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.codes()).contains("stop-sign");
+        server.clock.move(Duration.ofDays(1));
+        server.post(
+                "/api/clients/" + Scene.CLIENT + "/clearances",
+                "{\"id\":\"c1\",\"clearedBy\":\"invented practitioner\",\"note\":\"may train\"}");
+        assertThat(scene.proposal("right").at("/proposal/verdict").asString()).isNotEqualTo("STOP_AND_REFER");
+        assertThat(scene.open("s2").status()).isEqualTo(200);
+    }
+
+    @Test
+    public void aRestrictionHoldsWhereverAChangeComesFrom() {
+        scene.client().measured(36, 30).prescribed();
+        server.clock.move(Duration.ofHours(1));
+        server.put(
+                "/api/clients/" + Scene.CLIENT + "/restriction",
+                "{\"effortCap\":40,\"noDeepening\":true,\"stopped\":false,\"reason\":\"invented\"}");
+        var plan = server.get("/api/lines/" + Scene.LINE).body().path("plan").toString();
+        assertThat(server.put("/api/lines/" + Scene.LINE + "/plan", plan).codes())
+                .contains("effort-cap");
+        assertThat(scene.open("s1").codes()).contains("effort-cap");
+        var lowered = plan.replace("\"ceiling\":50", "\"ceiling\":40");
+        assertThat(server.put("/api/lines/" + Scene.LINE + "/plan", lowered.replace("\"angle\":31.0", "\"angle\":32.0"))
+                        .codes())
+                .containsOnly("no-deepening");
+        assertThat(server.put("/api/lines/" + Scene.LINE + "/plan", lowered).status())
+                .isEqualTo(200);
+        assertThat(scene.open("s1").status()).isEqualTo(200);
+    }
+
+    @Test
+    public void whatWasLeftOutStaysInTheRecord() {
+        scene.client().measured(36, 30).prescribed();
+        var floor = scene.open("s1").body();
+        var summary = scene.close(floor.path("id").asString());
+        assertThat(summary.at("/sides/left/ratio").asDouble()).isZero();
+        assertThat(summary.at("/sides/left/left").size()).isEqualTo(8);
+    }
+
+    @Test
+    public void todayShowsTheFourStatesOfTheDemo() {
+        try (var demo = TestServer.demo()) {
+            var clients = demo.get("/api/today").body().path("clients");
+            assertThat(clients.size()).isEqualTo(4);
+            assertThat(clients.valueStream().map(c -> c.path("state").asString()))
+                    .contains("DECIDE", "DUE", "NEW");
+            var ringer = clients.valueStream()
+                    .filter(c -> c.path("id").asString().equals("demo-bell-ringer"))
+                    .findFirst()
+                    .orElseThrow();
+            assertThat(ringer.at("/lines/0/verdict").asString()).isEqualTo("STEP_DOWN");
+            assertThat(demo.get("/api/today").body().path("mornings").size()).isEqualTo(1);
+            var ranges = demo.get("/api/clients/demo-waller/ranges").body();
+            assertThat(ranges.at("/0/sides/left/limiter").asString()).isEqualTo("CONTROL");
+        }
+    }
+}

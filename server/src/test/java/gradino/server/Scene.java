@@ -1,0 +1,157 @@
+package gradino.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.util.LinkedHashMap;
+import java.util.stream.Collectors;
+import tools.jackson.databind.JsonNode;
+
+/** Plays a coach over HTTP: an invented client who is measured, prescribed for and trained. */
+public final class Scene {
+    public static final String CLIENT = "lamplighter";
+    public static final String LINE = "lamplighter-line";
+    private final TestServer server;
+    private int ids;
+
+    public Scene(TestServer server) {
+        this.server = server;
+    }
+
+    public Scene client() {
+        return client(CLIENT);
+    }
+
+    public Scene client(String id) {
+        var details = "{\"name\":\"Perrin Vale\",\"goal\":\"climb to the lamp\",\"minutes\":20,\"shankCm\":42,"
+                + "\"blockStepCm\":1,\"goals\":[{\"motion\":\"hip-internal-rotation\",\"degrees\":45}]}";
+        assertThat(server.post("/api/clients", "{\"id\":\"%s\",\"details\":%s}".formatted(id, details))
+                        .status())
+                .isEqualTo(200);
+        return this;
+    }
+
+    public static String measurement(String id, String side, String mode, String trials) {
+        return """
+            {"id":"%s","motion":"hip-internal-rotation","side":"%s","mode":"%s","warmth":"COLD","position":"prone-knee-bent",
+             "instrument":"GONIOMETER","tester":"COACH","trials":[%s],"endFeel":"STRETCH","pain":0,"note":""}
+            """.formatted(id, side, mode, trials);
+    }
+
+    /** Both sides, passive and active, cold. */
+    public Scene measured(int passive, int active) {
+        for (var side : new String[] {"LEFT", "RIGHT"}) {
+            for (var mode : new String[] {"PASSIVE", "ACTIVE"}) {
+                int angle = mode.equals("PASSIVE") ? passive : active;
+                var trials = angle + "," + (angle + 1) + "," + (angle - 1);
+                var answer = server.post(
+                        "/api/clients/" + CLIENT + "/measurements", measurement("m" + ++ids, side, mode, trials));
+                assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+            }
+        }
+        return this;
+    }
+
+    public JsonNode suggestion() {
+        return server.get("/api/clients/" + CLIENT
+                        + "/suggestion?motion=hip-internal-rotation&position=prone-knee-bent&instrument=GONIOMETER")
+                .body();
+    }
+
+    public Scene prescribed() {
+        var plan = suggestion().path("plan");
+        var answer = server.post(
+                "/api/clients/" + CLIENT + "/lines",
+                "{\"id\":\"%s\",\"instrument\":\"GONIOMETER\",\"plan\":%s}".formatted(LINE, plan));
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        return this;
+    }
+
+    public TestServer.Answer open(String id) {
+        return server.post("/api/lines/" + LINE + "/sessions", "{\"id\":\"" + id + "\"}");
+    }
+
+    /** Every block of an open session, done to the second. */
+    public Scene doAll(JsonNode floor) {
+        var blocks = floor.path("timeline")
+                .path("phases")
+                .valueStream()
+                .filter(p -> !p.path("block").asString().matches("SET_UP|SIDE_CHANGE"))
+                .collect(Collectors.groupingBy(
+                        p -> p.path("blockId").asString(), LinkedHashMap::new, Collectors.toList()));
+        blocks.forEach((id, phases) -> {
+            var first = phases.get(0);
+            boolean press = first.path("block").asString().equals("PRESS");
+            int top = phases.get(phases.size() - 1).path("effortTo").asInt();
+            var rows = phases.stream()
+                    .map(p -> "{\"kind\":\"%s\",\"plannedSeconds\":%d,\"doneSeconds\":%d}"
+                            .formatted(p.path("kind").asString(), seconds(p), seconds(p)))
+                    .collect(Collectors.joining(","));
+            var answer = server.post(
+                    "/api/sessions/" + floor.path("id").asString() + "/blocks",
+                    block("b" + ++ids, id, first, press ? "\"effortRating\":" + top / 10 + "," : "", rows));
+            assertThat(answer.status()).as(answer.body().toString()).isEqualTo(204);
+        });
+        return this;
+    }
+
+    public static String block(String recordId, String blockId, JsonNode phase, String rating, String phases) {
+        return """
+            {"id":"%s","block":{"blockId":"%s","side":"%s","kind":"%s",%s"phases":[%s],"faults":[],"pains":[],"cramps":0,
+             "effortMissed":false,"note":""}}
+            """.formatted(
+                        recordId,
+                        blockId,
+                        phase.path("side").asString(),
+                        phase.path("block").asString(),
+                        rating,
+                        phases);
+    }
+
+    private static int seconds(JsonNode phase) {
+        return phase.path("endSecond").asInt() - phase.path("startSecond").asInt();
+    }
+
+    public JsonNode close(String session) {
+        return server.post("/api/sessions/" + session + "/close", "{\"observer\":\"COACH\",\"rating\":5,\"note\":\"\"}")
+                .body();
+    }
+
+    public Scene morning(String session) {
+        assertThat(server.post(
+                                "/api/sessions/" + session + "/morning",
+                                "{\"id\":\"a" + ++ids + "\",\"settled\":true,\"soreness\":1}")
+                        .status())
+                .isEqualTo(204);
+        return this;
+    }
+
+    /** A clean session, answered the next morning; the clock ends two days on. */
+    public Scene cleanSession(String id) {
+        var floor = open(id);
+        assertThat(floor.status()).as(floor.body().toString()).isEqualTo(200);
+        doAll(floor.body());
+        close(id);
+        server.clock.move(Duration.ofHours(20));
+        morning(id);
+        server.clock.move(Duration.ofHours(28));
+        return this;
+    }
+
+    public JsonNode proposal(String side) {
+        return server.get("/api/lines/" + LINE + "/proposals")
+                .body()
+                .path("sides")
+                .path(side);
+    }
+
+    public TestServer.Answer decide(String id, String side, String answer, String extra) {
+        var seen = proposal(side.toLowerCase(java.util.Locale.ROOT))
+                .path("proposal")
+                .path("to");
+        return server.post(
+                "/api/lines/" + LINE + "/decisions",
+                "{\"id\":\"%s\",\"side\":\"%s\",\"answer\":\"%s\",\"seen\":%s%s}"
+                        .formatted(id, side, answer, seen, extra));
+    }
+}

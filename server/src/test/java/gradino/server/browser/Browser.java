@@ -1,0 +1,88 @@
+package gradino.server.browser;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The machine's own Chromium, headless. */
+final class Browser implements AutoCloseable {
+    static final List<String> ARGS = List.of(
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync",
+            "--autoplay-policy=no-user-gesture-required");
+
+    private final Playwright playwright;
+    private final com.microsoft.playwright.Browser browser;
+    final BrowserContext context;
+    final Page page;
+
+    Browser() {
+        playwright = Playwright.create(new Playwright.CreateOptions()
+                .setEnv(Map.of(
+                        "PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD",
+                        "1",
+                        "PLAYWRIGHT_NODEJS_PATH",
+                        found("PLAYWRIGHT_NODEJS_PATH", "node"))));
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of(found("CHROMIUM_PATH", "chromium")))
+                        .setHeadless(true)
+                        .setArgs(ARGS));
+        context = browser.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
+                .setViewportSize(1280, 800)
+                .setLocale("en-GB")
+                .setTimezoneId("UTC"));
+        page = context.newPage();
+    }
+
+    static String found(String variable, String command) {
+        return Optional.ofNullable(System.getenv(variable))
+                .orElseGet(() -> List.of("/usr/bin/", "/usr/local/bin/").stream()
+                        .map(directory -> directory + command)
+                        .filter(path -> Files.isExecutable(Path.of(path)))
+                        .findFirst()
+                        .orElseThrow(() -> new IllegalStateException("no " + command + " on this machine")));
+    }
+
+    static final String LISTEN = """
+            window.told = { phase: [], tone: [], speak: [] };
+            for (const what of Object.keys(window.told)) {
+              addEventListener(`floor:${what}`, (event) => window.told[what].push(event.detail));
+            }
+            """;
+
+    /** Collects what the floor tells, from the next page on. */
+    void listenToTheFloor() {
+        page.addInitScript(LISTEN);
+    }
+
+    void click(AriaRole role, String name) {
+        page.getByRole(role, new Page.GetByRoleOptions().setName(name).setExact(true))
+                .first()
+                .click();
+    }
+
+    void button(String name) {
+        click(AriaRole.BUTTON, name);
+    }
+
+    @Override
+    public void close() {
+        context.close();
+        browser.close();
+        playwright.close();
+    }
+}

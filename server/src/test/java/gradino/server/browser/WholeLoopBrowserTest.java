@@ -1,0 +1,179 @@
+package gradino.server.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Clock;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import gradino.server.Scene;
+import gradino.server.TestServer;
+import java.time.Duration;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+
+/** In the browser: from measuring to the new dose, and a long session with the page's clock driven. */
+public class WholeLoopBrowserTest {
+    private TestServer server;
+    private Scene scene;
+    private Browser browser;
+    private Page page;
+
+    @BeforeClass
+    public void start() {
+        server = TestServer.empty();
+        scene = new Scene(server).client().measured(36, 30).prescribed().cleanSession("s1");
+        browser = new Browser();
+        page = browser.page;
+        browser.listenToTheFloor();
+    }
+
+    @AfterClass(alwaysRun = true)
+    public void stop() {
+        browser.close();
+        server.close();
+    }
+
+    @Test
+    public void fromMeasuringToTheNewDose() {
+        measure();
+        runTheSecondSession();
+        server.clock.move(Duration.ofDays(1));
+        answerTheMorning();
+        acceptTheStep();
+        page.navigate(server.url("/clients/" + Scene.CLIENT + "/perform"));
+        assertThat(page.getByRole(AriaRole.ROW)
+                        .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("Left")))
+                .containsText("15 s");
+        assertThat(page.getByRole(AriaRole.ROW)
+                        .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("Right")))
+                .containsText("10 s");
+    }
+
+    private void measure() {
+        page.navigate(server.url("/clients/" + Scene.CLIENT + "/measure"));
+        for (var keep : List.of("Keep left passive", "Keep right passive", "Keep left active", "Keep right active")) {
+            for (int trial = 1; trial <= 3; trial++) {
+                page.getByLabel("Trial " + trial, new Page.GetByLabelOptions().setExact(true))
+                        .fill(keep.contains("passive") ? "36" : "30");
+            }
+            assertThat(page.getByText("median of 3")).isVisible();
+            browser.button(keep);
+            assertThat(page.getByText("Kept: " + keep.substring(5) + " cold.")).isVisible();
+        }
+        // 36 and two readings of it: the passive estimate stays at 36.
+        assertThat(page.getByText(Pattern.compile("^36°$")).first()).isVisible();
+    }
+
+    private void runTheSecondSession() {
+        page.clock().install(new Clock.InstallOptions().setTime("2026-03-04T09:00:00"));
+        page.navigate(server.url("/clients/" + Scene.CLIENT + "/perform"));
+        browser.button("Open the floor");
+        browser.button("Start");
+        var id = page.url().substring(page.url().lastIndexOf('/') + 1);
+        for (var phase : server.get("/api/sessions/" + id).body().at("/timeline/phases")) {
+            rateWhenAsked();
+            page.clock().fastForward(1000L * seconds(phase));
+        }
+        page.clock().resume();
+        assertThat(page.getByText("Planned and done")).isVisible();
+        assertThat(page.getByText("100 %")).hasCount(2);
+        browser.click(AriaRole.RADIO, "coach");
+        browser.button("Close");
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Closed")))
+                .isVisible();
+    }
+
+    private static int seconds(JsonNode phase) {
+        return phase.path("endSecond").asInt() - phase.path("startSecond").asInt();
+    }
+
+    private void rateWhenAsked() {
+        var rating = page.getByRole(
+                AriaRole.RADIOGROUP, new Page.GetByRoleOptions().setName("Effort of the press, 0 to 10"));
+        if (rating.isVisible() && rating.locator("[aria-checked=true]").count() == 0) {
+            rating.getByRole(AriaRole.RADIO).nth(5).click();
+        }
+    }
+
+    private void answerTheMorning() {
+        page.navigate(server.url("/"));
+        browser.button("Yes");
+        browser.button("Keep the answer");
+        assertThat(page.getByText("Every session of the week has its next-morning answer"))
+                .isVisible();
+        assertThat(page.getByText("Waits for your decision")).isVisible();
+    }
+
+    private void acceptTheStep() {
+        browser.click(AriaRole.LINK, "Decide");
+        assertThat(page.getByText("Top hold 10 s → 15 s")).isVisible();
+        assertThat(page.getByText("2 clean sessions at this rung")).isVisible();
+        page.keyboard().press("a");
+        assertThat(page.getByRole(
+                        AriaRole.RADIO,
+                        new Page.GetByRoleOptions().setName("Left").setExact(true)))
+                .isVisible();
+    }
+
+    @Test(dependsOnMethods = "fromMeasuringToTheNewDose")
+    public void aFortyMinuteProtocolIsRightInEveryPhaseCountAndSide() {
+        server.clock.move(Duration.ofDays(3));
+        lengthen();
+        var phases = scene.open("long").body().at("/timeline/phases");
+        int seconds = phases.path(phases.size() - 1).path("endSecond").asInt();
+        Assertions.assertThat(seconds).isBetween(39 * 60, 42 * 60);
+        page.clock().install();
+        page.navigate(server.url("/sessions/long"));
+        browser.button("Start");
+        page.clock().runFor((seconds + 2) * 1000L);
+        var marks = (List<?>)
+                page.evaluate(
+                        "performance.getEntriesByName('floor:phase').map(m => [m.detail.second, m.detail.side, m.detail.kind, m.detail.count].join(' '))");
+        var compiled = phases.valueStream()
+                .map(p -> "%d %s %s %d"
+                        .formatted(
+                                p.path("startSecond").asInt(),
+                                p.path("side").asString(),
+                                p.path("kind").asString(),
+                                p.path("count").asInt()))
+                .toList();
+        Assertions.assertThat(marks).isEqualTo(compiled);
+        page.clock().resume();
+        assertThat(page.getByText("Planned and done")).isVisible();
+        assertThat(page.getByText("100 %")).hasCount(2);
+    }
+
+    /** Longer rotations, settles and holds until the session takes forty minutes. */
+    private void lengthen() {
+        var plan = server.get("/api/lines/" + Scene.LINE).body().path("plan").toString();
+        var longer = plan.replace("\"rotationsEachWay\":3", "\"rotationsEachWay\":20")
+                .replace("\"secondsPerCircle\":6", "\"secondsPerCircle\":16")
+                .replace("\"settleSeconds\":40", "\"settleSeconds\":180")
+                .replace("\"pullSeconds\":10", "\"pullSeconds\":20");
+        var answer = server.put("/api/lines/" + Scene.LINE + "/plan", longer);
+        Assertions.assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+    }
+
+    @Test(dependsOnMethods = "aFortyMinuteProtocolIsRightInEveryPhaseCountAndSide")
+    public void nothingTypedIsLostWhenItCannotBe() {
+        page.navigate(server.url("/clients/" + Scene.CLIENT + "/prescribe"));
+        var ceiling = page.getByLabel("Effort ceiling").first();
+        ceiling.fill("101");
+        assertThat(page.getByText("Effort must lie between 0 and 100 %, was 101.")
+                        .first())
+                .isVisible();
+        assertThat(ceiling).hasValue("101");
+        ceiling.fill("a lot");
+        assertThat(page.getByText("This is not a number.")).isVisible();
+        assertThat(ceiling).hasValue("a lot");
+        ceiling.fill("60");
+        ceiling.press("ArrowUp");
+        assertThat(ceiling).hasValue("65");
+        assertThat(page.getByTestId("minutes")).isVisible();
+    }
+}
