@@ -3,8 +3,12 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App';
 import { applyTheme, storedTheme } from './app/theme';
+import { flush } from './steps/perform/outbox';
 
 applyTheme(storedTheme());
+
+// Blocks of a session that ended without a server go out as soon as the pages are opened again.
+void flush();
 
 const root = document.getElementById('root');
 if (root) {

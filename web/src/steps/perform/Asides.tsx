@@ -5,6 +5,7 @@ import { Button } from '../../shared/ui/Button';
 import { useCatalogue } from '../../shared/ui/useCatalogue';
 import { Sheet } from '../../shared/ui/Sheet';
 import type { FloorStore } from './floorStore';
+import { flush } from './outbox';
 import * as Runs from './run';
 import { useStopSigns } from './StopRules';
 
@@ -142,7 +143,7 @@ function Stop({ store, floor, run, close }: Part & { floor: Schemas['Floor'] }) 
     setTrouble(null);
     try {
       if (!store.snapshot().run.finished) store.leave((r, now) => Runs.endHere(r, sign.words, now));
-      await store.flush();
+      await flush();
       await ask(
         api.POST('/api/sessions/{sessionId}/close', {
           params: { path: { sessionId: floor.id } },

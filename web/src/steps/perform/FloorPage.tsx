@@ -9,6 +9,7 @@ import { isTyping } from '../../shared/ui/keys';
 import { Asides, type Aside } from './Asides';
 import { BreathPacer } from './BreathPacer';
 import { FloorStore } from './floorStore';
+import { flush } from './outbox';
 import * as Runs from './run';
 import { StopRules } from './StopRules';
 import { useWakeLock } from './wakeLock';
@@ -53,14 +54,14 @@ function Floor({ floor }: { floor: Schemas['Floor'] }) {
   const toggle = () => (run.pausedAt === null ? store.change(Runs.pause) : store.start());
   useFloorKeys({ store, toggle, setAside, mute, open: aside !== null });
   useEffect(() => {
-    if (run.finished && aside === null) {
-      void store.flush().then(() => navigate(`/sessions/${floor.id}/close`));
-    }
-  }, [run.finished, aside, store, navigate, floor.id]);
+    if (!run.finished || aside !== null) return;
+    void flush().then((all) => all && navigate(`/sessions/${floor.id}/close`));
+  }, [run.finished, view.waiting, aside, navigate, floor.id]);
 
   return (
     <div className="flex min-h-dvh flex-col gap-2 bg-paper px-3 py-2 sm:px-6">
       <TopLine floor={floor} view={view} muted={muted} mute={mute} wake={wake} />
+      {run.finished && aside === null && <Sending view={view} />}
       {fresh ? (
         <Before floor={floor} start={store.start} resumed={floor.doneBlocks.length > 0} />
       ) : (
@@ -129,9 +130,24 @@ function Before({ floor, start, resumed }: { floor: Schemas['Floor']; start: () 
         <Button look="main" className="min-h-20 w-full text-4xl" onClick={start} autoFocus>
           {resumed ? 'Go on' : 'Start'}
         </Button>
+        {resumed && (
+          <Link className="mt-4 inline-block text-xl underline" to={`/sessions/${floor.id}/close`}>
+            Close it as it is
+          </Link>
+        )}
       </div>
       <StopRules />
     </div>
+  );
+}
+
+/** All is done, but the closing sheet waits until the server has every block. */
+function Sending({ view }: { view: View }) {
+  return (
+    <p role="alert" className="bg-card p-4 text-3xl font-bold">
+      Done.{' '}
+      {view.waiting > 0 ? `${view.waiting} blocks still wait on this device: keep this page open.` : 'One moment…'}
+    </p>
   );
 }
 

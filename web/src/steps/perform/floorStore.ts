@@ -1,5 +1,5 @@
 import type { Schemas } from '../../shared/api/client';
-import { makeOutbox } from './outbox';
+import { sendBlock, watchOutbox } from './outbox';
 import * as Runs from './run';
 import { makeSound } from './sound';
 import { tell } from './tell';
@@ -15,7 +15,6 @@ export type FloorView = { run: Runs.Run; now: number; waiting: number; trouble: 
 export class FloorStore {
   private readonly sessionId: string;
   private readonly sound = makeSound();
-  private readonly outbox = makeOutbox((waiting, trouble) => this.show({ waiting, trouble }));
   private readonly listeners = new Set<() => void>();
   private readonly sent = new Set<string>();
   private view: FloorView;
@@ -38,11 +37,12 @@ export class FloorStore {
     const worker = new Worker(new URL('./ticker.ts', import.meta.url), { type: 'module' });
     worker.onmessage = this.tick;
     const slow = setInterval(this.tick, SLOW_TICK_MS);
+    const unwatch = watchOutbox((state) => this.show(state));
     return () => {
       worker.terminate();
       clearInterval(slow);
       this.sound.forget();
-      this.outbox.stop();
+      unwatch();
     };
   };
 
@@ -84,8 +84,6 @@ export class FloorStore {
     if (this.sent.has(blockId)) this.post(blockId);
   };
 
-  flush = () => this.outbox.flush();
-
   private tick = () => {
     const now = performance.now();
     const { run, ended, begun } = Runs.advance(this.view.run, now);
@@ -119,7 +117,7 @@ export class FloorStore {
     const record = Runs.recordOf(this.view.run, blockId);
     if (!record) return;
     this.sent.add(blockId);
-    this.outbox.add(this.sessionId, record);
+    sendBlock(this.sessionId, record);
   };
 
   private show(part: Partial<FloorView>) {

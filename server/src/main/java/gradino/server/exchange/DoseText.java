@@ -1,5 +1,6 @@
 package gradino.server.exchange;
 
+import gradino.core.body.Sided;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.EffortStep;
 import gradino.core.prescribe.RampPattern;
@@ -12,6 +13,9 @@ import java.util.stream.Collectors;
 /** A dose in one cell: {@code angle=30;hold=60;sets=2;ceiling=50;top=10;handsoff=3x10}. Steps: {@code 20:5;40:5}. */
 final class DoseText {
     private static final List<String> KEYS = List.of("angle", "hold", "sets", "ceiling", "top", "handsoff");
+
+    /** Stands in for a dose that could not be read, so that the reading of the row goes on. */
+    static final Dose NONE = new Dose(Degrees.of(0), 0, 1, EffortPercent.of(1), 0, 0, 0);
 
     private DoseText() {}
 
@@ -52,6 +56,11 @@ final class DoseText {
                 Integer.parseInt(values[4]),
                 Integer.parseInt(handsOff[1]),
                 Integer.parseInt(handsOff[0]));
+    }
+
+    /** The columns {@code left_dose} and {@code right_dose}. */
+    static Sided<Dose> sides(CsvRow r) {
+        return new Sided<>(r.read("left_dose", NONE, DoseText::parse), r.read("right_dose", NONE, DoseText::parse));
     }
 
     static String steps(RampPattern pattern) {

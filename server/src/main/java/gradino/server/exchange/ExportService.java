@@ -65,39 +65,40 @@ public class ExportService {
     @Transactional(readOnly = true)
     public void table(String file, Writer out) throws IOException {
         switch (file) {
-            case "clients.csv" -> print(Tables.CLIENTS, clients.all(), this::client, out);
+            case "clients.csv" -> print(ClientTables.CLIENTS, clients.all(), this::client, out);
             case "clearances.csv" ->
                 print(
-                        Tables.CLEARANCES,
+                        ClientTables.CLEARANCES,
                         clients.all().stream()
                                 .flatMap(c -> clients.clearances(c.id()).stream())
                                 .toList(),
                         Function.identity(),
                         out);
-            case "plans.csv" -> print(Tables.LINES, lineRows(), Function.identity(), out);
-            case "measurements.csv" -> print(Tables.MEASUREMENTS, measurements.all(), Function.identity(), out);
-            case "sessions.csv" -> print(Tables.SESSIONS, sessionRows(), Function.identity(), out);
-            case "blocks.csv" -> print(Tables.BLOCKS, sessions.allBlocks(), Function.identity(), out);
-            case "mornings.csv" -> print(Tables.MORNINGS, sessions.allMornings(), Function.identity(), out);
-            case "decisions.csv" -> print(Tables.DECISIONS, decisions.all(), Function.identity(), out);
+            case "plans.csv" -> print(PlanTables.LINES, lineRows(), Function.identity(), out);
+            case "measurements.csv" ->
+                print(MeasurementTables.MEASUREMENTS, measurements.all(), Function.identity(), out);
+            case "sessions.csv" -> print(SessionTables.SESSIONS, sessionRows(), Function.identity(), out);
+            case "blocks.csv" -> print(SessionTables.BLOCKS, sessions.allBlocks(), Function.identity(), out);
+            case "mornings.csv" -> print(SessionTables.MORNINGS, sessions.allMornings(), Function.identity(), out);
+            case "decisions.csv" -> print(DecisionTables.DECISIONS, decisions.all(), Function.identity(), out);
             default -> throw Problem.notFound("file");
         }
     }
 
-    private Tables.ClientRow client(Client c) {
-        return new Tables.ClientRow(c.id(), c.details(), c.restriction(), c.restrictedAt(), c.recordedAt());
+    private ClientTables.ClientRow client(Client c) {
+        return new ClientTables.ClientRow(c.id(), c.details(), c.restriction(), c.restrictedAt(), c.recordedAt());
     }
 
-    private List<Tables.LineRow> lineRows() {
+    private List<PlanTables.LineRow> lineRows() {
         return lines.all().stream()
-                .flatMap(line -> lines.plans(line.id()).stream().map(v -> new Tables.LineRow(line, v)))
+                .flatMap(line -> lines.plans(line.id()).stream().map(v -> new PlanTables.LineRow(line, v)))
                 .toList();
     }
 
-    private List<Tables.SessionRow> sessionRows() {
+    private List<SessionTables.SessionRow> sessionRows() {
         var closed = sessions.allClosed().stream().collect(Collectors.toMap(Closed::sessionId, c -> c));
         return sessions.all().stream()
-                .map(s -> new Tables.SessionRow(
+                .map(s -> new SessionTables.SessionRow(
                         s.id(),
                         s.lineId(),
                         s.happenedAt(),

@@ -9,9 +9,9 @@ import gradino.core.prescribe.PlanCheck;
 import gradino.core.prescribe.PlanContext;
 import gradino.server.advance.DecisionRepository;
 import gradino.server.advance.DecisionRepository.StoredDecision;
-import gradino.server.exchange.Tables.ClientRow;
-import gradino.server.exchange.Tables.LineRow;
-import gradino.server.exchange.Tables.SessionRow;
+import gradino.server.exchange.ClientTables.ClientRow;
+import gradino.server.exchange.PlanTables.LineRow;
+import gradino.server.exchange.SessionTables.SessionRow;
 import gradino.server.intake.ClientRepository;
 import gradino.server.intake.ClientRepository.ClearanceRow;
 import gradino.server.intake.ClientService;
@@ -85,14 +85,14 @@ public class ImportService {
         }
         var taken = new ArrayList<Taken>();
         run.load(byTable);
-        run.each(Tables.CLIENTS, byTable, taken, run::client);
-        run.each(Tables.CLEARANCES, byTable, taken, run::clearance);
-        run.each(Tables.LINES, byTable, taken, run::line);
-        run.each(Tables.MEASUREMENTS, byTable, taken, run::measurement);
-        run.each(Tables.SESSIONS, byTable, taken, run::session);
-        run.each(Tables.BLOCKS, byTable, taken, run::block);
-        run.each(Tables.MORNINGS, byTable, taken, run::morning);
-        run.each(Tables.DECISIONS, byTable, taken, run::decision);
+        run.each(ClientTables.CLIENTS, byTable, taken, run::client);
+        run.each(ClientTables.CLEARANCES, byTable, taken, run::clearance);
+        run.each(PlanTables.LINES, byTable, taken, run::line);
+        run.each(MeasurementTables.MEASUREMENTS, byTable, taken, run::measurement);
+        run.each(SessionTables.SESSIONS, byTable, taken, run::session);
+        run.each(SessionTables.BLOCKS, byTable, taken, run::block);
+        run.each(SessionTables.MORNINGS, byTable, taken, run::morning);
+        run.each(DecisionTables.DECISIONS, byTable, taken, run::decision);
         Problem.throwIfBlocking(run.findings);
         run.flush();
         return taken;
@@ -127,10 +127,10 @@ public class ImportService {
                 }
             }
             sessions.all().forEach(s -> knownSessions.add(s.id()));
-            if (byTable.containsKey(Tables.MEASUREMENTS)) {
+            if (byTable.containsKey(MeasurementTables.MEASUREMENTS)) {
                 measurements.all().forEach(m -> knownIds.add("m" + m.id()));
             }
-            if (byTable.containsKey(Tables.BLOCKS)) {
+            if (byTable.containsKey(SessionTables.BLOCKS)) {
                 sessions.allBlocks().forEach(b -> knownIds.add("b" + b.id()));
             }
             sessions.allMornings().forEach(m -> knownIds.add("a" + m.id()));

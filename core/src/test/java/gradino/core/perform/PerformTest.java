@@ -1,0 +1,137 @@
+package gradino.core.perform;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.prescribe.BlockKind;
+import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.PhaseKind;
+import gradino.core.quantity.Degrees;
+import gradino.core.quantity.EffortPercent;
+import java.time.Instant;
+import java.util.List;
+import org.testng.annotations.Test;
+
+public class PerformTest {
+    private static final Instant START = Instant.parse("2026-03-02T09:00:00Z");
+    private static final Dose DOSE = new Dose(Degrees.of(30), 60, 2, EffortPercent.of(50), 10, 0, 0);
+
+    private static BlockRecord block(String id, Side side, BlockKind kind, PhaseDone... phases) {
+        return new BlockRecord(id, side, kind, List.of(phases), null, List.of(), List.of(), 0, false, null, "");
+    }
+
+    private static PhaseDone phase(PhaseKind kind, double planned, double done) {
+        return new PhaseDone(kind, planned, done);
+    }
+
+    private static SessionRecord session(BlockRecord... blocks) {
+        return new SessionRecord(
+                "s",
+                START,
+                START.plusSeconds(600),
+                Observer.COACH,
+                Sided.both(DOSE),
+                List.of(blocks),
+                null,
+                null,
+                null,
+                "");
+    }
+
+    @Test
+    public void aSecondTooLongNeverMakesUpForOneMissing() {
+        var ratio = DoneRatio.of(
+                session(block(
+                        "left-1-press",
+                        Side.LEFT,
+                        BlockKind.PRESS,
+                        phase(PhaseKind.STEP, 5, 4),
+                        phase(PhaseKind.TOP_HOLD, 15, 20))),
+                Side.LEFT);
+        assertThat(ratio.ratio()).isCloseTo(19.0 / 20, within(1e-12));
+        assertThat(ratio.lowestPhase()).isCloseTo(0.8, within(1e-12));
+    }
+
+    @Test
+    public void supportedHoldsAreReportedApart() {
+        var ratio = DoneRatio.of(
+                session(
+                        block(
+                                "left-supported-hold",
+                                Side.LEFT,
+                                BlockKind.SUPPORTED_HOLD,
+                                phase(PhaseKind.HOLD, 60, 30)),
+                        block("left-1-pull", Side.LEFT, BlockKind.PULL, phase(PhaseKind.STEP, 10, 10))),
+                Side.LEFT);
+        assertThat(ratio.ratio()).isEqualTo(1);
+        assertThat(ratio.holdRatio()).isEqualTo(0.5);
+    }
+
+    @Test
+    public void rotationsAndSettlesDoNotCountAndTheStretchBetweenHandsOffHoldsNeither() {
+        var ratio = DoneRatio.of(
+                session(
+                        block("left-rotation", Side.LEFT, BlockKind.ROTATION, phase(PhaseKind.CIRCLE_ONE_WAY, 6, 0)),
+                        block("left-1-settle", Side.LEFT, BlockKind.SETTLE, phase(PhaseKind.SETTLE, 36, 0)),
+                        block(
+                                "left-hands-off",
+                                Side.LEFT,
+                                BlockKind.HANDS_OFF,
+                                phase(PhaseKind.RE_STRETCH, 5, 0),
+                                phase(PhaseKind.HANDS_OFF_HOLD, 10, 9))),
+                Side.LEFT);
+        assertThat(ratio.ratio()).isCloseTo(0.9, within(1e-12));
+    }
+
+    @Test
+    public void aSideWithNothingDoneHasRatioZeroAndTheOtherIsUntouched() {
+        var record = session(
+                block("left-1-press", Side.LEFT, BlockKind.PRESS, phase(PhaseKind.STEP, 5, 5)),
+                block("right-1-press", Side.RIGHT, BlockKind.PRESS, phase(PhaseKind.STEP, 5, 0)));
+        assertThat(DoneRatio.of(record, Side.LEFT).ratio()).isEqualTo(1);
+        assertThat(DoneRatio.of(record, Side.RIGHT).ratio()).isZero();
+        assertThat(DoneRatio.of(session(), Side.LEFT).ratio()).isZero();
+    }
+
+    @Test
+    public void refusesWhatCannotHaveHappened() {
+        assertThatThrownBy(() -> phase(PhaseKind.STEP, 5, -1)).hasMessageContaining("done seconds");
+        assertThatThrownBy(() -> phase(PhaseKind.STEP, Double.NaN, 1)).hasMessageContaining("NaN");
+        assertThatThrownBy(() -> new SessionRecord(
+                        "s",
+                        START,
+                        START.minusSeconds(1),
+                        Observer.COACH,
+                        Sided.both(DOSE),
+                        List.of(),
+                        null,
+                        null,
+                        null,
+                        ""))
+                .hasMessageContaining("before it starts");
+    }
+
+    @Test
+    public void everyStopSignHasWordsAdviceAndASource() {
+        for (var sign : StopSign.values()) {
+            var text = StopSignText.of(sign);
+            assertThat(text.words()).isNotBlank();
+            assertThat(text.advice()).isNotBlank();
+            assertThat(text.source().text()).isNotBlank();
+        }
+        assertThat(StopSign.NUMBNESS_TINGLING_WEAKNESS.scope()).isEqualTo(StopSign.Scope.WHOLE_CLIENT);
+        assertThat(StopSign.SWELLING.scope()).isEqualTo(StopSign.Scope.JOINT);
+        assertThat(StopSign.PINCH_THAT_STAYS.scope()).isEqualTo(StopSign.Scope.JOINT_SIDE);
+    }
+
+    @Test
+    public void nobodySeesNoFaultsAndOnlyACoachCountsForTheAngle() {
+        assertThat(Observer.NOBODY.seesFaults()).isFalse();
+        assertThat(Observer.CLIENT.seesFaults()).isTrue();
+        assertThat(Observer.CLIENT.isCoach()).isFalse();
+        assertThat(Observer.VIDEO_CALL.isCoach()).isTrue();
+    }
+}

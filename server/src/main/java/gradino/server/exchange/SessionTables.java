@@ -1,0 +1,204 @@
+package gradino.server.exchange;
+
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.perform.BlockRecord;
+import gradino.core.perform.Observer;
+import gradino.core.perform.Pain;
+import gradino.core.perform.PainKind;
+import gradino.core.perform.StopSign;
+import gradino.core.prescribe.BlockKind;
+import gradino.core.prescribe.Dose;
+import gradino.core.quantity.PainScore;
+import gradino.core.quantity.Tenths;
+import gradino.server.perform.SessionRepository;
+import gradino.server.perform.SessionRepository.Closed;
+import gradino.server.perform.SessionRepository.Morning;
+import gradino.server.perform.SessionRepository.StoredBlock;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+
+/** Sessions, their blocks and the mornings after. */
+final class SessionTables {
+    private SessionTables() {}
+
+    /** A session with how it was closed. */
+    record SessionRow(
+            String id,
+            String lineId,
+            Instant startedAt,
+            Instant recordedAt,
+            Sided<Dose> doses,
+            @Nullable Closed closed) {}
+
+    static final CsvTable<SessionRow> SESSIONS = new CsvTable<>(
+            "sessions.csv",
+            List.of(
+                    "session_id",
+                    "line_id",
+                    "started_at",
+                    "recorded_at",
+                    "left_dose",
+                    "right_dose",
+                    "ended_at",
+                    "close_recorded_at",
+                    "observer",
+                    "rating",
+                    "stop_sign",
+                    "stop_side",
+                    "note"),
+            s -> {
+                var c = s.closed();
+                return Arrays.asList(
+                        s.id(),
+                        s.lineId(),
+                        s.startedAt(),
+                        s.recordedAt(),
+                        DoseText.of(s.doses().left()),
+                        DoseText.of(s.doses().right()),
+                        c == null ? null : c.happenedAt(),
+                        c == null ? null : c.recordedAt(),
+                        c == null ? null : CsvRow.word(c.observer()),
+                        c == null || c.rating() == null ? null : c.rating().value(),
+                        c == null ? null : CsvRow.word(c.stopSign()),
+                        c == null ? null : CsvRow.word(c.stopSide()),
+                        c == null ? null : c.note());
+            },
+            SessionTables::session);
+
+    private static SessionRow session(CsvRow r) {
+        var started = r.instant("started_at");
+        return new SessionRow(
+                r.required("session_id"),
+                r.required("line_id"),
+                started,
+                r.instant("recorded_at", started),
+                DoseText.sides(r),
+                r.isEmpty("ended_at") ? null : closed(r, started));
+    }
+
+    private static Closed closed(CsvRow r, Instant started) {
+        var ended = r.instant("ended_at");
+        if (ended.isBefore(started)) {
+            r.finding("ended_at", "before-start", "a session cannot end before it starts.");
+        }
+        return new Closed(
+                r.text("session_id"),
+                r.choice("observer", Observer.NOBODY),
+                r.optional("rating", text -> Tenths.of(Integer.parseInt(text))),
+                r.optionalChoice("stop_sign", StopSign.class),
+                r.optionalChoice("stop_side", Side.class),
+                r.text("note"),
+                ended,
+                r.instant("close_recorded_at", ended));
+    }
+
+    static final CsvTable<StoredBlock> BLOCKS = new CsvTable<>(
+            "blocks.csv",
+            List.of(
+                    "record_id",
+                    "session_id",
+                    "block",
+                    "side",
+                    "kind",
+                    "happened_at",
+                    "recorded_at",
+                    "phases",
+                    "effort_rating",
+                    "faults",
+                    "pains",
+                    "cramps",
+                    "effort_missed",
+                    "skipped",
+                    "note"),
+            SessionTables::blockCells,
+            SessionTables::block);
+
+    private static List<@Nullable Object> blockCells(StoredBlock stored) {
+        var b = stored.block();
+        return Arrays.asList(
+                stored.id(),
+                stored.sessionId(),
+                b.blockId(),
+                CsvRow.word(b.side()),
+                CsvRow.word(b.kind()),
+                stored.happenedAt(),
+                stored.recordedAt(),
+                SessionRepository.phases(b.phases()),
+                b.effortRating() == null ? null : b.effortRating().value(),
+                String.join(";", b.faults()),
+                b.pains().stream()
+                        .map(p -> p.score().value() + ":" + CsvRow.word(p.kind()) + ":" + p.where())
+                        .collect(Collectors.joining(";")),
+                b.cramps(),
+                CsvRow.flag(b.effortMissed()),
+                b.skippedBecause(),
+                b.note());
+    }
+
+    private static StoredBlock block(CsvRow r) {
+        var happened = r.instant("happened_at");
+        var block = new BlockRecord(
+                r.required("block"),
+                r.choice("side", Side.LEFT),
+                r.choice("kind", BlockKind.PRESS),
+                r.read("phases", List.of(), SessionRepository::phases),
+                r.optional("effort_rating", text -> Tenths.of(Integer.parseInt(text))),
+                r.isEmpty("faults") ? List.of() : List.of(r.text("faults").split(";")),
+                r.isEmpty("pains") ? List.of() : r.read("pains", List.of(), SessionTables::pains),
+                r.read("cramps", 0, SessionTables::cramps),
+                r.flag("effort_missed"),
+                r.isEmpty("skipped") ? null : r.text("skipped"),
+                r.text("note"));
+        return new StoredBlock(
+                r.required("record_id"), r.required("session_id"), block, happened, r.instant("recorded_at", happened));
+    }
+
+    private static int cramps(String text) {
+        int cramps = text.isEmpty() ? 0 : Integer.parseInt(text);
+        if (cramps < 0 || cramps > 50) {
+            throw new IllegalArgumentException("cramps are 0 to 50");
+        }
+        return cramps;
+    }
+
+    private static List<Pain> pains(String text) {
+        return Arrays.stream(text.split(";")).map(SessionTables::pain).toList();
+    }
+
+    private static Pain pain(String text) {
+        var parts = text.split(":", 3);
+        if (parts.length != 3) {
+            throw new IllegalArgumentException("a pain is score:kind:where");
+        }
+        var kind = Arrays.stream(PainKind.values())
+                .filter(k -> CsvRow.word(k).equals(parts[1]))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("no kind of pain called " + parts[1]));
+        return new Pain(PainScore.of(Integer.parseInt(parts[0])), kind, parts[2]);
+    }
+
+    static final CsvTable<Morning> MORNINGS = new CsvTable<>(
+            "mornings.csv",
+            List.of("answer_id", "session_id", "settled", "soreness", "happened_at", "recorded_at"),
+            m -> Arrays.asList(
+                    m.id(),
+                    m.sessionId(),
+                    CsvRow.flag(m.settled()),
+                    m.soreness() == null ? null : m.soreness().value(),
+                    m.happenedAt(),
+                    m.recordedAt()),
+            r -> {
+                var happened = r.instant("happened_at");
+                return new Morning(
+                        r.required("answer_id"),
+                        r.required("session_id"),
+                        r.flag("settled"),
+                        r.optional("soreness", text -> Tenths.of(Integer.parseInt(text))),
+                        happened,
+                        r.instant("recorded_at", happened));
+            });
+}

@@ -1,0 +1,228 @@
+package gradino.server.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Clock;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import gradino.server.Scene;
+import gradino.server.TestServer;
+import gradino.server.perform.SessionRepository;
+import java.util.List;
+import org.assertj.core.api.Assertions;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+
+/** What a coach does on the floor beside running it, by keys and taps; the page's clock is driven. */
+public class FloorBrowserTest {
+    private TestServer server;
+    private Scene scene;
+    private Browser browser;
+    private Page page;
+    private int sessions;
+    private String session;
+
+    @BeforeClass
+    public void start() {
+        server = TestServer.empty();
+        scene = new Scene(server).client().measured(36, 30).prescribed();
+    }
+
+    @AfterClass(alwaysRun = true)
+    public void stop() {
+        server.close();
+    }
+
+    @BeforeMethod
+    public void openTheFloor() {
+        session = "floor" + ++sessions;
+        scene.open(session);
+        browser = new Browser();
+        page = browser.page;
+        page.clock().install(new Clock.InstallOptions().setTime("2026-03-02T09:00:00"));
+        page.navigate(server.url("/sessions/" + session));
+        assertThat(page.getByText("Stop at once with")).isVisible();
+        browser.button("Start");
+    }
+
+    @AfterMethod(alwaysRun = true)
+    public void closeTheFloor() {
+        browser.close();
+        scene.close(session);
+    }
+
+    private void run(int seconds) {
+        for (int second = 0; second < seconds; second++) {
+            page.clock().fastForward(1_000);
+        }
+    }
+
+    private String block() {
+        return page.getByTestId("now").getAttribute("data-block");
+    }
+
+    /** To the first press of the first side: set-up, rotations and hold are left. */
+    private void toThePress() {
+        run(21);
+        skip("no time");
+        skip("no time");
+        Assertions.assertThat(block()).isEqualTo("left-1-press");
+    }
+
+    private void skip(String why) {
+        page.keyboard().press("ArrowRight");
+        browser.button(why);
+    }
+
+    /** The last record of a block, once the floor says that the server has it. */
+    private gradino.core.perform.BlockRecord recorded(String blockId) {
+        page.clock().fastForward(3_000);
+        assertThat(page.getByText("all kept")).isVisible();
+        return server.bean(SessionRepository.class).blocks(session).stream()
+                .map(SessionRepository.StoredBlock::block)
+                .filter(b -> b.blockId().equals(blockId))
+                .reduce((first, last) -> last)
+                .orElseThrow();
+    }
+
+    @Test
+    public void pausingStopsTheClockAndGoingOnLosesNothing() {
+        run(5);
+        assertThat(page.getByTestId("digits")).hasText("15");
+        page.keyboard().press(" ");
+        run(60);
+        assertThat(page.getByTestId("digits")).hasText("15");
+        page.keyboard().press(" ");
+        run(5);
+        assertThat(page.getByTestId("digits")).hasText("10");
+    }
+
+    @Test
+    public void tenSecondsMoreAreDoneAndLoggedAsReal() {
+        toThePress();
+        run(16);
+        page.keyboard().press("+");
+        assertThat(page.getByTestId("digits")).hasText("19");
+        run(21);
+        var record = recorded("left-1-press");
+        Assertions.assertThat(record.phases().get(3).plannedSeconds()).isEqualTo(10);
+        Assertions.assertThat(record.phases().get(3).doneSeconds()).isBetween(19.9, 20.1);
+    }
+
+    @Test
+    public void backStartsTheBlockAnew() {
+        toThePress();
+        run(7);
+        assertThat(page.getByText("Press 40 %", new Page.GetByTextOptions().setExact(true))).isVisible();
+        page.keyboard().press("ArrowLeft");
+        assertThat(page.getByText("Press 20 %", new Page.GetByTextOptions().setExact(true))).isVisible();
+        run(26);
+        Assertions.assertThat(recorded("left-1-press").phases().get(0).doneSeconds()).isEqualTo(5);
+    }
+
+    @Test
+    public void whatIsSkippedKeepsItsReasonAndWhatWasDoneOfIt() {
+        toThePress();
+        run(8);
+        skip("tired");
+        var record = recorded("left-1-press");
+        Assertions.assertThat(record.skippedBecause()).isEqualTo("tired");
+        Assertions.assertThat(record.phases().get(0).doneSeconds()).isEqualTo(5);
+        Assertions.assertThat(record.phases().get(1).doneSeconds()).isBetween(2.9, 3.2);
+        Assertions.assertThat(record.phases().get(2).doneSeconds()).isZero();
+    }
+
+    @Test
+    public void leavingOutASideHasToBeSaid() {
+        toThePress();
+        page.keyboard().press("ArrowRight");
+        page.getByLabel("leave out all that is left of the left side").check();
+        browser.button("equipment");
+        Assertions.assertThat(block()).isEqualTo("right-side-change");
+        Assertions.assertThat(recorded("left-1-press").skippedBecause()).isEqualTo("equipment");
+        page.navigate(server.url("/sessions/" + session + "/close"));
+        assertThat(page.getByText("left: left 2 press: not done")).isVisible();
+    }
+
+    @Test
+    public void faultCrampRatingAndMissedEffortStandInTheRecord() {
+        toThePress();
+        run(3);
+        page.keyboard().press("c");
+        page.keyboard().press("e");
+        page.keyboard().press("f");
+        browser.button("pelvis lifts");
+        run(23);
+        page.keyboard().press("7");
+        var record = recorded("left-1-press");
+        Assertions.assertThat(record.cramps()).isEqualTo(1);
+        Assertions.assertThat(record.effortMissed()).isTrue();
+        Assertions.assertThat(record.faults()).containsExactly("pelvis lifts");
+        Assertions.assertThat(record.effortRating().value()).isEqualTo(7);
+        page.keyboard().press("1");
+        page.keyboard().press("0");
+        Assertions.assertThat(recorded("left-1-press").effortRating().value()).isEqualTo(10);
+    }
+
+    @Test
+    public void painAboveFiveEndsTheBlock() {
+        toThePress();
+        run(3);
+        page.keyboard().press("p");
+        browser.button("6");
+        browser.button("while contracting");
+        Assertions.assertThat(block()).isEqualTo("left-1-pull");
+        var record = recorded("left-1-press");
+        Assertions.assertThat(record.pains()).singleElement().matches(p -> p.score().value() == 6);
+        Assertions.assertThat(record.skippedBecause()).isEqualTo("pain 6");
+    }
+
+    @Test
+    public void lesserPainIsNotedAndTheBlockGoesOn() {
+        toThePress();
+        page.keyboard().press("p");
+        browser.button("3");
+        page.getByLabel("Where, if worth saying").fill("outside of the hip");
+        browser.button("at rest in the range");
+        Assertions.assertThat(block()).isEqualTo("left-1-press");
+        run(26);
+        Assertions.assertThat(recorded("left-1-press").pains()).singleElement().matches(p -> p.where()
+                .equals("outside of the hip"));
+    }
+
+    @Test(priority = 1)
+    public void aStopSignEndsTheSessionAndSuspendsUntilCleared() {
+        toThePress();
+        run(4);
+        page.keyboard().press("x");
+        browser.button("sharp or stabbing pain");
+        assertThat(page.getByText("Rest. Do not go back into this position today.")).isVisible();
+        browser.button("To the closing sheet");
+        assertThat(page.getByText("Stopped: sharp pain")).isVisible();
+        JsonNode proposal = scene.proposal("left");
+        Assertions.assertThat(proposal.at("/proposal/verdict").asString()).isEqualTo("STOP_AND_REFER");
+        page.navigate(server.url("/clients/" + Scene.CLIENT + "/perform"));
+        browser.button("Open the floor");
+        assertThat(page.getByText("Nothing is trained here until it is cleared in writing").first()).isVisible();
+        page.navigate(server.url("/clients/" + Scene.CLIENT));
+        page.getByLabel("Cleared by").fill("invented practitioner");
+        page.getByLabel("What was written").fill("may train again");
+        page.getByRole(AriaRole.BUTTON).filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("Keep the clearance"))
+                .click();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Written clearance"))).hasCount(0);
+    }
+
+    @Test
+    public void theKeySheetAndTheMuteAreThere() {
+        page.keyboard().press("m");
+        assertThat(page.getByText("Sound on")).isVisible();
+        Assertions.assertThat(List.of("Pause", "Back", "Skip", "+10 s", "Fault", "Pain", "Cramp", "Too hard"))
+                .allSatisfy(name -> assertThat(page.getByRole(
+                                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true)))
+                        .isVisible());
+    }
+}
