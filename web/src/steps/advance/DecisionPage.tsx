@@ -196,9 +196,12 @@ function Answers({ judged, lineId, onDecided }: Omit<ViewProps, 'clientId'>) {
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (isTyping(e) || e.ctrlKey || e.metaKey) return;
-      if (e.key === 'a' && !stay) accept('ACCEPTED');
-      if (e.key === 'c') setMode('CHANGED');
-      if (e.key === 'd' && !stay) setMode('DECLINED');
+      const actions: Record<string, () => void> = { c: () => setMode('CHANGED') };
+      if (!stay) Object.assign(actions, { a: () => accept('ACCEPTED'), d: () => setMode('DECLINED') });
+      const action = actions[e.key];
+      if (!action) return;
+      e.preventDefault(); // or the letter lands in the field that opens
+      action();
     };
     addEventListener('keydown', onKey);
     return () => removeEventListener('keydown', onKey);

@@ -122,16 +122,18 @@ type TextProps = {
 
 function TextField({ label, value, onChange, path, findings, focus }: TextProps) {
   return (
-    <label className="block text-sm text-soft">
-      {label}
-      <input
-        autoFocus={focus}
-        className="block w-full border-b-2 border-rule bg-transparent py-1 text-xl font-semibold text-ink outline-none focus:border-ink"
-        value={value}
-        onChange={(e) => onChange(e.target.value)}
-      />
+    <div>
+      <label className="block text-sm text-soft">
+        {label}
+        <input
+          autoFocus={focus}
+          className="block w-full border-b-2 border-rule bg-transparent py-1 text-xl font-semibold text-ink outline-none focus:border-ink"
+          value={value}
+          onChange={(e) => onChange(e.target.value)}
+        />
+      </label>
       <FieldFinding findings={findings} path={path} />
-    </label>
+    </div>
   );
 }
 

@@ -25,7 +25,8 @@ public class SessionsTest {
     }
 
     private static JsonNode phase(JsonNode floor, String blockId) {
-        return floor.at("/timeline/phases").valueStream()
+        return floor.at("/timeline/phases")
+                .valueStream()
                 .filter(p -> p.path("blockId").asString().equals(blockId))
                 .findFirst()
                 .orElseThrow();
@@ -34,7 +35,9 @@ public class SessionsTest {
     private void hold(JsonNode floor, String record, int done) {
         var rows = "{\"kind\":\"HOLD\",\"plannedSeconds\":60,\"doneSeconds\":" + done + "}";
         var json = Scene.block(record, "left-supported-hold", phase(floor, "left-supported-hold"), "", rows);
-        assertThat(server.post("/api/sessions/" + floor.path("id").asString() + "/blocks", json).status()).isEqualTo(204);
+        assertThat(server.post("/api/sessions/" + floor.path("id").asString() + "/blocks", json)
+                        .status())
+                .isEqualTo(204);
     }
 
     @Test
@@ -43,7 +46,11 @@ public class SessionsTest {
         hold(floor, "first", 20);
         hold(floor, "second", 60);
         hold(floor, "first", 5);
-        assertThat(server.get("/api/sessions/s1/summary").body().at("/sides/left/holdRatio").asDouble()).isEqualTo(1);
+        assertThat(server.get("/api/sessions/s1/summary")
+                        .body()
+                        .at("/sides/left/holdRatio")
+                        .asDouble())
+                .isEqualTo(1);
         var exported = new String(server.bytes("/api/exchange/files/blocks.csv"));
         assertThat(exported).contains("first,s1").contains("second,s1").contains("HOLD:60.0:20.0");
     }
@@ -63,7 +70,9 @@ public class SessionsTest {
     public void aSessionKeepsThePlanItWasOpenedWith() {
         var before = scene.open("s1").body().path("timeline");
         var plan = server.get("/api/lines/" + Scene.LINE).body().path("plan").toString();
-        assertThat(server.put("/api/lines/" + Scene.LINE + "/plan", plan.replace("\"pullSeconds\":10", "\"pullSeconds\":15"))
+        assertThat(server.put(
+                                "/api/lines/" + Scene.LINE + "/plan",
+                                plan.replace("\"pullSeconds\":10", "\"pullSeconds\":15"))
                         .status())
                 .isEqualTo(200);
         assertThat(server.get("/api/sessions/s1").body().path("timeline")).isEqualTo(before);
@@ -77,19 +86,22 @@ public class SessionsTest {
         var closed = server.get("/api/sessions/s1/summary").body().path("closed");
         assertThat(closed.path("observer").asString()).isEqualTo("COACH");
         assertThat(closed.path("rating").asInt()).isEqualTo(5);
-        assertThat(server.get("/api/sessions/s1").body().path("closed").asBoolean()).isTrue();
+        assertThat(server.get("/api/sessions/s1").body().path("closed").asBoolean())
+                .isTrue();
     }
 
     @Test
     public void theMorningIsAskedAfterTheSessionIsClosed() {
         scene.open("s1");
-        assertThat(server.post("/api/sessions/s1/morning", "{\"id\":\"a\",\"settled\":true}").codes())
+        assertThat(server.post("/api/sessions/s1/morning", "{\"id\":\"a\",\"settled\":true}")
+                        .codes())
                 .containsExactly("still-open");
         scene.close("s1");
         assertThat(server.get("/api/today").body().path("mornings").size()).isZero();
         server.clock.move(Duration.ofDays(1));
         assertThat(server.get("/api/today").body().path("mornings").size()).isEqualTo(1);
-        assertThat(server.post("/api/sessions/s1/morning", "{\"id\":\"a\",\"settled\":true,\"soreness\":11}").codes())
+        assertThat(server.post("/api/sessions/s1/morning", "{\"id\":\"a\",\"settled\":true,\"soreness\":11}")
+                        .codes())
                 .containsExactly("out-of-bounds");
         scene.morning("s1");
         assertThat(server.get("/api/today").body().path("mornings").size()).isZero();
@@ -109,13 +121,15 @@ public class SessionsTest {
         scene.close("s3");
         server.clock.move(Duration.ofHours(80));
         assertThat(scene.proposal("left").at("/proposal/verdict").asString()).isEqualTo("STEP_UP");
-        assertThat(scene.decide("d1", "LEFT", "ACCEPTED", ",\"reason\":\"\"").status()).isEqualTo(200);
+        assertThat(scene.decide("d1", "LEFT", "ACCEPTED", ",\"reason\":\"\"").status())
+                .isEqualTo(200);
         server.clock.move(Duration.ofHours(2));
         server.post("/api/sessions/s3/morning", "{\"id\":\"late\",\"settled\":false,\"soreness\":2}");
         var proposal = scene.proposal("left");
         assertThat(proposal.at("/proposal/suspends").asString()).isEqualTo("d1");
         assertThat(proposal.at("/proposal/verdict").asString()).isEqualTo("STEP_DOWN");
-        assertThat(scene.open("s4").body().at("/plan/doses/left/topHoldSeconds").asInt()).isEqualTo(10);
+        assertThat(scene.open("s4").body().at("/plan/doses/left/topHoldSeconds").asInt())
+                .isEqualTo(10);
     }
 
     @Test
@@ -127,6 +141,7 @@ public class SessionsTest {
         assertThat(row.at("/asymmetry/real").asBoolean()).isFalse();
         assertThat(row.at("/goalDegrees").asDouble()).isEqualTo(45);
         var passive = row.at("/sides/left/passive");
-        assertThat(passive.path("upper").asDouble() - passive.path("lower").asDouble()).isBetween(11.0, 12.0);
+        assertThat(passive.path("upper").asDouble() - passive.path("lower").asDouble())
+                .isBetween(11.0, 12.0);
     }
 }

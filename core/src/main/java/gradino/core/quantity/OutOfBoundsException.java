@@ -58,6 +58,8 @@ public final class OutOfBoundsException extends IllegalArgumentException {
     }
 
     private static String plain(double bound) {
-        return bound == Math.rint(bound) ? Long.toString((long) bound) : Double.toString(bound);
+        return Double.isFinite(bound) && bound == Math.rint(bound)
+                ? Long.toString((long) bound)
+                : Double.toString(bound);
     }
 }

