@@ -340,22 +340,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/methods/ramp-both-ways": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["method"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/sessions/{sessionId}": {
         parameters: {
             query?: never;
@@ -884,17 +868,6 @@ export interface components {
             kind: "WHILE_CONTRACTING" | "AT_REST_IN_RANGE" | "PINCH_THAT_EASED" | "WRONG_JOINT";
             score: number;
             where: string;
-        };
-        Parameter: {
-            /** Format: int32 */
-            max: number;
-            /** Format: int32 */
-            min: number;
-            name: string;
-            source: components["schemas"]["Source"];
-            unit: string;
-            /** Format: int32 */
-            usual: number;
         };
         Phase: {
             /** @enum {string} */
@@ -1809,26 +1782,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Floor"];
-                };
-            };
-        };
-    };
-    method: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Parameter"][];
                 };
             };
         };

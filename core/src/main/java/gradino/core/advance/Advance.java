@@ -8,7 +8,6 @@ import gradino.core.because.Term;
 import gradino.core.because.Unit;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
-import gradino.core.measure.Limiter;
 import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.EffortClass;
@@ -61,11 +60,6 @@ public final class Advance {
     /** Whether a line counts as a newcomer's at a moment. */
     public static boolean isNewcomer(LineState state, Policy policy, Moment moment) {
         return new Situation(state, Side.LEFT, policy, moment).newcomer();
-    }
-
-    /** What limits the line's motion on a side. */
-    public static Limiter limiter(LineState state, Side side, Policy policy, Moment moment) {
-        return new Situation(state, side, policy, moment).limiter();
     }
 
     /**

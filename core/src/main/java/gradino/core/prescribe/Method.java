@@ -6,7 +6,6 @@ import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.apache.commons.csv.CSVRecord;
@@ -83,10 +82,5 @@ public record Method(String id, Map<String, Parameter> parameters) {
             throw new IllegalArgumentException(parameter.name() + ": default outside its range");
         }
         return Map.entry(row.get("method"), parameter);
-    }
-
-    /** Names of the parameters, in no order. */
-    public List<String> names() {
-        return List.copyOf(parameters.keySet());
     }
 }

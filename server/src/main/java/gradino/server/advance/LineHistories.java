@@ -5,7 +5,6 @@ import gradino.core.advance.ClientFacts;
 import gradino.core.advance.Event;
 import gradino.core.advance.Event.Answer;
 import gradino.core.advance.Event.DoseDecided;
-import gradino.core.advance.LineState;
 import gradino.core.advance.Moment;
 import gradino.core.advance.Policy;
 import gradino.core.because.Finding;
@@ -87,10 +86,6 @@ public class LineHistories implements LineHistory {
                 events,
                 moment.instant(),
                 moment.zone().getId());
-    }
-
-    public LineState state(Line line) {
-        return inputs(line).state(Policy.house());
     }
 
     @Override
@@ -178,9 +173,5 @@ public class LineHistories implements LineHistory {
                         stop.sessionId(), sign, stop.stopSide(), stop.happenedAt(), stop.recordedAt()));
             }
         }
-    }
-
-    public List<Line> all() {
-        return lines.all();
     }
 }

@@ -105,9 +105,8 @@ public class SessionRepository {
                 """, this::opened, lineId);
     }
 
-    public List<Opened> of(String column, String id) {
-        var where = column.equals("line_id") ? "line_id" : "client_id";
-        return sql.list("SELECT * FROM session WHERE " + where + " = ? ORDER BY happened_at, id", this::opened, id);
+    public List<Opened> ofLine(String lineId) {
+        return sql.list("SELECT * FROM session WHERE line_id = ? ORDER BY happened_at, id", this::opened, lineId);
     }
 
     public List<Opened> all() {
@@ -206,7 +205,7 @@ public class SessionRepository {
                 blocksOfLine(lineId).stream().collect(Collectors.groupingBy(StoredBlock::sessionId));
         Map<String, Closed> closed = closedOfLine(lineId).stream().collect(Collectors.toMap(Closed::sessionId, c -> c));
         var held = new ArrayList<Held>();
-        for (var session : of("line_id", lineId)) {
+        for (var session : ofLine(lineId)) {
             var close = closed.get(session.id());
             if (close != null) {
                 held.add(held(session, close, blocks.getOrDefault(session.id(), List.of())));

@@ -1,7 +1,6 @@
 package gradino.server.prescribe;
 
 import gradino.core.measure.Instrument;
-import gradino.core.prescribe.Method;
 import gradino.core.prescribe.Plan;
 import gradino.server.prescribe.LineService.CurrentLine;
 import gradino.server.prescribe.LineService.PlanPreview;
@@ -9,7 +8,6 @@ import gradino.server.prescribe.LineService.Suggestion;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
-import java.util.Comparator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -32,14 +30,6 @@ class LineController {
 
     /** A plan being edited; without a line it is a new one. */
     record PlanDraft(@Nullable String lineId, Instrument instrument, Plan plan) {}
-
-    /** The house method's parameters, for the editor's ranges. */
-    @GetMapping("/api/methods/ramp-both-ways")
-    List<Method.Parameter> method() {
-        return Method.rampBothWays().parameters().values().stream()
-                .sorted(Comparator.comparing(Method.Parameter::name))
-                .toList();
-    }
 
     @GetMapping("/api/clients/{clientId}/lines")
     List<CurrentLine> of(@PathVariable String clientId) {

@@ -1,0 +1,157 @@
+package gradino.core.prescribe;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import gradino.core.body.Catalogue;
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.quantity.Degrees;
+import gradino.core.quantity.EffortPercent;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.IntStream;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** What must hold for any plan that a coach may type, over invented ones. */
+public class AnyPlanTest {
+
+    @DataProvider
+    public Object[][] plans() {
+        return IntStream.range(0, 60)
+                .mapToObj(n -> new Object[] {plan(new Random(n))})
+                .toArray(Object[][]::new);
+    }
+
+    private static Plan plan(Random random) {
+        var position =
+                Catalogue.positions().get(random.nextInt(Catalogue.positions().size()));
+        var motion = position.motions().get(random.nextInt(position.motions().size()));
+        var steps = new ArrayList<EffortStep>();
+        int effort = 0;
+        for (int n = 0; n < 1 + random.nextInt(7); n++) {
+            effort += 1 + random.nextInt(14);
+            steps.add(new EffortStep(EffortPercent.of(effort), 1 + random.nextInt(10)));
+        }
+        return new Plan(
+                motion,
+                position.id(),
+                Method.RAMP_BOTH_WAYS,
+                random.nextInt(6),
+                1 + random.nextInt(15),
+                new RampPattern(steps),
+                random.nextInt(30),
+                random.nextInt(90),
+                new Breathing(1 + random.nextInt(5), 1 + random.nextInt(9)),
+                random.nextInt(60),
+                random.nextInt(60),
+                1 + random.nextInt(7),
+                random.nextBoolean() ? Side.LEFT : Side.RIGHT,
+                "",
+                new Sided<>(dose(random), dose(random)));
+    }
+
+    private static Dose dose(Random random) {
+        return new Dose(
+                Degrees.of(random.nextInt(60)),
+                random.nextInt(121),
+                1 + random.nextInt(5),
+                EffortPercent.of(1 + random.nextInt(100)),
+                random.nextInt(25),
+                random.nextInt(16),
+                random.nextInt(5));
+    }
+
+    @Test(dataProvider = "plans")
+    public void theTimelineHasNoGapNoOverlapAndNoEmptyPhase(Plan plan) {
+        int at = 0;
+        for (var phase : Compiler.compile(plan).phases()) {
+            assertThat(phase.startSecond()).isEqualTo(at);
+            assertThat(phase.seconds()).isPositive();
+            assertThat(phase.breaths().get(0).atSecond()).isEqualTo(phase.startSecond());
+            at = phase.endSecond();
+        }
+        assertThat(Compiler.secondsOf(plan)).isEqualTo(at);
+    }
+
+    @Test(dataProvider = "plans")
+    public void totalsAreTheSumOfTheSeconds(Plan plan) {
+        var timeline = Compiler.compile(plan);
+        var totals = Totals.of(timeline);
+        double impulse = 0;
+        int underTension = 0;
+        for (int t = 0; t < timeline.seconds(); t++) {
+            var second = timeline.second(t);
+            if (second.phase().isContraction()) {
+                impulse += second.effort();
+                underTension++;
+            }
+        }
+        var left = totals.sides().left();
+        var right = totals.sides().right();
+        assertThat(left.impulse() + right.impulse()).isCloseTo(impulse, within(1e-6));
+        assertThat(left.pressSeconds() + left.pullSeconds() + right.pressSeconds() + right.pullSeconds())
+                .isEqualTo(underTension);
+        assertThat(left.seconds() + right.seconds()).isEqualTo(totals.seconds());
+    }
+
+    @Test(dataProvider = "plans")
+    public void noSecondAsksMoreThanTheSidesCeiling(Plan plan) {
+        for (var phase : Compiler.compile(plan).phases()) {
+            assertThat(phase.effortTo())
+                    .isLessThanOrEqualTo(plan.dose(phase.side()).ceiling());
+        }
+    }
+
+    @Test(dataProvider = "plans")
+    public void blocksAreNamedOnceAndStayTogether(Plan plan) {
+        var seen = new HashSet<String>();
+        var last = "";
+        for (var phase : Compiler.compile(plan).phases()) {
+            if (!phase.blockId().equals(last)) {
+                assertThat(seen.add(phase.blockId())).as(phase.blockId()).isTrue();
+                assertThat(phase.blockId()).startsWith(phase.side().word());
+                last = phase.blockId();
+            }
+        }
+    }
+
+    @Test(dataProvider = "plans")
+    public void oneSideIsFinishedBeforeTheOtherBegins(Plan plan) {
+        var sides = Compiler.compile(plan).phases().stream()
+                .map(Timeline.Phase::side)
+                .toList();
+        int change = sides.indexOf(plan.firstSide().other());
+        assertThat(sides.subList(0, change)).containsOnly(plan.firstSide());
+        assertThat(sides.subList(change, sides.size()))
+                .containsOnly(plan.firstSide().other());
+    }
+
+    @Test(dataProvider = "plans")
+    public void swappingTheSidesSwapsTheTotals(Plan plan) {
+        var swapped = plan.withDoses(new Sided<>(plan.dose(Side.RIGHT), plan.dose(Side.LEFT)));
+        var totals = Totals.of(Compiler.compile(plan)).sides();
+        var other = Totals.of(Compiler.compile(swapped)).sides();
+        assertThat(other.left().impulse()).isEqualTo(totals.right().impulse());
+        assertThat(other.right().pullSeconds()).isEqualTo(totals.left().pullSeconds());
+    }
+
+    @Test
+    public void theClassesCoverEveryEffort() {
+        assertThat(List.of(30, 31, 60, 61, 85, 86, 100).stream()
+                        .map(e -> EffortClass.of(EffortPercent.of(e)))
+                        .toList())
+                .containsExactly(
+                        EffortClass.LIGHT,
+                        EffortClass.MODERATE,
+                        EffortClass.MODERATE,
+                        EffortClass.HARD,
+                        EffortClass.HARD,
+                        EffortClass.MAXIMAL,
+                        EffortClass.MAXIMAL);
+        assertThat(EffortClass.HARD.spacingDays()).isEqualTo(2);
+    }
+}

@@ -1,0 +1,135 @@
+package gradino.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gradino.server.platform.Sql;
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.time.Duration;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+
+/** The client's file, and how the pages are served. */
+public class ClientsTest {
+    private TestServer server;
+
+    @BeforeClass
+    public void start() {
+        server = TestServer.empty();
+        new Scene(server).client();
+    }
+
+    @AfterClass(alwaysRun = true)
+    public void stop() {
+        server.close();
+    }
+
+    private long rows(String table) {
+        return server.bean(Sql.class)
+                .first("SELECT count(*) FROM " + table, row -> row.getLong(1))
+                .orElseThrow();
+    }
+
+    private static String details(String name, String birthDate, int beighton) {
+        return "{\"name\":\"%s\",\"birthDate\":\"%s\",\"goal\":\"g\",\"beighton\":%d,\"blockStepCm\":0.5,\"goals\":[]}"
+                .formatted(name, birthDate, beighton);
+    }
+
+    @Test
+    public void aChangeOfTheFileIsANewVersionAndTheOldOneStays() {
+        long before = rows("client_details");
+        var changed =
+                server.put("/api/clients/" + Scene.CLIENT + "/details", details("Perrin Vale-Moss", "1990-05-01", 2));
+        assertThat(changed.status()).isEqualTo(200);
+        assertThat(changed.body().at("/details/name").asString()).isEqualTo("Perrin Vale-Moss");
+        assertThat(rows("client_details")).isEqualTo(before + 1);
+        assertThat(server.put("/api/clients/" + Scene.CLIENT + "/details", details("", "1990-05-01", 2))
+                        .codes())
+                .containsExactly("required");
+        assertThat(rows("client_details")).isEqualTo(before + 1);
+    }
+
+    @Test
+    public void hypermobilityGoesByTheCutOffOfTheAge() {
+        // Malfait et al. 2017 (value from memory): five points count to 50 years, four above.
+        server.post("/api/clients", "{\"id\":\"young\",\"details\":" + details("Young", "1996-01-01", 4) + "}");
+        server.post("/api/clients", "{\"id\":\"older\",\"details\":" + details("Older", "1970-01-01", 4) + "}");
+        assertThat(server.get("/api/clients/young/day")
+                        .body()
+                        .path("hypermobile")
+                        .asBoolean())
+                .isFalse();
+        assertThat(server.get("/api/clients/older/day")
+                        .body()
+                        .path("hypermobile")
+                        .asBoolean())
+                .isTrue();
+    }
+
+    @Test
+    public void aRestrictionNeedsItsReasonAndLiftingItToo() {
+        var path = "/api/clients/" + Scene.CLIENT + "/restriction";
+        var stopped = "{\"noDeepening\":false,\"stopped\":%b,\"reason\":\"%s\"}";
+        assertThat(server.put(path, stopped.formatted(true, " ")).codes()).containsExactly("required");
+        long before = rows("restriction");
+        assertThat(server.put(path, stopped.formatted(true, "invented")).status())
+                .isEqualTo(200);
+        assertThat(server.get("/api/clients/" + Scene.CLIENT + "/day")
+                        .body()
+                        .path("state")
+                        .asString())
+                .isEqualTo("STOP");
+        server.clock.move(Duration.ofDays(1));
+        assertThat(server.put(path, stopped.formatted(false, "invented letter of clearance"))
+                        .status())
+                .isEqualTo(200);
+        assertThat(rows("restriction")).isEqualTo(before + 2);
+        assertThat(server.put(path, "{\"effortCap\":130,\"noDeepening\":false,\"stopped\":false,\"reason\":\"x\"}")
+                        .paths())
+                .containsExactly("effortCap");
+    }
+
+    @Test
+    public void aClearanceNamesWhoAndWhatAndIsStoredOnce() {
+        var path = "/api/clients/" + Scene.CLIENT + "/clearances";
+        assertThat(server.post(path, "{\"id\":\"c\",\"clearedBy\":\"\",\"note\":\"\"}")
+                        .paths())
+                .containsExactlyInAnyOrder("clearedBy", "note");
+        for (int n = 0; n < 2; n++) {
+            server.post(path, "{\"id\":\"c\",\"clearedBy\":\"invented\",\"note\":\"may train\"}");
+        }
+        assertThat(rows("clearance")).isEqualTo(1);
+    }
+
+    private HttpResponse<String> page(String path) throws IOException, InterruptedException {
+        return HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(URI.create(server.url(path))).build(),
+                        HttpResponse.BodyHandlers.ofString());
+    }
+
+    @Test
+    public void everyDeepLinkIsServedAndAssetsAreKeptForAYear() throws Exception {
+        for (var path :
+                new String[] {"/", "/clients/x", "/clients/x/measure", "/sessions/s", "/sessions/s/close", "/studio"}) {
+            var page = page(path);
+            assertThat(page.statusCode()).as(path).isEqualTo(200);
+            assertThat(page.body()).contains("<div id=\"root\">");
+        }
+        var script = page("/").body().replaceAll("(?s).*src=\"(/assets/[^\"]+\\.js)\".*", "$1");
+        var asset = page(script);
+        assertThat(asset.headers().firstValue("cache-control").orElse("")).contains("immutable");
+        assertThat(asset.headers().firstValue("content-security-policy").orElse(""))
+                .contains("default-src 'self'");
+        assertThat(page("/api/nothing").statusCode()).isEqualTo(404);
+    }
+
+    @Test
+    public void noPageOrScriptNamesAnotherHost() throws Exception {
+        assertThat(page("/").body()).doesNotContain("http://").doesNotContain("https://");
+    }
+}
