@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, ask, on, SIDES, type Schemas } from '../../shared/api/client';
-import { words } from '../../shared/units';
+import { daysAgo, words } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { Choice } from '../../shared/ui/Choice';
 import { ClientHead } from '../../shared/ui/ClientHead';
@@ -172,8 +172,9 @@ function Closed({ closed, clientId }: { closed: Schemas['Closed']; clientId: str
       <h2 className="text-xl font-bold">{closed.stopSign ? `Stopped: ${words(closed.stopSign)}` : 'Closed'}</h2>
       <p className="mb-4 text-soft">
         Watched by {OBSERVERS.find(([o]) => o === closed.observer)?.[1]}
-        {closed.rating === undefined ? '' : `, rated ${closed.rating}/10`}. Tomorrow morning two questions are asked
-        under Today; until then nothing steps up.
+        {closed.rating === undefined ? '' : `, rated ${closed.rating}/10`}.
+        {daysAgo(closed.happenedAt) === 'today' &&
+          ' Tomorrow morning two questions are asked under Today; until then nothing steps up.'}
       </p>
       <div className="flex flex-wrap gap-3">
         <Link

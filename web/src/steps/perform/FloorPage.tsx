@@ -187,7 +187,7 @@ function Now({ view, floor }: { view: View; floor: Schemas['Floor'] }) {
       </div>
       <div className="flex grow flex-wrap items-center gap-x-8">
         <span
-          className="text-[40vh] leading-[0.85] portrait:text-[27vh] font-bold"
+          className="text-[40vh] leading-[0.85] portrait:text-[25vh] font-bold"
           data-testid="digits"
           aria-live="off"
         >
@@ -207,7 +207,7 @@ function Now({ view, floor }: { view: View; floor: Schemas['Floor'] }) {
           <p className="mt-1 text-xl text-soft sm:text-2xl">{next ? `next: ${next.cue}` : 'then the end'}</p>
         </div>
       </div>
-      <div className="h-[20vh] min-h-20 portrait:h-[11vh]">
+      <div className="h-[20vh] min-h-20 portrait:h-[9vh]">
         <Stair
           phases={lane}
           from={lane[0]?.startSecond ?? 0}
@@ -230,14 +230,14 @@ function Rating({ store, run }: { store: FloorStore; run: Runs.Run }) {
   const rating = run.notes[press]?.effortRating;
   return (
     <div className="flex flex-wrap items-center gap-2">
-      <span className="text-xl">{phase.set > 0 ? 'How hard was the press?' : 'Last press:'}</span>
+      <span className="text-base sm:text-xl">{phase.set > 0 ? 'How hard was the press?' : 'Last press:'}</span>
       <div className="grid grow grid-cols-11" role="radiogroup" aria-label="Effort of the press, 0 to 10">
         {Array.from({ length: 11 }, (_, n) => (
           <button
             key={n}
             role="radio"
             aria-checked={rating === n}
-            className={`min-h-12 border border-rule text-xl ${rating === n ? 'bg-ink font-bold text-paper' : 'hover:bg-tread'}`}
+            className={`min-h-11 border border-rule text-lg sm:text-xl ${rating === n ? 'bg-ink font-bold text-paper' : 'hover:bg-tread'}`}
             onClick={() => store.note(press, () => ({ effortRating: n }))}
           >
             {n}

@@ -43,20 +43,6 @@ public class ContractTest {
     }
 
     @Test
-    public void everyPackageWithTestsIsInTheSuite() throws IOException {
-        var suite = Files.readString(Path.of("src", "test", "resources", "testng.xml"));
-        try (var files = Files.walk(Path.of("src", "test", "java"))) {
-            files.filter(f -> f.toString().endsWith("Test.java"))
-                    .map(f -> Path.of("src", "test", "java")
-                            .relativize(f.getParent())
-                            .toString()
-                            .replace('/', '.'))
-                    .distinct()
-                    .forEach(name -> assertThat(suite).contains("<package name=\"" + name + "\"/>"));
-        }
-    }
-
-    @Test
     public void onlyTheApiDocumentTouchesTheOldJackson() {
         noClasses()
                 .that()
