@@ -91,7 +91,8 @@ public class CoreJsonTest {
         var plan = JSON.writeValueAsString(PLAN);
         assertThatThrownBy(() -> JSON.readValue(plan.replace("\"pullSeconds\":10,", ""), Plan.class))
                 .hasMessageContaining("pullSeconds");
-        assertThatThrownBy(() -> JSON.readValue(plan.replace("{\"motion\"", "{\"colour\":\"red\",\"motion\""), Plan.class))
+        assertThatThrownBy(
+                        () -> JSON.readValue(plan.replace("{\"motion\"", "{\"colour\":\"red\",\"motion\""), Plan.class))
                 .hasMessageContaining("colour");
     }
 }

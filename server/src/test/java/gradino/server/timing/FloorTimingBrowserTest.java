@@ -64,7 +64,10 @@ public class FloorTimingBrowserTest {
     private void check(Tab floor) {
         var phases = marks(floor, "phase");
         double zero = phases.get(0).at() - 1000 * phases.get(0).second();
-        var compiled = server.get("/api/sessions/timed").body().at("/timeline/phases").valueStream()
+        var compiled = server.get("/api/sessions/timed")
+                .body()
+                .at("/timeline/phases")
+                .valueStream()
                 .map(p -> p.path("startSecond").asDouble())
                 .toList();
         assertThat(phases.stream().map(Mark::second).toList()).isEqualTo(compiled.subList(0, phases.size()));
