@@ -67,7 +67,7 @@ final class CoreBench {
         var plan = Plan.first(
                 "hip-internal-rotation", "prone-knee-bent", Sided.both(Degrees.of(20 + RANDOM.nextInt(20))), Side.LEFT);
         var dose = plan.dose(Side.LEFT)
-                .withSets(14)
+                .withSets(15)
                 .withCeiling(EffortPercent.of(60 + RANDOM.nextInt(40)))
                 .withTopHold(18 + RANDOM.nextInt(3));
         return new Plan(

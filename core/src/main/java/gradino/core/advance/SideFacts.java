@@ -9,8 +9,11 @@ import gradino.core.perform.SessionRecord;
 import gradino.core.prescribe.BlockKind;
 import gradino.core.quantity.PainScore;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.ToIntFunction;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -47,21 +50,24 @@ record SideFacts(
                 stopped(session, side));
     }
 
-    private static int mostInASet(List<BlockRecord> blocks, java.util.function.ToIntFunction<BlockRecord> count) {
-        return blocks.stream()
-                .collect(java.util.stream.Collectors.groupingBy(
-                        SideFacts::setOf, java.util.stream.Collectors.summingInt(count)))
-                .values()
-                .stream()
-                .mapToInt(Integer::intValue)
-                .max()
-                .orElse(0);
+    private static int mostInASet(List<BlockRecord> blocks, ToIntFunction<BlockRecord> count) {
+        Map<String, Integer> bySet = new HashMap<>();
+        for (var block : blocks) {
+            int seen = count.applyAsInt(block);
+            if (seen > 0) {
+                bySet.merge(setOf(block), seen, Integer::sum);
+            }
+        }
+        return bySet.values().stream().mapToInt(Integer::intValue).max().orElse(0);
     }
 
     /** Block ids name their set: left-2-press and left-2-pull belong together. */
     private static String setOf(BlockRecord block) {
-        var parts = block.blockId().split("-", 3);
-        return parts.length == 3 && parts[1].matches("\\d+") ? parts[1] : block.blockId();
+        var id = block.blockId();
+        int first = id.indexOf('-') + 1;
+        int second = id.indexOf('-', first);
+        boolean numbered = first > 0 && second > first && Character.isDigit(id.charAt(first));
+        return numbered ? id.substring(first, second) : id;
     }
 
     /** Rated once a set, at its press; a set without a rating leaves the effort unknown. */

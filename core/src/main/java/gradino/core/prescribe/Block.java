@@ -11,6 +11,9 @@ public sealed interface Block {
     /** The block's phases in order, in whole seconds. */
     List<Draft> phases();
 
+    /** The block's length, which {@link #phases()} sum up to. */
+    int seconds();
+
     /** Seconds of the block's breath; the usual six where it names none. */
     default Breathing breathing() {
         return Breathing.USUAL;
@@ -80,6 +83,11 @@ public sealed interface Block {
         }
 
         @Override
+        public int seconds() {
+            return 2 * eachWay * secondsPerCircle;
+        }
+
+        @Override
         public List<Draft> phases() {
             var circles = new ArrayList<Draft>();
             circles(circles, PhaseKind.CIRCLE_ONE_WAY, "Slow " + joint + " circle, everything else still");
@@ -120,6 +128,11 @@ public sealed interface Block {
         }
 
         @Override
+        public int seconds() {
+            return steps.stream().mapToInt(EffortStep::seconds).sum() + topHoldSeconds;
+        }
+
+        @Override
         public List<Draft> phases() {
             var verb = press ? "Press " : "Pull ";
             var drafts = new ArrayList<Draft>();
@@ -146,6 +159,11 @@ public sealed interface Block {
         }
 
         @Override
+        public int seconds() {
+            return repetitions * (reStretchSeconds + holdSeconds);
+        }
+
+        @Override
         public List<Draft> phases() {
             var drafts = new ArrayList<Draft>();
             var hold = new EffortStep(effort, holdSeconds);
@@ -163,6 +181,11 @@ public sealed interface Block {
         @Override
         public BlockKind kind() {
             return BlockKind.SETTLE;
+        }
+
+        @Override
+        public int seconds() {
+            return breathing.wholeBreaths(wantedSeconds);
         }
 
         @Override

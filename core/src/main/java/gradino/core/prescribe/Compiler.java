@@ -53,8 +53,7 @@ public final class Compiler {
 
     private int secondsOf(Side side) {
         return blocks(side).stream()
-                .flatMap(placed -> placed.block().phases().stream())
-                .mapToInt(Block.Draft::seconds)
+                .mapToInt(placed -> placed.block().seconds())
                 .sum();
     }
 
