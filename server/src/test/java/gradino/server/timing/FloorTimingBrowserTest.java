@@ -13,11 +13,11 @@ import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 
 /**
- * Minutes at real speed (two, or five with {@code ./gradino test --long}), the page hidden for more than one of them: every
+ * Minutes at real speed (by {@code ./gradino test --long}), the page hidden for more than one of them: every
  * phase is shown, sounded and spoken within 0.1 s of the compiled timeline. What is checked is that the floor is right by the clock, not how fast the machine is.
  */
 public class FloorTimingBrowserTest {
-    private static final int SECONDS = Integer.getInteger("gradino.floor.seconds", 120);
+    private static final int SECONDS = Integer.getInteger("gradino.floor.seconds", 300);
     private static final int HIDDEN_FROM = 20;
     private static final int HIDDEN_SECONDS = 60;
     private static final double TOLERANCE_MS = 100;
