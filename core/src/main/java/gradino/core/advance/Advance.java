@@ -11,7 +11,9 @@ import gradino.core.body.Side;
 import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.EffortClass;
+import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.PlanCheck;
+import gradino.core.prescribe.PlanContext;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -101,6 +103,7 @@ public final class Advance {
     /** Gathers one proposal; lives for one call. */
     private static final class Draft {
         private final Situation s;
+        private final PlanContext context;
         private final Dose inForce;
         private final @Nullable String suspends;
         private final List<GateResult> gates = new ArrayList<>();
@@ -111,6 +114,7 @@ public final class Advance {
 
         Draft(Situation s, Dose inForce, @Nullable String suspends) {
             this.s = s;
+            this.context = s.context();
             this.inForce = inForce;
             this.suspends = suspends;
         }
@@ -184,15 +188,16 @@ public final class Advance {
          */
         private Optional<Because> notAllowed(Dose dose) {
             var plan = s.planWith(dose);
-            boolean longer = s.state().client().minutes() != null
-                    && Compiler.secondsOf(plan) > Compiler.secondsOf(s.planWith(s.dose()));
-            return PlanCheck.check(plan, s.context()).stream()
-                    .filter(f -> (f.blocks()
-                                    && f.path().startsWith("doses." + s.side().word()))
-                            || (longer && f.code().equals("too-long")))
+            return PlanCheck.checkSide(plan, s.side(), context).stream()
+                    .filter(Finding::blocks)
+                    .findFirst()
+                    .or(() -> PlanCheck.tooLong(plan, context).filter(f -> longerThanNow(plan)))
                     .map(Finding::message)
-                    .map(message -> Because.of(Reason.NOT_ALLOWED, Term.of(message)))
-                    .findFirst();
+                    .map(message -> Because.of(Reason.NOT_ALLOWED, Term.of(message)));
+        }
+
+        private boolean longerThanNow(Plan plan) {
+            return Compiler.secondsOf(plan) > Compiler.secondsOf(s.planWith(s.dose()));
         }
 
         private Proposal proposal(Verdict verdict, @Nullable LeverId lever, Because why, Dose to) {

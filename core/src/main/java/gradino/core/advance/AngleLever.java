@@ -68,7 +68,7 @@ final class AngleLever implements Lever {
     }
 
     private static boolean observed(Situation s) {
-        var runs = QualifiedGate.runs(s);
+        var runs = s.runs();
         return runs.subList(Math.max(0, runs.size() - s.whole(Threshold.SESSIONS_NEEDED)), runs.size()).stream()
                 .flatMap(java.util.Collection::stream)
                 .anyMatch(x -> x.observer().isCoach());

@@ -137,9 +137,8 @@ public record LineState(
 
     private LineState answered(Event.MorningAnswered answered) {
         var morning = new SessionFacts.Morning(answered.settled(), answered.soreness(), answered.recordedAt());
-        var all = sessions.stream()
-                .map(s -> s.id().equals(answered.sessionId()) ? s.with(morning) : s)
-                .toList();
+        var all = new ArrayList<>(sessions);
+        all.replaceAll(s -> s.id().equals(answered.sessionId()) ? s.with(morning) : s);
         return new LineState(plan, grid, client, sides, all, stops);
     }
 

@@ -5,6 +5,7 @@ import gradino.core.because.Unit;
 import gradino.core.body.DataFile;
 import gradino.core.measure.NoiseRules;
 import gradino.core.quantity.OutOfBoundsException;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
 import org.apache.commons.csv.CSVRecord;
@@ -25,7 +26,7 @@ public record Policy(String version, Map<Threshold, Entry> entries, NoiseRules n
     }
 
     public Policy {
-        entries = Map.copyOf(entries);
+        entries = Collections.unmodifiableMap(new EnumMap<>(entries));
         for (var threshold : Threshold.values()) {
             if (!entries.containsKey(threshold)) {
                 throw new IllegalArgumentException("policy " + version + " lacks " + threshold);

@@ -24,7 +24,7 @@ final class QualifiedGate implements Gate {
 
     @Override
     public Judgement judge(Situation s) {
-        var runs = runs(s);
+        var runs = s.runs();
         int needed = s.whole(Threshold.SESSIONS_NEEDED);
         var looked = runs.subList(Math.max(0, runs.size() - needed), runs.size());
         var parts = new ArrayList<Because>();
@@ -59,28 +59,6 @@ final class QualifiedGate implements Gate {
                 Unit.RATIO,
                 result.because(),
                 s.policy().source(Threshold.DONE_RATIO));
-    }
-
-    /** Sessions at this rung with known mornings, in groups that lie nearer to their first session than the spacing. */
-    static List<List<SessionFacts>> runs(Situation s) {
-        var runs = new ArrayList<List<SessionFacts>>();
-        for (var session : s.atThisRung()) {
-            if (s.isUnknown(session)) {
-                continue;
-            }
-            var run = runs.isEmpty() ? List.<SessionFacts>of() : runs.get(runs.size() - 1);
-            if (!run.isEmpty() && daysBetween(s, run.get(0), session) < s.spacingDays(run.get(0))) {
-                run.add(session);
-            } else {
-                runs.add(new ArrayList<>(List.of(session)));
-            }
-        }
-        return runs;
-    }
-
-    private static long daysBetween(Situation s, SessionFacts earlier, SessionFacts later) {
-        return java.time.temporal.ChronoUnit.DAYS.between(
-                s.moment().day(earlier.endedAt()), s.moment().day(later.endedAt()));
     }
 
     private void failings(Situation s, SessionFacts session, List<Because> parts) {

@@ -8,12 +8,10 @@ import gradino.core.perform.PainKind;
 import gradino.core.perform.SessionRecord;
 import gradino.core.prescribe.BlockKind;
 import gradino.core.quantity.PainScore;
-import java.util.Comparator;
+import gradino.core.quantity.Tenths;
+import java.util.Collections;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.function.ToIntFunction;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -37,28 +35,80 @@ record SideFacts(
         boolean unplannedStop) {
 
     static SideFacts of(SessionRecord session, Side side) {
-        var blocks = session.blocks(side);
-        var worst = blocks.stream().flatMap(b -> b.pains().stream()).max(Comparator.comparing(Pain::score));
-        return new SideFacts(
-                DoneRatio.of(session, side),
-                worst.map(Pain::score).orElse(PainScore.NONE),
-                worst.map(Pain::kind).orElse(null),
-                blocks.stream().flatMap(b -> b.pains().stream()).anyMatch(p -> p.kind() == PainKind.WRONG_JOINT),
-                mostInASet(blocks, b -> b.faults().size()),
-                mostInASet(blocks, BlockRecord::cramps),
-                effortOff(blocks, session.doses().on(side).ceiling().tenths()).orElse(null),
-                stopped(session, side));
-    }
-
-    private static int mostInASet(List<BlockRecord> blocks, ToIntFunction<BlockRecord> count) {
-        Map<String, Integer> bySet = new HashMap<>();
-        for (var block : blocks) {
-            int seen = count.applyAsInt(block);
-            if (seen > 0) {
-                bySet.merge(setOf(block), seen, Integer::sum);
+        var seen = new Seen(session.doses().on(side).ceiling().tenths());
+        for (var block : session.blocks()) {
+            if (block.side() == side) {
+                seen.add(block);
             }
         }
-        return bySet.values().stream().mapToInt(Integer::intValue).max().orElse(0);
+        boolean sign = session.stopSign() != null && (session.stopSide() == null || session.stopSide() == side);
+        return seen.facts(DoneRatio.of(session, side), sign);
+    }
+
+    /** Gathers a side's blocks in one pass. */
+    private static final class Seen {
+        private final double askedTenths;
+        private final Map<String, Integer> faults = new HashMap<>();
+        private final Map<String, Integer> cramps = new HashMap<>();
+        private @Nullable Pain worst;
+        private boolean wrongJoint;
+        private boolean rated;
+        private boolean unrated;
+        private double effortOff;
+        private boolean left;
+
+        Seen(double askedTenths) {
+            this.askedTenths = askedTenths;
+        }
+
+        void add(BlockRecord block) {
+            block.pains().forEach(this::hurt);
+            inSet(faults, block, block.faults().size());
+            inSet(cramps, block, block.cramps());
+            left |= block.skippedBecause() != null || block.effortMissed();
+            if (block.kind() == BlockKind.PRESS && block.skippedBecause() == null) {
+                rate(block.effortRating());
+            }
+        }
+
+        private void hurt(Pain pain) {
+            wrongJoint |= pain.kind() == PainKind.WRONG_JOINT;
+            if (worst == null || pain.score().compareTo(worst.score()) >= 0) {
+                worst = pain;
+            }
+        }
+
+        private static void inSet(Map<String, Integer> bySet, BlockRecord block, int count) {
+            if (count > 0) {
+                bySet.merge(setOf(block), count, Integer::sum);
+            }
+        }
+
+        /** Rated once a set, at its press; a set without a rating leaves the effort unknown. */
+        private void rate(@Nullable Tenths rating) {
+            if (rating == null) {
+                unrated = true;
+            } else {
+                rated = true;
+                effortOff = Math.max(effortOff, Math.abs(rating.value() - askedTenths));
+            }
+        }
+
+        SideFacts facts(DoneRatio done, boolean sign) {
+            return new SideFacts(
+                    done,
+                    worst == null ? PainScore.NONE : worst.score(),
+                    worst == null ? null : worst.kind(),
+                    wrongJoint,
+                    most(faults),
+                    most(cramps),
+                    rated && !unrated ? effortOff : null,
+                    sign || left);
+        }
+
+        private static int most(Map<String, Integer> bySet) {
+            return bySet.isEmpty() ? 0 : Collections.max(bySet.values());
+        }
     }
 
     /** Block ids name their set: left-2-press and left-2-pull belong together. */
@@ -68,26 +118,5 @@ record SideFacts(
         int second = id.indexOf('-', first);
         boolean numbered = first > 0 && second > first && Character.isDigit(id.charAt(first));
         return numbered ? id.substring(first, second) : id;
-    }
-
-    /** Rated once a set, at its press; a set without a rating leaves the effort unknown. */
-    private static Optional<Double> effortOff(List<BlockRecord> blocks, double askedTenths) {
-        double worst = 0;
-        boolean any = false;
-        for (var block : blocks) {
-            if (block.kind() == BlockKind.PRESS && block.skippedBecause() == null) {
-                if (block.effortRating() == null) {
-                    return Optional.empty();
-                }
-                any = true;
-                worst = Math.max(worst, Math.abs(block.effortRating().value() - askedTenths));
-            }
-        }
-        return any ? Optional.of(worst) : Optional.empty();
-    }
-
-    private static boolean stopped(SessionRecord session, Side side) {
-        boolean sign = session.stopSign() != null && (session.stopSide() == null || session.stopSide() == side);
-        return sign || session.blocks(side).stream().anyMatch(b -> b.skippedBecause() != null || b.effortMissed());
     }
 }

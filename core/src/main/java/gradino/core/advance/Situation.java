@@ -3,6 +3,7 @@ package gradino.core.advance;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.measure.Limiter;
+import gradino.core.measure.RangeState;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.EffortClass;
 import gradino.core.prescribe.Method;
@@ -12,12 +13,58 @@ import gradino.core.quantity.Degrees;
 import gradino.core.quantity.UncertainAngle;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
-/** One side of a line at one moment under one policy: what every gate and lever looks at. */
-record Situation(LineState state, Side side, Policy policy, Moment moment) {
+/**
+ * One side of a line at one moment under one policy: what every gate and lever looks at. What several of them ask for is
+ * gathered once.
+ */
+final class Situation {
+    private final LineState state;
+    private final Side side;
+    private final Policy policy;
+    private final Moment moment;
+    private final Instant decidedAt;
+    private final List<SessionFacts> undecided;
+    private final List<SessionFacts> atThisRung;
+    private final boolean newcomer;
+    private final @Nullable UncertainAngle passive;
+    private final @Nullable UncertainAngle active;
+    private @Nullable List<List<SessionFacts>> runs;
+
+    Situation(LineState state, Side side, Policy policy, Moment moment) {
+        this.state = state;
+        this.side = side;
+        this.policy = policy;
+        this.moment = moment;
+        this.decidedAt = me().lastDecision().map(Event.DoseDecided::recordedAt).orElse(Instant.MIN);
+        this.undecided = undecidedOnes();
+        this.atThisRung = rungOnes();
+        this.newcomer = isNewcomer();
+        this.passive = today(me().passive());
+        this.active = today(me().active());
+    }
+
+    LineState state() {
+        return state;
+    }
+
+    Side side() {
+        return side;
+    }
+
+    Policy policy() {
+        return policy;
+    }
+
+    Moment moment() {
+        return moment;
+    }
 
     SideState me() {
         return state.side(side);
@@ -40,34 +87,83 @@ record Situation(LineState state, Side side, Policy policy, Moment moment) {
     }
 
     Optional<UncertainAngle> passive() {
-        return Optional.ofNullable(me().passive())
-                .map(r -> r.predict(moment.instant(), policy.noise()).estimate());
+        return Optional.ofNullable(passive);
     }
 
-    Optional<UncertainAngle> active() {
-        return Optional.ofNullable(me().active())
-                .map(r -> r.predict(moment.instant(), policy.noise()).estimate());
+    private @Nullable UncertainAngle today(@Nullable RangeState range) {
+        return range == null
+                ? null
+                : range.predict(moment.instant(), policy.noise()).estimate();
     }
 
     Limiter limiter() {
-        return Limiter.judge(
-                passive().orElse(null), active().orElse(null), state.client().wantedDegrees(), me().endFeel());
+        return Limiter.judge(passive, active, state.client().wantedDegrees(), me().endFeel());
     }
 
     /** Sessions that the last decision on this side could not know, or of which more has been heard since. */
     List<SessionFacts> undecided() {
-        var decided = me().lastDecision().map(Event.DoseDecided::recordedAt).orElse(Instant.MIN);
-        return state.sessions().stream()
-                .filter(s -> s.lastHeard().isAfter(decided))
-                .toList();
+        return undecided;
+    }
+
+    boolean isUndecided(SessionFacts session) {
+        return session.lastHeard().isAfter(decidedAt);
+    }
+
+    private List<SessionFacts> undecidedOnes() {
+        var found = new ArrayList<SessionFacts>();
+        for (var session : state.sessions()) {
+            if (isUndecided(session)) {
+                found.add(session);
+            }
+        }
+        return List.copyOf(found);
     }
 
     /** Sessions done at the dose in force, since it came into force. */
     List<SessionFacts> atThisRung() {
+        return atThisRung;
+    }
+
+    private List<SessionFacts> rungOnes() {
         var since = me().lastChange().map(Event.DoseDecided::happenedAt).orElse(Instant.MIN);
-        return state.sessions().stream()
-                .filter(s -> s.endedAt().isAfter(since) && s.doses().on(side).equals(dose()))
-                .toList();
+        var dose = dose();
+        var found = new ArrayList<SessionFacts>();
+        for (var session : state.sessions()) {
+            if (session.endedAt().isAfter(since) && session.doses().on(side).equals(dose)) {
+                found.add(session);
+            }
+        }
+        return List.copyOf(found);
+    }
+
+    /**
+     * Sessions at this rung with known mornings, in groups that lie nearer to their first session than the spacing: each
+     * group counts as one.
+     */
+    List<List<SessionFacts>> runs() {
+        var known = runs;
+        if (known == null) {
+            known = groups();
+            runs = known;
+        }
+        return known;
+    }
+
+    private List<List<SessionFacts>> groups() {
+        var groups = new ArrayList<List<SessionFacts>>();
+        LocalDate free = LocalDate.MIN;
+        for (var session : atThisRung) {
+            if (isUnknown(session)) {
+                continue;
+            }
+            var day = moment.day(session.endedAt());
+            if (groups.isEmpty() || !day.isBefore(free)) {
+                groups.add(new ArrayList<>());
+                free = day.plusDays(spacingDays(session));
+            }
+            groups.get(groups.size() - 1).add(session);
+        }
+        return groups;
     }
 
     boolean isUnknown(SessionFacts session) {
@@ -92,6 +188,10 @@ record Situation(LineState state, Side side, Policy policy, Moment moment) {
 
     /** Fewer than the policy's sessions of this motion since the start or since the last long absence. */
     boolean newcomer() {
+        return newcomer;
+    }
+
+    private boolean isNewcomer() {
         int run = 0;
         Instant last = null;
         for (var session : state.sessions()) {
@@ -132,19 +232,16 @@ record Situation(LineState state, Side side, Policy policy, Moment moment) {
         var client = state.client();
         return new PlanContext(
                 client.restriction(),
-                newcomer(),
+                newcomer,
                 client.minutes(),
                 Sided.of(s -> Optional.of(state.side(s).dose())),
                 Sided.both(Optional.empty()));
     }
 
     List<String> evidence() {
-        var ids = new ArrayList<String>();
-        atThisRung().forEach(s -> ids.add(s.id()));
-        undecided().stream()
-                .map(SessionFacts::id)
-                .filter(id -> !ids.contains(id))
-                .forEach(ids::add);
+        var ids = new LinkedHashSet<String>();
+        atThisRung.forEach(s -> ids.add(s.id()));
+        undecided.forEach(s -> ids.add(s.id()));
         return List.copyOf(ids);
     }
 }

@@ -68,7 +68,7 @@ final class TooMuchGate implements Gate {
     private Optional<Judgement> painRising(Situation s) {
         var all = s.state().sessions();
         int n = all.size();
-        if (n < 3 || !s.undecided().contains(all.get(n - 1))) {
+        if (n < 3 || !s.isUndecided(all.get(n - 1))) {
             return Optional.empty();
         }
         int first = pain(s, all.get(n - 3));

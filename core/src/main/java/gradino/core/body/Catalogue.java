@@ -3,7 +3,10 @@ package gradino.core.body;
 import gradino.core.because.Source;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVRecord;
 
 /** Motions, positions and usual ranges that ship with Gradino, read once from the data files. */
@@ -12,7 +15,14 @@ public final class Catalogue {
     private static final List<Position> POSITIONS = DataFile.rows("positions.csv", Catalogue::position);
     private static final List<Norm> NORMS = DataFile.rows("norms.csv", Catalogue::norm);
 
+    private static final Map<String, Motion> MOTION_BY_ID = byId(MOTIONS, Motion::id);
+    private static final Map<String, Position> POSITION_BY_ID = byId(POSITIONS, Position::id);
+
     private Catalogue() {}
+
+    private static <T> Map<String, T> byId(List<T> rows, Function<T, String> id) {
+        return rows.stream().collect(Collectors.toUnmodifiableMap(id, Function.identity()));
+    }
 
     public static List<Motion> motions() {
         return MOTIONS;
@@ -27,11 +37,11 @@ public final class Catalogue {
     }
 
     public static Optional<Motion> motion(String id) {
-        return MOTIONS.stream().filter(m -> m.id().equals(id)).findFirst();
+        return Optional.ofNullable(MOTION_BY_ID.get(id));
     }
 
     public static Optional<Position> position(String id) {
-        return POSITIONS.stream().filter(p -> p.id().equals(id)).findFirst();
+        return Optional.ofNullable(POSITION_BY_ID.get(id));
     }
 
     /** The usual range for a motion and mode in a position, if a table was taken at the same joint position. */

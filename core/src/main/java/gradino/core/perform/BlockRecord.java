@@ -37,10 +37,12 @@ public record BlockRecord(
         OutOfBoundsException.require("cramps", cramps, 0, 50, "");
     }
 
-    /** Phases that the done-ratio counts. */
     public List<PhaseDone> contractions() {
-        return kind.isContraction()
-                ? phases.stream().filter(p -> p.kind() != PhaseKind.RE_STRETCH).toList()
-                : List.of();
+        return phases.stream().filter(this::counts).toList();
+    }
+
+    /** Whether the done-ratio counts a phase of this block: contractions, without the stretch between their repetitions. */
+    public boolean counts(PhaseDone phase) {
+        return kind.isContraction() && phase.kind() != PhaseKind.RE_STRETCH;
     }
 }

@@ -1,6 +1,7 @@
 package gradino.core.perform;
 
 import gradino.core.body.Side;
+import gradino.core.prescribe.BlockKind;
 
 /**
  * How much of one side's planned contraction was done (house rule): Σ min(done, planned) ÷ Σ planned over contraction
@@ -18,14 +19,16 @@ public record DoneRatio(double ratio, double lowestPhase, double holdRatio) {
         double lowest = 1;
         double holdPlanned = 0;
         double holdCounted = 0;
-        for (var block : session.blocks(side)) {
-            for (var phase : block.contractions()) {
-                planned += phase.plannedSeconds();
-                counted += phase.counted();
-                lowest = Math.min(lowest, share(phase.counted(), phase.plannedSeconds()));
+        for (var block : session.blocks()) {
+            if (block.side() != side) {
+                continue;
             }
-            if (block.kind() == gradino.core.prescribe.BlockKind.SUPPORTED_HOLD) {
-                for (var phase : block.phases()) {
+            for (var phase : block.phases()) {
+                if (block.counts(phase)) {
+                    planned += phase.plannedSeconds();
+                    counted += phase.counted();
+                    lowest = Math.min(lowest, share(phase.counted(), phase.plannedSeconds()));
+                } else if (block.kind() == BlockKind.SUPPORTED_HOLD) {
                     holdPlanned += phase.plannedSeconds();
                     holdCounted += phase.counted();
                 }

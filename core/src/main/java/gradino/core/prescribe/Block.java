@@ -129,7 +129,11 @@ public sealed interface Block {
 
         @Override
         public int seconds() {
-            return steps.stream().mapToInt(EffortStep::seconds).sum() + topHoldSeconds;
+            int seconds = topHoldSeconds;
+            for (var step : steps) {
+                seconds += step.seconds();
+            }
+            return seconds;
         }
 
         @Override

@@ -44,17 +44,22 @@ public final class Compiler {
 
     /** How long the compiled timeline would be, without making it. */
     public static int secondsOf(Plan plan) {
+        var compiler = new Compiler(plan);
         int seconds = plan.setUpSeconds() + plan.sideChangeSeconds();
         for (var side : Side.values()) {
-            seconds += new Compiler(plan).secondsOf(side);
+            var dose = plan.dose(side);
+            seconds += length(compiler.opening(dose)) + dose.sets() * length(compiler.set(dose));
+            seconds += length(closing(dose));
         }
         return seconds;
     }
 
-    private int secondsOf(Side side) {
-        return blocks(side).stream()
-                .mapToInt(placed -> placed.block().seconds())
-                .sum();
+    private static int length(List<Block> blocks) {
+        int seconds = 0;
+        for (var block : blocks) {
+            seconds += block.seconds();
+        }
+        return seconds;
     }
 
     private String setUpCue(Side side) {
@@ -62,40 +67,42 @@ public final class Compiler {
         return which + " side: " + position.name();
     }
 
-    private record Placed(int set, Block block) {}
-
     private void side(Side side) {
-        blocks(side).forEach(placed -> add(side, placed.set(), placed.block()));
+        var dose = plan.dose(side);
+        opening(dose).forEach(block -> add(side, 0, block));
+        for (int set = 1; set <= dose.sets(); set++) {
+            for (var block : set(dose)) {
+                add(side, set, block);
+            }
+        }
+        closing(dose).forEach(block -> add(side, 0, block));
     }
 
-    private List<Placed> blocks(Side side) {
-        var dose = plan.dose(side);
-        var blocks = new ArrayList<Placed>();
-        blocks.add(
-                new Placed(0, new Block.ControlledRotation(joint, plan.rotationsEachWay(), plan.secondsPerCircle())));
-        blocks.add(new Placed(0, new Block.SupportedHold(dose.supportedHoldSeconds())));
-        for (int set = 1; set <= dose.sets(); set++) {
-            set(set, dose, blocks);
+    private List<Block> opening(Dose dose) {
+        return List.of(
+                new Block.ControlledRotation(joint, plan.rotationsEachWay(), plan.secondsPerCircle()),
+                new Block.SupportedHold(dose.supportedHoldSeconds()));
+    }
+
+    private List<Block> set(Dose dose) {
+        var blocks = new ArrayList<Block>();
+        var press = plan.press().cappedAt(dose.ceiling());
+        blocks.add(new Block.Ramp(true, position.press(), press, dose.topHoldSeconds()));
+        if (plan.pullSeconds() > 0) {
+            var pull = List.of(new EffortStep(dose.ceiling(), plan.pullSeconds()));
+            blocks.add(new Block.Ramp(false, position.pull(), pull, 0));
         }
-        if (dose.hasHandsOff()) {
-            blocks.add(new Placed(
-                    0,
-                    new Block.HandsOffHold(
-                            dose.handsOffRepetitions(), RE_STRETCH_SECONDS, dose.handsOffSeconds(), dose.ceiling())));
+        if (plan.settleSeconds() > 0) {
+            blocks.add(new Block.Settle(plan.settleSeconds(), plan.settleBreathing()));
         }
         return blocks;
     }
 
-    private void set(int set, Dose dose, List<Placed> blocks) {
-        var press = plan.press().cappedAt(dose.ceiling());
-        blocks.add(new Placed(set, new Block.Ramp(true, position.press(), press, dose.topHoldSeconds())));
-        if (plan.pullSeconds() > 0) {
-            var pull = List.of(new EffortStep(dose.ceiling(), plan.pullSeconds()));
-            blocks.add(new Placed(set, new Block.Ramp(false, position.pull(), pull, 0)));
-        }
-        if (plan.settleSeconds() > 0) {
-            blocks.add(new Placed(set, new Block.Settle(plan.settleSeconds(), plan.settleBreathing())));
-        }
+    private static List<Block> closing(Dose dose) {
+        return dose.hasHandsOff()
+                ? List.of(new Block.HandsOffHold(
+                        dose.handsOffRepetitions(), RE_STRETCH_SECONDS, dose.handsOffSeconds(), dose.ceiling()))
+                : List.of();
     }
 
     private void add(Side side, int set, Block block) {

@@ -5,6 +5,7 @@ import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** Holds a plan against the method, the client and the restrictions. Only safety and nonsense block; the rest is advice. */
@@ -28,8 +29,7 @@ public final class PlanCheck {
         check.place();
         check.shape();
         for (var side : Side.values()) {
-            check.dose(side, plan.dose(side));
-            check.restrictions(side, plan.dose(side));
+            check.side(side);
         }
         check.sides();
         check.week();
@@ -38,6 +38,25 @@ public final class PlanCheck {
             check.minutes();
         }
         return List.copyOf(check.findings);
+    }
+
+    /** What stands against one side's dose alone: the same rules, for a step that changes nothing else. */
+    public static List<Finding> checkSide(Plan plan, Side side, PlanContext context) {
+        var check = new PlanCheck(plan, context);
+        check.side(side);
+        return List.copyOf(check.findings);
+    }
+
+    /** Whether the plan takes longer than the client has. Needs a known motion and position. */
+    public static Optional<Finding> tooLong(Plan plan, PlanContext context) {
+        var check = new PlanCheck(plan, context);
+        check.minutes();
+        return check.findings.stream().findFirst();
+    }
+
+    private void side(Side side) {
+        dose(side, plan.dose(side));
+        restrictions(side, plan.dose(side));
     }
 
     private void place() {
