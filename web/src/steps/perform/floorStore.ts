@@ -5,8 +5,8 @@ import { makeSound } from './sound';
 import { tell } from './tell';
 
 const AHEAD_SECONDS = 4;
-const SLOW_TICK_MS = 100;
 const DRAW_MS = 50;
+const LONGEST_WAIT_MS = 1000;
 
 /** What the floor shows: the run, the moment it was looked at, and what still waits for the server. */
 export type FloorView = { run: Runs.Run; now: number; waiting: number; trouble: string | null };
@@ -17,6 +17,7 @@ export class FloorStore {
   private readonly sound = makeSound();
   private readonly listeners = new Set<() => void>();
   private readonly sent = new Set<string>();
+  private worker: Worker | null = null;
   private view: FloorView;
 
   constructor(floor: Schemas['Floor']) {
@@ -32,16 +33,19 @@ export class FloorStore {
     return () => this.listeners.delete(listener);
   };
 
-  /** Two clocks drive it: a worker's, which a hidden page does not slow down, and the page's own. */
+  /** Two clocks drive it: a worker's, set for the next change of phase, and the page's own, by which it is drawn. */
   mount = () => {
     const worker = new Worker(new URL('./ticker.ts', import.meta.url), { type: 'module' });
     worker.onmessage = this.tick;
-    const slow = setInterval(this.tick, SLOW_TICK_MS);
+    this.worker = worker;
+    this.wakeNext();
+    const draw = setInterval(this.tick, DRAW_MS);
     const unwatch = watchOutbox((state) => this.show(state));
     return () => {
+      this.worker = null;
       worker.terminate();
-      clearInterval(slow);
-      this.sound.forget();
+      clearInterval(draw);
+      this.sound.close();
       unwatch();
     };
   };
@@ -64,6 +68,7 @@ export class FloorStore {
     this.show({ run, now });
     if (!run.finished && Runs.current(run) !== before) this.announce(Runs.current(run));
     this.planTones(now);
+    this.wakeNext();
   };
 
   /** As change, for what ends a block early. */
@@ -87,13 +92,21 @@ export class FloorStore {
   private tick = () => {
     const now = performance.now();
     const { run, ended, begun } = Runs.advance(this.view.run, now);
-    const moved = run !== this.view.run;
-    if (moved || now - this.view.now >= DRAW_MS) this.show({ run, now });
+    this.show({ run, now });
     ended.forEach(this.post);
     const latest = run.phases[begun[begun.length - 1] ?? -1];
     if (latest) this.announce(latest);
     this.planTones(now);
+    this.wakeNext();
   };
+
+  /** Asks to be woken when the phase ends; at least once a second, so that tones stay planned ahead. */
+  private wakeNext() {
+    const { run } = this.view;
+    if (run.finished || run.pausedAt !== null) return;
+    const leftMs = (Runs.lengthOf(run) - Runs.elapsed(run, performance.now())) * 1000;
+    this.worker?.postMessage(Math.min(Math.max(0, leftMs), LONGEST_WAIT_MS));
+  }
 
   private announce(phase: Runs.Phase) {
     const { startSecond: second, side, kind, count } = phase;

@@ -9,11 +9,14 @@ export type Sound = {
   forget: () => void;
   speak: (text: string) => void;
   setMuted: (muted: boolean) => void;
+  close: () => void;
 };
 
 const PITCH: Record<string, number> = { PRESS: 392, PULL: 587, HANDS_OFF: 659, SETTLE: 262, SUPPORTED_HOLD: 294 };
 const USUAL_PITCH = 440;
 const TONE_SECONDS = 0.16;
+// Far below what can be heard; a page that plays something is not slowed down while it is hidden.
+const HUM = { frequency: 30, gain: 0.0003 };
 
 export function makeSound(): Sound {
   let context: AudioContext | null = null;
@@ -22,8 +25,15 @@ export function makeSound(): Sound {
 
   const unlock = () => {
     if (typeof AudioContext === 'undefined') return;
-    context ??= new AudioContext();
+    context ??= humming();
     void context.resume();
+  };
+  const humming = () => {
+    const fresh = new AudioContext();
+    const hum = new OscillatorNode(fresh, { frequency: HUM.frequency });
+    hum.connect(new GainNode(fresh, { gain: HUM.gain })).connect(fresh.destination);
+    hum.start();
+    return fresh;
   };
   const tone = (at: number, pitch: number): OscillatorNode | null => {
     if (!context) return null;
@@ -69,6 +79,11 @@ export function makeSound(): Sound {
         forget();
         if ('speechSynthesis' in window) speechSynthesis.cancel();
       }
+    },
+    close: () => {
+      forget();
+      void context?.close();
+      context = null;
     },
   };
 }

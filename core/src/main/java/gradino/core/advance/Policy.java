@@ -26,7 +26,9 @@ public record Policy(String version, Map<Threshold, Entry> entries, NoiseRules n
     }
 
     public Policy {
-        entries = Collections.unmodifiableMap(new EnumMap<>(entries));
+        var own = new EnumMap<Threshold, Entry>(Threshold.class);
+        own.putAll(entries);
+        entries = Collections.unmodifiableMap(own);
         for (var threshold : Threshold.values()) {
             if (!entries.containsKey(threshold)) {
                 throw new IllegalArgumentException("policy " + version + " lacks " + threshold);
