@@ -136,7 +136,7 @@ function Before({ floor, start, resumed }: { floor: Schemas['Floor']; start: () 
           </Link>
         )}
       </div>
-      <StopRules />
+      <StopRules painEndsAbove={floor.painEndsBlockAbove} />
     </div>
   );
 }

@@ -6,7 +6,7 @@ export function useStopSigns() {
 }
 
 /** They stand before the start. */
-export function StopRules() {
+export function StopRules({ painEndsAbove }: { painEndsAbove?: number }) {
   const signs = useStopSigns();
   return (
     <section className="border-l-4 border-warn bg-warn-paper p-4 text-warn">
@@ -17,7 +17,8 @@ export function StopRules() {
         ))}
       </ul>
       <p className="mt-2 text-sm">
-        Shaking, a passing cramp and muscle soreness are not stop signs by themselves. Pain above 5 ends the block.
+        Shaking, a passing cramp and muscle soreness are not stop signs by themselves.
+        {painEndsAbove !== undefined && ` Pain above ${painEndsAbove} ends the block.`}
       </p>
     </section>
   );

@@ -32,4 +32,23 @@ record DemoLife(
         int painAtEnd,
         boolean lastMorningOpen,
         boolean decideToTheEnd,
-        long seed) {}
+        long seed) {
+    DemoLife withLastMorningOpen() {
+        return new DemoLife(
+                id,
+                details,
+                restriction,
+                motion,
+                position,
+                instrument,
+                passive,
+                gap,
+                gainPerWeek,
+                diligence,
+                weeks,
+                painAtEnd,
+                true,
+                decideToTheEnd,
+                seed);
+    }
+}

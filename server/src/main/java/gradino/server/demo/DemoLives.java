@@ -131,20 +131,21 @@ class DemoLives {
                 4,
                 35);
         return life(
-                "demo-waller",
-                details,
-                Restriction.NONE,
-                "seated-90-90-rear",
-                Instrument.TAPE,
-                37,
-                35,
-                21,
-                0.2,
-                0.5,
-                10,
-                0,
-                false,
-                53);
+                        "demo-waller",
+                        details,
+                        Restriction.NONE,
+                        "seated-90-90-rear",
+                        Instrument.TAPE,
+                        37,
+                        35,
+                        21,
+                        0.2,
+                        0.5,
+                        10,
+                        0,
+                        false,
+                        53)
+                .withLastMorningOpen();
     }
 
     private static Details details(
@@ -188,7 +189,7 @@ class DemoLives {
                 diligence,
                 weeks,
                 pain,
-                id.equals("demo-waller"),
+                false,
                 decide,
                 seed);
     }

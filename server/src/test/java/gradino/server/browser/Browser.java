@@ -69,6 +69,11 @@ public final class Browser implements AutoCloseable {
         page.addInitScript(LISTEN);
     }
 
+    /** The page's own clock stands still from here on; only the test moves it. */
+    void standStill(String at) {
+        page.clock().pauseAt(at);
+    }
+
     void click(AriaRole role, String name) {
         page.getByRole(role, new Page.GetByRoleOptions().setName(name).setExact(true))
                 .first()

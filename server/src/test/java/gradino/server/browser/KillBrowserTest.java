@@ -83,6 +83,8 @@ public class KillBrowserTest {
         page.clock().install(new Clock.InstallOptions().setTime("2026-03-04T09:00:00"));
         page.navigate("http://localhost:" + port + "/clients/demo-rower/perform");
         browser.button("Open the floor");
+        assertThat(page.getByText("Make ready")).isVisible();
+        browser.standStill("2026-03-04T09:05:00");
         browser.button("Start");
         page.clock().runFor(70_000);
         assertThat(page.getByText("all kept")).isVisible();
@@ -109,12 +111,12 @@ public class KillBrowserTest {
                 .distinct()
                 .filter(id -> !id.endsWith("set-up"))
                 .toList();
-        Assertions.assertThat(done).isEqualTo(timeline.subList(0, done.size()));
-        Assertions.assertThat(done).containsAll(timeline.subList(0, timeline.indexOf(block)));
+        Assertions.assertThat(done).isEqualTo(timeline.subList(0, timeline.indexOf(block)));
         resumesWhereItStopped(page, session, done);
     }
 
     private void resumesWhereItStopped(Page page, String session, List<String> done) {
+        page.clock().resume();
         page.reload();
         assertThat(page.getByText("Resume where it stopped")).isVisible();
         browser.button("Go on");
