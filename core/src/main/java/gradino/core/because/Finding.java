@@ -1,5 +1,6 @@
 package gradino.core.because;
 
+import gradino.core.quantity.OutOfBoundsException;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -20,6 +21,17 @@ public record Finding(
 
     public static Finding blocking(String path, String code, @Nullable Double bound, String unit, String message) {
         return new Finding(path, code, bound, unit, message, Severity.BLOCKING);
+    }
+
+    /** A number that cannot be, said as a sentence beside its field. */
+    public static Finding outOfBounds(String path, OutOfBoundsException e) {
+        return blocking(path, "out-of-bounds", e.upper(), e.unit(), sentence(String.valueOf(e.getMessage())));
+    }
+
+    /** What an exception says, as a reader expects it: with a capital and a full stop. */
+    public static String sentence(String message) {
+        var whole = message.endsWith(".") ? message : message + ".";
+        return Character.toUpperCase(whole.charAt(0)) + whole.substring(1);
     }
 
     public static Finding advice(String path, String code, @Nullable Double bound, String unit, String message) {

@@ -146,7 +146,7 @@ final class Bench {
     }
 
     private void outOfBounds(String path, OutOfBoundsException e) {
-        findings.add(Finding.blocking(path, "out-of-bounds", e.upper(), e.unit(), String.valueOf(e.getMessage())));
+        findings.add(Finding.outOfBounds(path, e));
     }
 
     private void block(String path, String code, String message) {

@@ -20,8 +20,10 @@ import gradino.core.quantity.Tenths;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import tools.jackson.databind.AnnotationIntrospector;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.cfg.DateTimeFeature;
+import tools.jackson.databind.introspect.JacksonAnnotationIntrospector;
 import tools.jackson.databind.json.JsonMapper;
 
 /** How core's types look as JSON: quantities are plain numbers, reasons carry their words. Core itself knows no JSON. */
@@ -30,7 +32,9 @@ public class CoreJson {
 
     /** Sets a mapper up; also used where no application context is. */
     public static JsonMapper.Builder configure(JsonMapper.Builder builder) {
-        return builder.addMixIn(Degrees.class, PlainDouble.class)
+        return builder.annotationIntrospector(
+                        AnnotationIntrospector.pair(new JacksonAnnotationIntrospector(), new WholeRecords()))
+                .addMixIn(Degrees.class, PlainDouble.class)
                 .addMixIn(Centimetres.class, PlainDouble.class)
                 .addMixIn(EffortPercent.class, PlainInt.class)
                 .addMixIn(PainScore.class, PlainInt.class)

@@ -19,14 +19,19 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.support.MissingServletRequestPartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.exc.InvalidNullException;
+import tools.jackson.databind.exc.MismatchedInputException;
 import tools.jackson.databind.exc.ValueInstantiationException;
 
 /** Every refusal as an RFC 9457 problem document, findings in {@code findings}. */
 @RestControllerAdvice
 class Problems extends ResponseEntityExceptionHandler {
+    private static final Finding NOT_JSON =
+            Finding.blocking("", "unreadable", null, "", "This is not JSON, or a number in it is none.");
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
     @ExceptionHandler(Problem.class)
@@ -36,7 +41,8 @@ class Problems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler(OutOfBoundsException.class)
     ProblemDetail outOfBounds(OutOfBoundsException e) {
-        return detail(HttpStatus.UNPROCESSABLE_CONTENT, String.valueOf(e.getMessage()), List.of(finding("", e)));
+        return detail(
+                HttpStatus.UNPROCESSABLE_CONTENT, String.valueOf(e.getMessage()), List.of(Finding.outOfBounds("", e)));
     }
 
     @ExceptionHandler(StorageException.class)
@@ -66,8 +72,8 @@ class Problems extends ResponseEntityExceptionHandler {
     protected @Nullable ResponseEntity<Object> handleHttpMessageNotReadable(
             HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         var cause = e.getCause();
-        var findings = cause instanceof DatabindException databind ? List.of(finding(databind)) : List.<Finding>of();
-        var detail = detail(HttpStatus.UNPROCESSABLE_CONTENT, "This could not be read.", findings);
+        var finding = cause instanceof DatabindException databind ? finding(databind) : NOT_JSON;
+        var detail = detail(HttpStatus.UNPROCESSABLE_CONTENT, "This could not be read.", List.of(finding));
         return ResponseEntity.unprocessableContent().body(detail);
     }
 
@@ -90,6 +96,14 @@ class Problems extends ResponseEntityExceptionHandler {
                 .body(detail(HttpStatus.CONTENT_TOO_LARGE, message, List.of(finding)));
     }
 
+    @Override
+    protected @Nullable ResponseEntity<Object> handleMissingServletRequestPart(
+            MissingServletRequestPartException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        var finding = Finding.blocking(e.getRequestPartName(), "missing", null, "", "This is needed.");
+        return ResponseEntity.unprocessableContent()
+                .body(detail(HttpStatus.UNPROCESSABLE_CONTENT, "Some of this is missing.", List.of(finding)));
+    }
+
     private static ProblemDetail detail(HttpStatus status, String text, List<Finding> findings) {
         var detail = ProblemDetail.forStatusAndDetail(status, text);
         detail.setProperty("findings", findings);
@@ -103,13 +117,22 @@ class Problems extends ResponseEntityExceptionHandler {
                 .replace(".[", "[");
         for (Throwable cause = e; cause != null; cause = cause.getCause()) {
             if (cause instanceof OutOfBoundsException bounds) {
-                return finding(isPart(e, bounds.quantity()) ? joined(path, bounds.quantity()) : path, bounds);
+                return Finding.outOfBounds(
+                        isPart(e, bounds.quantity()) ? joined(path, bounds.quantity()) : path, bounds);
             }
             if (cause instanceof IllegalArgumentException said && !(said instanceof NumberFormatException)) {
-                return Finding.blocking(path, "invalid", null, "", String.valueOf(said.getMessage()));
+                return Finding.blocking(path, "invalid", null, "", Finding.sentence(String.valueOf(said.getMessage())));
             }
         }
-        return Finding.blocking(path, "unreadable", null, "", "This is not what is expected here.");
+        return isMissing(e)
+                ? Finding.blocking(path, "missing", null, "", "This is needed.")
+                : Finding.blocking(path, "unreadable", null, "", "This is not what is expected here.");
+    }
+
+    private static boolean isMissing(DatabindException e) {
+        return e instanceof InvalidNullException
+                || (e instanceof MismatchedInputException
+                        && e.getOriginalMessage().startsWith("Missing required creator property"));
     }
 
     /** Whether the number belongs to a part of the record that could not be made, rather than being the value itself. */
@@ -126,15 +149,5 @@ class Problems extends ResponseEntityExceptionHandler {
 
     private static String step(JacksonException.Reference reference) {
         return reference.getPropertyName() == null ? "[" + reference.getIndex() + "]" : reference.getPropertyName();
-    }
-
-    private static Finding finding(String path, OutOfBoundsException e) {
-        var message = String.valueOf(e.getMessage());
-        return Finding.blocking(
-                path,
-                "out-of-bounds",
-                e.upper(),
-                e.unit(),
-                Character.toUpperCase(message.charAt(0)) + message.substring(1) + ".");
     }
 }

@@ -1,0 +1,292 @@
+package gradino.core.advance;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gradino.core.because.Finding;
+import gradino.core.because.Verdict;
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.intake.Restriction;
+import gradino.core.measure.EndFeel;
+import gradino.core.measure.Mode;
+import gradino.core.measure.NoiseRules;
+import gradino.core.measure.PropGrid;
+import gradino.core.measure.RangeReading;
+import gradino.core.perform.BlockRecord;
+import gradino.core.perform.Observer;
+import gradino.core.perform.Pain;
+import gradino.core.perform.PainKind;
+import gradino.core.perform.PhaseDone;
+import gradino.core.perform.SessionRecord;
+import gradino.core.prescribe.BlockKind;
+import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.PhaseKind;
+import gradino.core.prescribe.Plan;
+import gradino.core.prescribe.PlanCheck;
+import gradino.core.quantity.Degrees;
+import gradino.core.quantity.EffortPercent;
+import gradino.core.quantity.PainScore;
+import gradino.core.quantity.Tenths;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.stream.IntStream;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/**
+ * Whole invented histories, lived session by session with every proposal accepted: what handbook chapter 5 promises must
+ * hold at each one, whatever happened.
+ */
+public class LivedHistoryTest {
+    private static final Instant START = Instant.parse("2026-01-05T09:00:00Z");
+    private static final Policy POLICY = Policy.house();
+    private static final int SESSIONS = 24;
+
+    @DataProvider
+    public Object[][] seeds() {
+        return IntStream.range(0, 90).mapToObj(n -> new Object[] {n}).toArray(Object[][]::new);
+    }
+
+    /** A life: the line's start, and every event so far in the order it was recorded. */
+    private static final class Life {
+        final Random random;
+        final LineState start;
+        final List<Event> events = new ArrayList<>();
+        final double range;
+        Instant now = START;
+        int sessions;
+
+        Life(int seed) {
+            random = new Random(seed);
+            range = 30 + random.nextInt(16);
+            var cap = random.nextInt(3) == 0 ? EffortPercent.of(40 + 10 * random.nextInt(5)) : null;
+            var restriction =
+                    new Restriction(cap, random.nextInt(6) == 0, false, cap == null ? "invented" : "cap, invented");
+            var client = new ClientFacts(
+                    restriction, random.nextInt(6) == 0, random.nextBoolean() ? 14 + random.nextInt(14) : null, 50.0);
+            var plan = Plan.first(
+                    "hip-internal-rotation", "prone-knee-bent", Sided.both(Degrees.of(range - 6)), Side.LEFT);
+            var dose = plan.dose(Side.LEFT);
+            var first = dose.withCeiling(dose.ceiling().atMost(restriction.highestEffort()));
+            start = LineState.open(plan.withDoses(Sided.both(first)), new PropGrid.AngleStep(0.5), client);
+        }
+
+        LineState state() {
+            return LineState.fold(start, events, NoiseRules.HOUSE);
+        }
+
+        void measure() {
+            for (var side : Side.values()) {
+                for (var mode : List.of(Mode.PASSIVE, Mode.ACTIVE)) {
+                    double gap = mode == Mode.ACTIVE ? 4 : 0;
+                    double seen = range - gap + 0.2 * sessions + random.nextGaussian();
+                    events.add(
+                            new Event.MeasuredCold(side, mode, new RangeReading(now, seen, 9), EndFeel.STRETCH, now));
+                }
+            }
+        }
+
+        void train() {
+            var state = state();
+            var doses = Sided.of(side -> state.side(side).dose());
+            var blocks = new ArrayList<BlockRecord>();
+            for (var side : Side.values()) {
+                for (int set = 1; set <= doses.on(side).sets(); set++) {
+                    blocks.add(press(side, set, doses.on(side)));
+                }
+            }
+            var id = "s" + ++sessions;
+            var session = new SessionRecord(
+                    id, now, now.plusSeconds(900), observer(), doses, blocks, Tenths.of(5), null, null, "");
+            events.add(new Event.SessionHeld(session, session.endedAt()));
+            if (random.nextInt(12) > 0) {
+                var morning = now.plus(Duration.ofHours(18));
+                events.add(new Event.MorningAnswered(
+                        id, random.nextInt(10) > 0, Tenths.of(random.nextInt(5)), morning, morning));
+            }
+        }
+
+        private Observer observer() {
+            return random.nextInt(3) == 0 ? Observer.NOBODY : Observer.COACH;
+        }
+
+        private BlockRecord press(Side side, int set, Dose dose) {
+            double done = random.nextInt(10) == 0 ? 0.7 : 1;
+            var pains = random.nextInt(12) == 0
+                    ? List.of(new Pain(PainScore.of(random.nextInt(9)), PainKind.WHILE_CONTRACTING, "hip"))
+                    : List.<Pain>of();
+            return new BlockRecord(
+                    side.word() + "-" + set + "-press",
+                    side,
+                    BlockKind.PRESS,
+                    List.of(
+                            new PhaseDone(PhaseKind.STEP, 10, 10 * done),
+                            new PhaseDone(PhaseKind.TOP_HOLD, dose.topHoldSeconds(), dose.topHoldSeconds())),
+                    Tenths.of((int) Math.round(dose.ceiling().tenths())),
+                    List.of(),
+                    pains,
+                    random.nextInt(8) == 0 ? 2 : 0,
+                    false,
+                    null,
+                    "");
+        }
+
+        Proposal propose(Side side) {
+            return Advance.propose(state(), side, POLICY, moment());
+        }
+
+        Moment moment() {
+            return new Moment(now, ZoneOffset.UTC);
+        }
+
+        void accept(Proposal p) {
+            events.add(new Event.DoseDecided(
+                    "d" + events.size(),
+                    p.side(),
+                    Event.Answer.ACCEPTED,
+                    p.verdict(),
+                    p.lever(),
+                    p.from(),
+                    p.to(),
+                    now,
+                    now));
+        }
+
+        void pass() {
+            now = now.plus(Duration.ofDays(random.nextInt(14) == 0 ? 20 : 2 + random.nextInt(3)));
+        }
+    }
+
+    private interface Look {
+        void at(Life life, Proposal proposal);
+    }
+
+    private static Life live(int seed, Look look) {
+        var life = new Life(seed);
+        life.measure();
+        while (life.sessions < SESSIONS) {
+            life.train();
+            life.pass();
+            if (life.sessions % 3 == 0) {
+                life.measure();
+            }
+            for (var side : Side.values()) {
+                var proposal = life.propose(side);
+                look.at(life, proposal);
+                if (proposal.verdict() != Verdict.STAY) {
+                    life.accept(proposal);
+                }
+            }
+        }
+        return life;
+    }
+
+    /** Without this the promises below could hold because nothing happens. */
+    @Test
+    public void theLivesGoEveryWay() {
+        var verdicts = EnumSet.noneOf(Verdict.class);
+        var levers = EnumSet.noneOf(LeverId.class);
+        for (int seed = 0; seed < 90; seed++) {
+            live(seed, (life, p) -> {
+                verdicts.add(p.verdict());
+                Optional.ofNullable(p.lever()).ifPresent(levers::add);
+            });
+        }
+        assertThat(verdicts).contains(Verdict.STEP_UP, Verdict.STAY, Verdict.STEP_DOWN);
+        assertThat(levers).contains(LeverId.ANGLE, LeverId.TOP_HOLD, LeverId.CEILING, LeverId.SETS);
+    }
+
+    @Test(dataProvider = "seeds")
+    public void neverTwoLoadsAreRaisedAtOnce(int seed) {
+        live(seed, (life, p) -> {
+            if (p.verdict() == Verdict.STEP_UP) {
+                int raised = raised(p.from().angle().value(), p.to().angle().value())
+                        + raised(p.from().ceiling().value(), p.to().ceiling().value())
+                        + raised(p.from().sets(), p.to().sets())
+                        + raised(p.from().topHoldSeconds(), p.to().topHoldSeconds())
+                        + raised(p.from().supportedHoldSeconds(), p.to().supportedHoldSeconds());
+                assertThat(raised).as(p.toString()).isLessThanOrEqualTo(1);
+            }
+        });
+    }
+
+    private static int raised(double from, double to) {
+        return to > from ? 1 : 0;
+    }
+
+    @Test(dataProvider = "seeds")
+    public void noStepUpBreaksWhatAPlanMayHold(int seed) {
+        live(seed, (life, p) -> {
+            if (p.verdict() == Verdict.STEP_UP) {
+                var s = new Situation(life.state(), p.side(), POLICY, life.moment());
+                assertThat(PlanCheck.checkSide(s.planWith(p.to()), p.side(), s.context()))
+                        .filteredOn(Finding::blocks)
+                        .isEmpty();
+                assertThat(p.to().angle().value())
+                        .isLessThanOrEqualTo(
+                                Math.max(deepest(s), p.from().angle().value()));
+            }
+        });
+    }
+
+    private static double deepest(Situation s) {
+        return s.angleBound().map(Degrees::value).orElse(Double.NEGATIVE_INFINITY);
+    }
+
+    @Test(dataProvider = "seeds")
+    public void neverMoreThanFiveDegreesInSevenDays(int seed) {
+        var life = live(seed, (l, p) -> {});
+        for (var side : Side.values()) {
+            var steps = life.state().side(side).decisions();
+            for (var last : steps) {
+                double gained = steps.stream()
+                        .filter(d -> !d.happenedAt().isAfter(last.happenedAt()))
+                        .filter(d -> d.happenedAt().isAfter(last.happenedAt().minus(Duration.ofDays(7))))
+                        .mapToDouble(d ->
+                                Math.max(0, d.after().angle().minus(d.before().angle())))
+                        .sum();
+                assertThat(gained).isLessThanOrEqualTo(5);
+            }
+        }
+    }
+
+    @Test(dataProvider = "seeds")
+    public void theSameHistoryInAnyOrderGivesTheSameProposals(int seed) {
+        var life = live(seed, (l, p) -> {});
+        var shuffled = new ArrayList<>(life.events);
+        Collections.shuffle(shuffled, new Random(seed + 1));
+        var again = LineState.fold(life.start, shuffled, NoiseRules.HOUSE);
+        for (var side : Side.values()) {
+            assertThat(Advance.propose(again, side, POLICY, life.moment())).isEqualTo(life.propose(side));
+        }
+    }
+
+    @Test(dataProvider = "seeds")
+    public void whatIsMeasuredOnOneSideChangesNothingOnTheOther(int seed) {
+        var life = live(seed, (l, p) -> {});
+        var before = life.propose(Side.RIGHT);
+        life.events.add(new Event.MeasuredCold(
+                Side.LEFT, Mode.PASSIVE, new RangeReading(life.now, 20, 9), EndFeel.PINCH, life.now));
+        assertThat(life.propose(Side.RIGHT)).isEqualTo(before);
+    }
+
+    @Test(dataProvider = "seeds")
+    public void askingTwiceChangesNothingAndOneSideIsCheckedAsTheWholePlanIs(int seed) {
+        live(seed, (life, p) -> {
+            assertThat(life.propose(p.side())).isEqualTo(p);
+            var s = new Situation(life.state(), p.side(), POLICY, life.moment());
+            var plan = s.planWith(p.to().withSets(0));
+            var whole = PlanCheck.check(plan, s.context()).stream()
+                    .filter(f -> f.path().startsWith("doses." + p.side().word()))
+                    .toList();
+            assertThat(PlanCheck.checkSide(plan, p.side(), s.context())).isEqualTo(whole);
+        });
+    }
+}
