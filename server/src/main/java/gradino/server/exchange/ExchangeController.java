@@ -9,11 +9,13 @@ import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.OutputStreamWriter;
 import java.io.UncheckedIOException;
+import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.zip.ZipInputStream;
 import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.io.input.BOMInputStream;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -91,14 +93,25 @@ class ExchangeController {
 
     /** Reads a whole file; a quote that never closes is said with its line. */
     private static CsvFile read(String name, InputStream in) throws IOException {
-        try (var parser = READ.parse(new InputStreamReader(in, StandardCharsets.UTF_8))) {
+        // A spreadsheet's byte order mark is dropped; bytes that are no UTF-8 are refused rather than replaced.
+        var text = BOMInputStream.builder().setInputStream(in).get();
+        try (var parser = READ.parse(new InputStreamReader(text, StandardCharsets.UTF_8.newDecoder()))) {
             var header = parser.getHeaderNames();
             if (header.isEmpty()) {
                 throw Problem.invalid(name, "empty-file", name + " is empty.");
             }
             return new CsvFile(name, List.copyOf(header), parser.getRecords());
+        } catch (CharacterCodingException e) {
+            throw notUtf8(name);
         } catch (UncheckedIOException | IllegalStateException | IllegalArgumentException e) {
+            if (e.getCause() instanceof CharacterCodingException) {
+                throw notUtf8(name);
+            }
             throw Problem.invalid(name, "not-csv", name + " is not CSV as RFC 4180 has it: " + e.getMessage());
         }
+    }
+
+    private static Problem notUtf8(String name) {
+        return Problem.invalid(name, "not-utf-8", name + " is not UTF-8: save it as \"CSV UTF-8\" and send it again.");
     }
 }

@@ -29,6 +29,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -37,6 +38,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.BiConsumer;
 import org.apache.commons.csv.CSVRecord;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -76,12 +78,15 @@ public class ImportService {
     @Transactional
     public List<Taken> take(List<CsvFile> files) {
         var run = new Run();
-        var byTable = new LinkedHashMap<CsvTable<?>, CsvFile>();
+        var byTable = new LinkedHashMap<CsvTable<?>, List<CsvFile>>();
         for (var file : files) {
             Tables.all().stream()
                     .filter(t -> t.columns().equals(file.header()))
                     .findFirst()
-                    .ifPresentOrElse(t -> byTable.put(t, file), () -> run.unknownHeader(file));
+                    .ifPresentOrElse(
+                            t -> byTable.computeIfAbsent(t, k -> new ArrayList<>())
+                                    .add(file),
+                            () -> run.unknownHeader(file));
         }
         var taken = new ArrayList<Taken>();
         run.load(byTable);
@@ -116,7 +121,7 @@ public class ImportService {
         private record Restricted(String clientId, Restriction restriction, Instant since) {}
 
         /** Everything that a row may refer to, and every id that is there. */
-        void load(Map<CsvTable<?>, CsvFile> byTable) {
+        void load(Map<CsvTable<?>, List<CsvFile>> byTable) {
             clients.all()
                     .forEach(c -> knownClients.put(c.id(), new Restricted(c.id(), c.restriction(), c.restrictedAt())));
             for (var line : lines.all()) {
@@ -146,28 +151,52 @@ public class ImportService {
         }
 
         <T> void each(
-                CsvTable<T> table, Map<CsvTable<?>, CsvFile> files, List<Taken> taken, BiConsumer<CsvRow, T> store) {
-            var file = files.get(table);
-            if (file == null) {
-                return;
-            }
-            added = 0;
-            for (var record : file.records()) {
-                var row = new CsvRow(file.name(), record, findings);
-                if (record.size() != table.columns().size()) {
-                    row.finding(
-                            "1",
-                            "cells",
-                            "has %d cells, %d are expected."
-                                    .formatted(record.size(), table.columns().size()));
-                    continue;
+                CsvTable<T> table,
+                Map<CsvTable<?>, List<CsvFile>> files,
+                List<Taken> taken,
+                BiConsumer<CsvRow, T> store) {
+            var seen = new HashMap<String, CSVRecord>();
+            for (var file : files.getOrDefault(table, List.of())) {
+                added = 0;
+                for (var record : file.records()) {
+                    var row = new CsvRow(file.name(), record, findings);
+                    if (hasItsCells(table, row, record)
+                            && isNotTwice(table, row, seen.put(record.get(0), record), record)) {
+                        take(table, row, store);
+                    }
                 }
-                var value = table.read().apply(row);
-                if (row.isClean()) {
-                    store.accept(row, value);
-                }
+                taken.add(new Taken(file.name(), file.records().size(), added));
             }
-            taken.add(new Taken(file.name(), file.records().size(), added));
+        }
+
+        private <T> void take(CsvTable<T> table, CsvRow row, BiConsumer<CsvRow, T> store) {
+            var value = table.read().apply(row);
+            if (row.isClean()) {
+                store.accept(row, value);
+            }
+        }
+
+        private boolean hasItsCells(CsvTable<?> table, CsvRow row, CSVRecord record) {
+            int expected = table.columns().size();
+            if (record.size() != expected) {
+                row.finding("1", "cells", "has %d cells, %d are expected.".formatted(record.size(), expected));
+            }
+            return record.size() == expected;
+        }
+
+        /** The same id with other cells cannot both be right; a plan has a row a version and is told by its time. */
+        private boolean isNotTwice(CsvTable<?> table, CsvRow row, @Nullable CSVRecord before, CSVRecord record) {
+            if (before == null || record.get(0).isEmpty() || table.equals(PlanTables.LINES)) {
+                return true;
+            }
+            boolean same = Arrays.equals(before.values(), record.values());
+            if (!same) {
+                row.finding(
+                        table.columns().get(0),
+                        "twice",
+                        "row %d has this id already, with other cells.".formatted(before.getRecordNumber() + 1));
+            }
+            return same;
         }
 
         void client(CsvRow row, ClientRow client) {
@@ -226,19 +255,9 @@ public class ImportService {
         }
 
         void measurement(CsvRow row, Measurement m) {
-            boolean fine = knowsClient(row, m.clientId()) && past(row, "happened_at", m.happenedAt());
-            if (Catalogue.motion(m.motion()).isEmpty()) {
-                row.finding("motion", "unknown-motion", "no motion called '" + m.motion() + "'.");
-                fine = false;
-            }
-            if (Catalogue.position(m.position())
-                    .filter(p -> p.allows(m.motion()))
-                    .isEmpty()) {
-                row.finding(
-                        "position", "unknown-position", "no position called '" + m.position() + "' for this motion.");
-                fine = false;
-            }
-            if (fine && knownIds.add("m" + m.id())) {
+            boolean known = knowsClient(row, m.clientId());
+            boolean over = past(row, "happened_at", m.happenedAt());
+            if (hasItsPlace(row, m) && known && over && knownIds.add("m" + m.id())) {
                 newMeasurements.add(m);
                 added++;
             }
@@ -249,7 +268,10 @@ public class ImportService {
             var plan = newestPlan.get(s.lineId());
             if (line == null || plan == null) {
                 row.finding("line_id", "unknown-line", "no line called '" + s.lineId() + "'.");
-            } else if (past(row, "started_at", s.startedAt()) && findings.isEmpty() && knownSessions.add(s.id())) {
+            } else if (past(row, "started_at", s.startedAt())
+                    && isOver(row, s)
+                    && findings.isEmpty()
+                    && knownSessions.add(s.id())) {
                 var opened = new Opened(
                         s.id(), s.lineId(), line.clientId(), plan.withDoses(s.doses()), s.startedAt(), s.recordedAt());
                 sessions.open(opened, null);
@@ -261,15 +283,39 @@ public class ImportService {
             }
         }
 
+        private boolean hasItsPlace(CsvRow row, Measurement m) {
+            if (Catalogue.motion(m.motion()).isEmpty()) {
+                row.finding("motion", "unknown-motion", "no motion called '" + m.motion() + "'.");
+                return false;
+            }
+            if (Catalogue.position(m.position())
+                    .filter(p -> p.allows(m.motion()))
+                    .isEmpty()) {
+                row.finding(
+                        "position", "unknown-position", "no position called '" + m.position() + "' for this motion.");
+                return false;
+            }
+            return true;
+        }
+
+        private boolean isOver(CsvRow row, SessionRow s) {
+            return s.closed() == null || past(row, "ended_at", s.closed().happenedAt());
+        }
+
         void block(CsvRow row, StoredBlock b) {
-            if (knowsSession(row, b.sessionId()) && knownIds.add("b" + b.id())) {
+            if (knowsSession(row, b.sessionId())
+                    && past(row, "happened_at", b.happenedAt())
+                    && knownIds.add("b" + b.id())) {
                 newBlocks.add(b);
                 added++;
             }
         }
 
         void morning(CsvRow row, Morning m) {
-            if (knowsSession(row, m.sessionId()) && findings.isEmpty() && knownIds.add("a" + m.id())) {
+            if (knowsSession(row, m.sessionId())
+                    && past(row, "happened_at", m.happenedAt())
+                    && findings.isEmpty()
+                    && knownIds.add("a" + m.id())) {
                 sessions.addMorning(m);
                 added++;
             }
@@ -287,7 +333,7 @@ public class ImportService {
                     d.decided().happenedAt(),
                     d.decided().before(),
                     d.decided().after());
-            if (findings.isEmpty() && decisions.insert(d)) {
+            if (past(row, "happened_at", d.decided().happenedAt()) && findings.isEmpty() && decisions.insert(d)) {
                 added++;
             }
         }
