@@ -68,7 +68,7 @@ function Compared({ summary }: { summary: Schemas['Summary'] }) {
               {s.left.length > 0 && (
                 <ul className="mt-1 text-sm font-semibold text-warn">
                   {s.left.map((l) => (
-                    <li key={l}>▲ left: {words(l)}</li>
+                    <li key={l}>▲ left out: {leftOut(l)}</li>
                   ))}
                 </ul>
               )}
@@ -189,4 +189,11 @@ function Closed({ closed, clientId }: { closed: Schemas['Closed']; clientId: str
       </div>
     </section>
   );
+}
+
+/** "left-2-press: tired" as it is said under its side: "set 2 press, tired". */
+function leftOut(text: string): string {
+  const [id = '', ...why] = text.split(': ');
+  const block = id.replace(/^(left|right)-/, '').replace(/^(\d+)-/, 'set $1 ');
+  return [words(block), ...why].join(', ');
 }

@@ -157,7 +157,7 @@ public class FloorBrowserTest {
         Assertions.assertThat(block()).isEqualTo("right-side-change");
         Assertions.assertThat(recorded("left-1-press").skippedBecause()).isEqualTo("equipment");
         page.navigate(server.url("/sessions/" + session + "/close"));
-        assertThat(page.getByText("left: left 2 press: not done")).isVisible();
+        assertThat(page.getByText("left out: set 2 press, not done")).isVisible();
     }
 
     @Test
