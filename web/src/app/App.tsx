@@ -1,6 +1,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
 import { createBrowserRouter, RouterProvider } from 'react-router';
+import { Gate } from '../steps/account/Gate';
 import { TodayPage } from '../steps/today/TodayPage';
 import { NotFound, Shell } from './Shell';
 
@@ -14,6 +15,8 @@ const DecisionPage = lazy(() => import('../steps/advance/DecisionPage').then((m)
 const FloorPage = lazy(() => import('../steps/perform/FloorPage').then((m) => ({ default: m.FloorPage })));
 const ClosePage = lazy(() => import('../steps/perform/ClosePage').then((m) => ({ default: m.ClosePage })));
 const PerformPage = lazy(() => import('../steps/perform/PerformPage').then((m) => ({ default: m.PerformPage })));
+const AccountsPage = lazy(() => import('../steps/account/AccountsPage').then((m) => ({ default: m.AccountsPage })));
+const SharingPage = lazy(() => import('../steps/account/SharingPage').then((m) => ({ default: m.SharingPage })));
 const StudioPage = lazy(() => import('../steps/exchange/StudioPage').then((m) => ({ default: m.StudioPage })));
 
 const router = createBrowserRouter([
@@ -30,7 +33,9 @@ const router = createBrowserRouter([
       { path: '/clients/:clientId/perform', element: <PerformPage /> },
       { path: '/clients/:clientId/advance', element: <DecisionPage /> },
       { path: '/sessions/:sessionId/close', element: <ClosePage /> },
+      { path: '/clients/:clientId/sharing', element: <SharingPage /> },
       { path: '/studio', element: <StudioPage /> },
+      { path: '/studio/accounts', element: <AccountsPage /> },
       { path: '*', element: <NotFound /> },
     ],
   },
@@ -47,7 +52,9 @@ export function App() {
   return (
     <QueryClientProvider client={queries}>
       <Suspense fallback={<p className="p-8 text-soft">One moment…</p>}>
-        <RouterProvider router={router} />
+        <Gate>
+          <RouterProvider router={router} />
+        </Gate>
       </Suspense>
     </QueryClientProvider>
   );

@@ -2,6 +2,8 @@ import { Keyboard, Moon, Sun } from 'lucide-react';
 import { Suspense, useState } from 'react';
 import { Link, NavLink, Outlet } from 'react-router';
 import { StairGlyph } from '../shared/draw/StairGlyph';
+import { AccountMenu } from '../steps/account/AccountMenu';
+import { useStanding } from '../steps/account/standing';
 import { KeySheet } from './KeySheet';
 import { storedTheme, storeTheme, type Theme } from './theme';
 
@@ -10,6 +12,7 @@ const railLink = ({ isActive }: { isActive: boolean }) =>
 
 export function Shell() {
   const [theme, setTheme] = useState<Theme>(storedTheme);
+  const owner = useStanding().data?.me?.role === 'OWNER';
   const [keysOpen, setKeysOpen] = useState(false);
   const flip = () => {
     const next = theme === 'light' ? 'dark' : 'light';
@@ -18,17 +21,25 @@ export function Shell() {
   };
   return (
     <div className="flex min-h-dvh flex-col">
-      <nav className="flex items-center gap-1 border-b border-rule px-3 sm:px-6" aria-label="Studio">
+      <nav className="flex flex-wrap items-center gap-x-1 border-b border-rule px-3 sm:px-6" aria-label="Studio">
         <Link to="/" className="mr-3 flex items-center gap-2 py-2 text-xl font-bold tracking-tight">
           <StairGlyph /> Gradino
         </Link>
         <NavLink to="/" end className={railLink}>
           Today
         </NavLink>
-        <NavLink to="/studio" className={railLink}>
-          Studio
-        </NavLink>
+        {owner && (
+          <>
+            <NavLink to="/studio" end className={railLink}>
+              Studio
+            </NavLink>
+            <NavLink to="/studio/accounts" className={railLink}>
+              Accounts
+            </NavLink>
+          </>
+        )}
         <span className="grow" />
+        <AccountMenu />
         <button className="p-2 text-soft hover:text-ink" onClick={() => setKeysOpen(true)} aria-label="Keys (?)">
           <Keyboard size={22} />
         </button>

@@ -8,6 +8,26 @@ export const SIDES: Side[] = ['LEFT', 'RIGHT'];
 
 export const api = createClient<paths>();
 
+/** Sent with every change, so that another site's page cannot make one: the cookie's value, read anew each time. */
+export function forgeryHeader(): Record<string, string> {
+  const token = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1];
+  return token === undefined ? {} : { 'X-XSRF-TOKEN': decodeURIComponent(token) };
+}
+
+/** Told on the window when the server no longer knows who asks. */
+export const SIGNED_OUT = 'gradino:signed-out';
+
+api.use({
+  onRequest({ request }) {
+    for (const [name, value] of Object.entries(forgeryHeader())) request.headers.set(name, value);
+    return request;
+  },
+  onResponse({ response }) {
+    if (response.status === 401) dispatchEvent(new Event(SIGNED_OUT));
+    return undefined;
+  },
+});
+
 /** A refusal of the server: words for the person, findings for the fields. */
 export class ProblemError extends Error {
   readonly findings: Finding[];

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { problem, ProblemError, type Schemas } from '../../shared/api/client';
+import { forgeryHeader, problem, ProblemError, type Schemas } from '../../shared/api/client';
 import { Button } from '../../shared/ui/Button';
 
 const FILES: [string, string][] = [
@@ -29,7 +29,11 @@ export function StudioPage() {
 async function send(files: File[]): Promise<Schemas['Taken'][]> {
   const form = new FormData();
   files.forEach((file) => form.append('file', file));
-  const response = await fetch('/api/exchange/import', { method: 'POST', body: form }).catch(() => {
+  const response = await fetch('/api/exchange/import', {
+    method: 'POST',
+    body: form,
+    headers: forgeryHeader(),
+  }).catch(() => {
     throw new ProblemError(0, 'The server does not answer, or the file is far too large. Nothing was stored.', []);
   });
   const body: unknown = await response.json().catch(() => null);

@@ -17,7 +17,7 @@ export function ClientFormPage() {
   const client = useQuery({
     queryKey: ['client', clientId],
     enabled: clientId !== undefined,
-    queryFn: () => ask(api.GET('/api/clients/{id}', { params: { path: { id: clientId ?? '' } } })),
+    queryFn: () => ask(api.GET('/api/clients/{clientId}', { params: { path: { clientId: clientId ?? '' } } })),
   });
   if (!clientId) return <ClientForm start={EMPTY} />;
   if (client.error) return <Failure error={client.error} />;
@@ -32,7 +32,7 @@ function ClientForm({ start, clientId }: { start: Details; clientId?: string }) 
   const save = useMutation({
     mutationFn: () =>
       clientId
-        ? ask(api.PUT('/api/clients/{id}/details', { params: { path: { id } }, body: d }))
+        ? ask(api.PUT('/api/clients/{clientId}/details', { params: { path: { clientId: id } }, body: d }))
         : ask(api.POST('/api/clients', { body: { id, details: d } })),
     onSuccess: async () => {
       await queries.invalidateQueries();

@@ -12,7 +12,7 @@ export function ClientPage() {
   const { clientId = '' } = useParams();
   const client = useQuery({
     queryKey: ['client', clientId],
-    queryFn: () => ask(api.GET('/api/clients/{id}', { params: { path: { id: clientId } } })),
+    queryFn: () => ask(api.GET('/api/clients/{clientId}', { params: { path: { clientId } } })),
   });
   if (client.error) return <Failure error={client.error} />;
   return (
@@ -60,6 +60,12 @@ function File({ client }: { client: Schemas['Client'] }) {
       >
         Change the file
       </Link>
+      <Link
+        to={`/clients/${client.id}/sharing`}
+        className="mt-4 ml-3 inline-block border border-rule bg-card px-4 py-2 font-semibold hover:bg-tread"
+      >
+        Who may see this
+      </Link>
     </section>
   );
 }
@@ -74,8 +80,8 @@ function RestrictionForm({ client }: { client: Schemas['Client'] }) {
   const save = useMutation({
     mutationFn: () =>
       ask(
-        api.PUT('/api/clients/{id}/restriction', {
-          params: { path: { id: client.id } },
+        api.PUT('/api/clients/{clientId}/restriction', {
+          params: { path: { clientId: client.id } },
           body: { effortCap: cap ?? undefined, noDeepening, stopped, reason },
         }),
       ),
@@ -141,7 +147,10 @@ function Clearance({ clientId }: { clientId: string }) {
   const save = useMutation({
     mutationFn: () =>
       ask(
-        api.POST('/api/clients/{id}/clearances', { params: { path: { id: clientId } }, body: { id, clearedBy, note } }),
+        api.POST('/api/clients/{clientId}/clearances', {
+          params: { path: { clientId } },
+          body: { id, clearedBy, note },
+        }),
       ),
     onSuccess: () => {
       setId(newId());

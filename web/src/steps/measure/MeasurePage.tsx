@@ -19,7 +19,7 @@ export function MeasurePage() {
   const catalogue = useCatalogue();
   const client = useQuery({
     queryKey: ['client', clientId],
-    queryFn: () => ask(api.GET('/api/clients/{id}', { params: { path: { id: clientId } } })),
+    queryFn: () => ask(api.GET('/api/clients/{clientId}', { params: { path: { clientId } } })),
   });
   const ranges = useRanges(clientId);
   return (

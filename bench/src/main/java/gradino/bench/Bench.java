@@ -60,6 +60,7 @@ public final class Bench {
         all.put("proposals", CoreBench::proposals);
         all.put("import", ServerBench::imports);
         all.put("start", ServerBench::start);
+        all.put("sign-in", ServerBench::signIn);
         all.put("bundle", ServerBench::bundle);
         return all;
     }

@@ -2,10 +2,22 @@ package gradino.bench;
 
 import java.util.Locale;
 
-/** One figure with the target it is held against; smaller is better. */
-record Measured(String name, double value, String unit, double target) {
+/**
+ * One figure with the target it is held against.
+ *
+ * @param atLeast true where more is better: a hash that has to be slow
+ */
+record Measured(String name, double value, String unit, double target, boolean atLeast) {
+    Measured(String name, double value, String unit, double target) {
+        this(name, value, unit, target, false);
+    }
+
+    static Measured atLeast(String name, double value, String unit, double target) {
+        return new Measured(name, value, unit, target, true);
+    }
+
     boolean met() {
-        return value <= target;
+        return atLeast ? value >= target : value <= target;
     }
 
     String json() {

@@ -4,6 +4,7 @@ import java.io.BufferedReader;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.net.CookieManager;
 import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -19,6 +20,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.regex.Pattern;
 import java.util.zip.GZIPOutputStream;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 
 /** The built application as a process of its own, with the flags that `run` uses. */
 final class ServerBench {
@@ -30,7 +32,8 @@ final class ServerBench {
     private ServerBench() {}
 
     /** One server on loopback, ended with its scope. */
-    private record Running(Process process, int port, double secondsToAnswer) implements AutoCloseable {
+    private record Running(Process process, int port, Visitor visitor, double secondsToAnswer)
+            implements AutoCloseable {
         static Running start(Path data) throws IOException, InterruptedException {
             int port;
             try (var free = new ServerSocket(0)) {
@@ -49,8 +52,9 @@ final class ServerBench {
             var lines = new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
             for (var line = lines.readLine(); line != null; line = lines.readLine()) {
                 if (line.startsWith("Gradino is ready")) {
-                    get(port, "/api/today");
-                    return new Running(process, port, (System.nanoTime() - before) / 1e9);
+                    var visitor = new Visitor(port);
+                    visitor.get("/api/sign-in");
+                    return new Running(process, port, visitor, (System.nanoTime() - before) / 1e9);
                 }
             }
             throw new IllegalStateException("the server did not start, exit " + process.waitFor());
@@ -67,11 +71,61 @@ final class ServerBench {
         }
     }
 
-    private static HttpResponse<byte[]> get(int port, String path) throws IOException, InterruptedException {
-        var request = HttpRequest.newBuilder(URI.create("http://localhost:" + port + path))
-                .header("Accept-Encoding", "gzip")
-                .build();
-        return HttpClient.newHttpClient().send(request, HttpResponse.BodyHandlers.ofByteArray());
+    /** The studio's owner at a browser of their own. */
+    private static final class Visitor {
+        private static final String PASSWORD = "a few plain words";
+        private final CookieManager cookies = new CookieManager();
+        private final HttpClient http =
+                HttpClient.newBuilder().cookieHandler(cookies).build();
+        private final int port;
+
+        Visitor(int port) {
+            this.port = port;
+        }
+
+        /** The first time the owner is made, later signs in. */
+        void signIn() throws IOException, InterruptedException {
+            var standing = new String(get("/api/sign-in").body(), StandardCharsets.UTF_8);
+            var owner =
+                    "{\"id\":\"o\",\"name\":\"Invented Owner\",\"signIn\":\"owner\",\"role\":\"OWNER\",\"password\":\"%s\"}"
+                            .formatted(PASSWORD);
+            var known = "{\"signIn\":\"owner\",\"password\":\"%s\"}".formatted(PASSWORD);
+            boolean first = standing.contains("\"firstRun\":true");
+            post(first ? "/api/sign-in/owner" : "/api/sign-in", "application/json", first ? owner : known);
+        }
+
+        HttpResponse<byte[]> get(String path) throws IOException, InterruptedException {
+            return http.send(
+                    request(path).header("Accept-Encoding", "gzip").build(), HttpResponse.BodyHandlers.ofByteArray());
+        }
+
+        void post(String path, String type, String body) throws IOException, InterruptedException {
+            var request = request(path).header("Content-Type", type).POST(HttpRequest.BodyPublishers.ofString(body));
+            cookies.getCookieStore().getCookies().stream()
+                    .filter(c -> c.getName().equals("XSRF-TOKEN"))
+                    .forEach(c -> request.header("X-XSRF-TOKEN", c.getValue()));
+            var response = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+            if (response.statusCode() != 200) {
+                throw new IllegalStateException(path + ": " + response.body());
+            }
+        }
+
+        private HttpRequest.Builder request(String path) {
+            return HttpRequest.newBuilder(URI.create("http://localhost:" + port + path));
+        }
+    }
+
+    /** What one sign-in costs: slow on purpose, against guessing. */
+    static List<Measured> signIn() {
+        var encoder = new BCryptPasswordEncoder(12);
+        var hash = encoder.encode("a few plain words");
+        var times = new ArrayList<Double>();
+        for (int n = 0; n < 9; n++) {
+            long before = System.nanoTime();
+            encoder.matches("guess " + RANDOM.nextInt(), hash);
+            times.add((System.nanoTime() - before) / 1e6);
+        }
+        return List.of(Measured.atLeast("sign-in", Bench.median(times), "ms", 100));
     }
 
     static List<Measured> start() throws Exception {
@@ -82,8 +136,9 @@ final class ServerBench {
         for (int run = 0; run < 5; run++) {
             try (var server = Running.start(data)) {
                 starts.add(server.secondsToAnswer());
+                server.visitor().signIn();
                 long before = System.nanoTime();
-                firstView(server.port());
+                firstView(server.visitor());
                 views.add((System.nanoTime() - before) / 1e9);
             }
         }
@@ -93,13 +148,14 @@ final class ServerBench {
     }
 
     /** What a browser asks for before Today stands: the page, its scripts and styles, the day. */
-    private static long firstView(int port) throws IOException, InterruptedException {
+    private static long firstView(Visitor visitor) throws IOException, InterruptedException {
         long bytes = 0;
-        var page = new String(get(port, "/").body(), StandardCharsets.UTF_8);
+        var page = new String(visitor.get("/").body(), StandardCharsets.UTF_8);
         for (var asset : assets(page)) {
-            bytes += get(port, asset).body().length;
+            bytes += visitor.get(asset).body().length;
         }
-        get(port, "/api/today");
+        visitor.get("/api/sign-in");
+        visitor.get("/api/today");
         return bytes;
     }
 
@@ -142,12 +198,13 @@ final class ServerBench {
     static List<Measured> imports() throws Exception {
         var data = Files.createTempDirectory("gradino-bench");
         try (var server = Running.start(data)) {
-            upload(server.port(), "clients.csv", clients());
-            upload(server.port(), "plans.csv", plans());
-            upload(server.port(), "sessions.csv", sessions());
+            server.visitor().signIn();
+            upload(server.visitor(), "clients.csv", clients());
+            upload(server.visitor(), "plans.csv", plans());
+            upload(server.visitor(), "sessions.csv", sessions());
             var blocks = blocks();
             long before = System.nanoTime();
-            upload(server.port(), "blocks.csv", blocks);
+            upload(server.visitor(), "blocks.csv", blocks);
             return List.of(new Measured("import", (System.nanoTime() - before) / 1e9, "s", 10));
         }
     }
@@ -200,17 +257,10 @@ final class ServerBench {
         return csv.toString();
     }
 
-    private static void upload(int port, String name, String csv) throws IOException, InterruptedException {
+    private static void upload(Visitor visitor, String name, String csv) throws IOException, InterruptedException {
         var boundary = "----gradino";
         var body = "--%s\r\nContent-Disposition: form-data; name=\"file\"; filename=\"%s\"\r\n\r\n%s\r\n--%s--\r\n"
                 .formatted(boundary, name, csv, boundary);
-        var request = HttpRequest.newBuilder(URI.create("http://localhost:" + port + "/api/exchange/import"))
-                .header("Content-Type", "multipart/form-data; boundary=" + boundary)
-                .POST(HttpRequest.BodyPublishers.ofString(body))
-                .build();
-        var response = HttpClient.newHttpClient().send(request, HttpResponse.BodyHandlers.ofString());
-        if (response.statusCode() != 200) {
-            throw new IllegalStateException(name + ": " + response.body());
-        }
+        visitor.post("/api/exchange/import", "multipart/form-data; boundary=" + boundary, body);
     }
 }

@@ -4,9 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import gradino.server.platform.Sql;
 import java.io.IOException;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import org.testng.annotations.AfterClass;
@@ -106,10 +103,7 @@ public class ClientsTest {
     }
 
     private HttpResponse<String> page(String path) throws IOException, InterruptedException {
-        return HttpClient.newHttpClient()
-                .send(
-                        HttpRequest.newBuilder(URI.create(server.url(path))).build(),
-                        HttpResponse.BodyHandlers.ofString());
+        return server.me().send(server.me().request(path), HttpResponse.BodyHandlers.ofString());
     }
 
     @Test

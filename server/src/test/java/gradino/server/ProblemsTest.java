@@ -2,10 +2,6 @@ package gradino.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
@@ -18,7 +14,6 @@ import tools.jackson.databind.JsonNode;
 /** Every refusal is a problem document (RFC 9457) in plain words, whatever was sent. */
 public class ProblemsTest {
     private static final String CLIENTS = "/api/clients";
-    private final HttpClient http = HttpClient.newHttpClient();
     private TestServer server;
 
     @BeforeClass
@@ -32,10 +27,9 @@ public class ProblemsTest {
         server.close();
     }
 
-    private HttpResponse<String> send(String method, String path, String type, String body)
-            throws IOException, InterruptedException {
-        var request = HttpRequest.newBuilder(URI.create(server.url(path))).header("Content-Type", type);
-        return http.send(request.method(method, BodyPublishers.ofString(body)).build(), BodyHandlers.ofString());
+    private HttpResponse<String> send(String method, String path, String type, String body) {
+        var request = server.me().request(path).header("Content-Type", type);
+        return server.me().send(request.method(method, BodyPublishers.ofString(body)), BodyHandlers.ofString());
     }
 
     @DataProvider
@@ -63,7 +57,7 @@ public class ProblemsTest {
 
     @Test(dataProvider = "nonsense")
     public void nonsenseGetsAProblemThatHasATitleAndNoInsides(
-            String method, String path, String type, String body, int status) throws Exception {
+            String method, String path, String type, String body, int status) {
         var answer = send(method, path, type, body);
         assertThat(answer.statusCode()).as(answer.body()).isEqualTo(status);
         assertThat(answer.headers().firstValue("Content-Type").orElse("")).startsWith("application/problem+json");

@@ -11,11 +11,21 @@ import tools.jackson.databind.JsonNode;
 public final class Scene {
     public static final String CLIENT = "lamplighter";
     public static final String LINE = "lamplighter-line";
-    private final TestServer server;
+    public static final String DETAILS =
+            "{\"name\":\"Perrin Vale\",\"goal\":\"climb to the lamp\",\"minutes\":20,\"shankCm\":42,"
+                    + "\"blockStepCm\":1,\"goals\":[{\"motion\":\"hip-internal-rotation\",\"degrees\":45}]}";
+    private final TestServer.TestClock clock;
+    private final Caller server;
     private int ids;
 
     public Scene(TestServer server) {
-        this.server = server;
+        this(server, server.me());
+    }
+
+    /** As above, played by somebody else. */
+    public Scene(TestServer server, Caller who) {
+        clock = server.clock;
+        this.server = who;
     }
 
     public Scene client() {
@@ -23,9 +33,7 @@ public final class Scene {
     }
 
     public Scene client(String id) {
-        var details = "{\"name\":\"Perrin Vale\",\"goal\":\"climb to the lamp\",\"minutes\":20,\"shankCm\":42,"
-                + "\"blockStepCm\":1,\"goals\":[{\"motion\":\"hip-internal-rotation\",\"degrees\":45}]}";
-        assertThat(server.post("/api/clients", "{\"id\":\"%s\",\"details\":%s}".formatted(id, details))
+        assertThat(server.post("/api/clients", "{\"id\":\"%s\",\"details\":%s}".formatted(id, DETAILS))
                         .status())
                 .isEqualTo(200);
         return this;
@@ -132,9 +140,9 @@ public final class Scene {
         assertThat(floor.status()).as(floor.body().toString()).isEqualTo(200);
         doAll(floor.body());
         close(id);
-        server.clock.move(Duration.ofHours(20));
+        clock.move(Duration.ofHours(20));
         morning(id);
-        server.clock.move(Duration.ofHours(28));
+        clock.move(Duration.ofHours(28));
         return this;
     }
 

@@ -1,12 +1,13 @@
 package gradino.server;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gradino.server.account.DemoPassword;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.URI;
-import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -28,7 +29,8 @@ public final class TestServer implements AutoCloseable {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final ConfigurableApplicationContext context;
-    private final HttpClient http = HttpClient.newHttpClient();
+    public static final String PASSWORD = "a few plain words";
+    private final Caller me;
     public final TestClock clock;
     public final int port;
 
@@ -41,8 +43,19 @@ public final class TestServer implements AutoCloseable {
                         "--gradino.data=" + data,
                         "--gradino.demo=" + demo,
                         "--server.port=0",
+                        "--gradino.hash-strength=4",
                         "--logging.level.root=ERROR");
         port = ((WebServerApplicationContext) context).getWebServer().getPort();
+        me = new Caller(this);
+        var seated = demo
+                ? me.signIn("maren", DemoPassword.WORDS)
+                : me.post("/api/sign-in/owner", account("owner", "Hollis Wray", "hollis", "OWNER"));
+        assertThat(seated.status()).as(seated.body().toString()).isEqualTo(200);
+    }
+
+    public static String account(String id, String name, String signIn, String role) {
+        return "{\"id\":\"%s\",\"name\":\"%s\",\"signIn\":\"%s\",\"role\":\"%s\",\"password\":\"%s\"}"
+                .formatted(id, name, signIn, role, PASSWORD);
     }
 
     public static TestServer empty() {
@@ -119,64 +132,44 @@ public final class TestServer implements AutoCloseable {
     }
 
     public Answer get(String path) {
-        return send(HttpRequest.newBuilder(URI.create(url(path))).GET());
+        return me.get(path);
     }
 
     public Answer post(String path, String json) {
-        return send(body(path, json, "POST"));
+        return me.post(path, json);
     }
 
     public Answer put(String path, String json) {
-        return send(body(path, json, "PUT"));
+        return me.put(path, json);
+    }
+
+    public Answer upload(String name, byte[] content) {
+        return me.upload(name, content);
     }
 
     public byte[] bytes(String path) {
-        try {
-            return http.send(
-                            HttpRequest.newBuilder(URI.create(url(path))).build(),
-                            HttpResponse.BodyHandlers.ofByteArray())
-                    .body();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        } catch (InterruptedException e) {
-            throw new IllegalStateException(e);
-        }
+        return me.send(HttpRequest.newBuilder(URI.create(url(path))), HttpResponse.BodyHandlers.ofByteArray())
+                .body();
     }
 
-    /** Uploads files as a browser's form does. */
-    public Answer upload(String name, byte[] content) {
-        var boundary = "----gradino";
-        var head = "--%s\r\nContent-Disposition: form-data; name=\"file\"; filename=\"%s\"\r\n\r\n"
-                .formatted(boundary, name);
-        var parts = List.of(
-                head.getBytes(StandardCharsets.UTF_8),
-                content,
-                ("\r\n--" + boundary + "--\r\n").getBytes(StandardCharsets.UTF_8));
-        return send(HttpRequest.newBuilder(URI.create(url("/api/exchange/import")))
-                .header("Content-Type", "multipart/form-data; boundary=" + boundary)
-                .POST(HttpRequest.BodyPublishers.ofByteArrays(parts)));
+    /** The owner, who plays in every test that says nothing else. */
+    public Caller me() {
+        return me;
+    }
+
+    /** Somebody who is not signed in yet. */
+    public Caller visitor() {
+        return new Caller(this);
+    }
+
+    public Caller signedIn(String name) {
+        var caller = visitor();
+        assertThat(caller.signIn(name, PASSWORD).status()).isEqualTo(200);
+        return caller;
     }
 
     public static JsonNode json(String text) {
         return JSON.readTree(text);
-    }
-
-    private HttpRequest.Builder body(String path, String json, String method) {
-        return HttpRequest.newBuilder(URI.create(url(path)))
-                .header("Content-Type", "application/json")
-                .method(method, HttpRequest.BodyPublishers.ofString(json));
-    }
-
-    private Answer send(HttpRequest.Builder request) {
-        try {
-            var response = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
-            var text = response.body();
-            return new Answer(response.statusCode(), JSON.readTree(text.isEmpty() ? "null" : text));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        } catch (InterruptedException e) {
-            throw new IllegalStateException(e);
-        }
     }
 
     @Override

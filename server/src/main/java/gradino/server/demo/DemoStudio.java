@@ -1,5 +1,10 @@
 package gradino.server.demo;
 
+import gradino.server.account.Account;
+import gradino.server.account.AccountService;
+import gradino.server.account.AccountService.NewAccount;
+import gradino.server.account.DemoPassword;
+import gradino.server.account.Role;
 import gradino.server.intake.ClientRepository;
 import gradino.server.platform.StudioClock;
 import java.time.Clock;
@@ -14,10 +19,17 @@ import org.springframework.transaction.annotation.Transactional;
 public class DemoStudio implements ApplicationRunner {
     private final boolean wanted;
     private final ClientRepository clients;
+    private final AccountService accounts;
     private final DemoLives lives;
     private final Clock clock;
 
-    DemoStudio(@Value("${gradino.demo}") boolean wanted, ClientRepository clients, DemoLives lives, Clock clock) {
+    DemoStudio(
+            @Value("${gradino.demo}") boolean wanted,
+            ClientRepository clients,
+            AccountService accounts,
+            DemoLives lives,
+            Clock clock) {
+        this.accounts = accounts;
         this.wanted = wanted;
         this.clients = clients;
         this.lives = lives;
@@ -30,5 +42,24 @@ public class DemoStudio implements ApplicationRunner {
         if (wanted && clients.all().isEmpty()) {
             lives.tell(StudioClock.moment(clock));
         }
+        if (wanted && accounts.isEmpty()) {
+            people();
+        }
+    }
+
+    /** The owner's own clients are the bell-ringer and the puppeteer; the assistant looks in on the rower. */
+    private void people() {
+        var owner = add("demo-owner", "Maren Coyle", "maren", Role.OWNER);
+        var coach = add("demo-coach", "Joss Arkle", "joss", Role.COACH);
+        var assistant = add("demo-assistant", "Pim Vane", "pim", Role.ASSISTANT);
+        for (var client : clients.all()) {
+            boolean joss = client.id().equals("demo-rower") || client.id().equals("demo-waller");
+            accounts.own(client.id(), joss ? coach : owner);
+        }
+        accounts.share(coach, "demo-rower", assistant.id(), true);
+    }
+
+    private Account add(String id, String name, String signIn, Role role) {
+        return accounts.add(new NewAccount(id, name, signIn, role, DemoPassword.WORDS));
     }
 }

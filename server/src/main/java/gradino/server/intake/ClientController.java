@@ -38,7 +38,7 @@ class ClientController {
 
     @GetMapping
     List<Client> all() {
-        return clients.all();
+        return clients.mine();
     }
 
     @PostMapping
@@ -46,23 +46,23 @@ class ClientController {
         return clients.create(client.id(), client.details());
     }
 
-    @GetMapping("/{id}")
-    Client get(@PathVariable String id) {
-        return clients.get(id);
+    @GetMapping("/{clientId}")
+    Client get(@PathVariable String clientId) {
+        return clients.get(clientId);
     }
 
-    @PutMapping("/{id}/details")
-    Client change(@PathVariable String id, @RequestBody Details details) {
-        return clients.change(id, details);
+    @PutMapping("/{clientId}/details")
+    Client change(@PathVariable String clientId, @RequestBody Details details) {
+        return clients.change(clientId, details);
     }
 
-    @PutMapping("/{id}/restriction")
-    Client restrict(@PathVariable String id, @RequestBody Restriction restriction) {
-        return clients.restrict(id, restriction);
+    @PutMapping("/{clientId}/restriction")
+    Client restrict(@PathVariable String clientId, @RequestBody Restriction restriction) {
+        return clients.restrict(clientId, restriction);
     }
 
-    @PostMapping("/{id}/clearances")
-    Client clear(@PathVariable String id, @Valid @RequestBody NewClearance clearance) {
-        return clients.clear(id, clearance.id(), new Clearance(clearance.clearedBy(), clearance.note()));
+    @PostMapping("/{clientId}/clearances")
+    Client clear(@PathVariable String clientId, @Valid @RequestBody NewClearance clearance) {
+        return clients.clear(clientId, clearance.id(), new Clearance(clearance.clearedBy(), clearance.note()));
     }
 }

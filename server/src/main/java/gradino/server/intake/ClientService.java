@@ -3,6 +3,8 @@ package gradino.server.intake;
 import gradino.core.because.Finding;
 import gradino.core.body.Catalogue;
 import gradino.core.intake.Restriction;
+import gradino.server.account.AccountService;
+import gradino.server.account.SignedIn;
 import gradino.server.intake.Client.Details;
 import gradino.server.intake.ClientRepository.Clearance;
 import gradino.server.platform.Problem;
@@ -19,16 +21,25 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class ClientService {
     private final ClientRepository clients;
+    private final AccountService accounts;
+    private final SignedIn signedIn;
     private final Clock clock;
 
-    ClientService(ClientRepository clients, Clock clock) {
+    ClientService(ClientRepository clients, AccountService accounts, SignedIn signedIn, Clock clock) {
         this.clients = clients;
+        this.accounts = accounts;
+        this.signedIn = signedIn;
         this.clock = clock;
     }
 
+    /** Those that whoever asks may see. */
     @Transactional(readOnly = true)
-    public List<Client> all() {
-        return clients.all();
+    public List<Client> mine() {
+        var me = signedIn.account().orElseThrow(Problem::nothingHere);
+        var seen = accounts.clientsOf(me);
+        return clients.all().stream()
+                .filter(c -> me.isOwner() || seen.contains(c.id()))
+                .toList();
     }
 
     /** @throws Problem when there is no such client */
@@ -39,9 +50,13 @@ public class ClientService {
 
     @Transactional
     public Client create(String id, Details details) {
+        var me = signedIn.account().orElseThrow(Problem::nothingHere);
         if (clients.find(id).isEmpty()) {
             Problem.throwIfBlocking(check(details, LocalDate.now(clock)));
             clients.insert(id, details, StudioClock.now(clock));
+            accounts.own(id, me);
+        } else if (!accounts.maySee(me, id)) {
+            throw Problem.nothingHere();
         }
         return get(id);
     }

@@ -1,5 +1,5 @@
 /**
- * Clients, their restrictions and clearances. Read {@link gradino.server.intake.ClientService} first. May use platform.
+ * Clients, their restrictions and clearances. Read {@link gradino.server.intake.ClientService} first. May use platform and account.
  */
 @NullMarked
 package gradino.server.intake;

@@ -96,7 +96,11 @@ public class SessionService {
     @Transactional
     public Floor open(String lineId, String sessionId) {
         var line = lines.get(lineId);
-        if (sessions.find(sessionId).isPresent()) {
+        var known = sessions.find(sessionId);
+        if (known.isPresent()) {
+            if (!known.get().lineId().equals(lineId)) {
+                throw Problem.nothingHere();
+            }
             return floor(sessionId);
         }
         var now = StudioClock.now(clock);

@@ -6,14 +6,17 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Set;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Until there are accounts, only this machine may ask: a foreign host name (a page that re-points its own name here) and a
+ * Only this machine may ask until the connection can be made safe: a foreign host name (a page that re-points its own name here) and a
  * request that another site's page makes are refused.
  */
 @Component
+@Order(Ordered.HIGHEST_PRECEDENCE)
 class LocalOnly extends OncePerRequestFilter {
     private static final Set<String> HOSTS = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
 
@@ -28,11 +31,6 @@ class LocalOnly extends OncePerRequestFilter {
             response.sendError(HttpServletResponse.SC_FORBIDDEN);
             return;
         }
-        response.setHeader("X-Content-Type-Options", "nosniff");
-        response.setHeader("Referrer-Policy", "no-referrer");
-        response.setHeader(
-                "Content-Security-Policy",
-                "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'");
         chain.doFilter(request, response);
     }
 }

@@ -21,6 +21,15 @@ public final class Problem extends RuntimeException {
         return new Problem(HttpStatus.NOT_FOUND, "No such " + what + ".", List.of());
     }
 
+    /** The one refusal for what is not there and for what is not yours: it does not say which. */
+    public static Problem nothingHere() {
+        return new Problem(HttpStatus.NOT_FOUND, "There is nothing here for you.", List.of());
+    }
+
+    public static Problem tooMany(String message) {
+        return new Problem(HttpStatus.TOO_MANY_REQUESTS, message, List.of());
+    }
+
     public static Problem invalid(List<Finding> findings) {
         return new Problem(HttpStatus.UNPROCESSABLE_CONTENT, "Some of this cannot be right.", findings);
     }

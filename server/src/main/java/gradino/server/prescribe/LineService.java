@@ -127,7 +127,11 @@ public class LineService {
     @Transactional
     public CurrentLine open(String clientId, String lineId, Instrument instrument, Plan plan) {
         var client = clients.get(clientId);
-        if (lines.find(lineId).isEmpty()) {
+        var known = lines.find(lineId);
+        if (known.filter(line -> !line.clientId().equals(clientId)).isPresent()) {
+            throw Problem.nothingHere();
+        }
+        if (known.isEmpty()) {
             Problem.throwIfBlocking(PlanCheck.check(plan, context(client, null, instrument, plan)));
             var now = StudioClock.now(clock);
             lines.insert(new Line(lineId, clientId, plan.motion(), plan.position(), instrument, now, now));

@@ -106,7 +106,7 @@ public class TodayService {
         var now = StudioClock.moment(clock);
         var days = new ArrayList<ClientDay>();
         var mornings = new ArrayList<MorningAsked>();
-        for (var client : clients.all()) {
+        for (var client : clients.mine()) {
             days.add(day(client, now, mornings));
         }
         days.sort(Comparator.comparing(ClientDay::state).thenComparing(ClientDay::name));

@@ -5,6 +5,8 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.Cookie;
+import gradino.server.TestServer;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -46,6 +48,14 @@ public final class Browser implements AutoCloseable {
                 .setLocale("en-GB")
                 .setTimezoneId("UTC"));
         page = context.newPage();
+    }
+
+    /** A window in which the studio's owner is signed in. */
+    Browser(TestServer server) {
+        this();
+        context.addCookies(List.of(new Cookie("gradino", server.me().cookie("gradino"))
+                .setUrl(server.url("/"))
+                .setHttpOnly(true)));
     }
 
     public static String found(String variable, String command) {

@@ -10,10 +10,6 @@ import java.io.File;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.net.ServerSocket;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
@@ -26,7 +22,6 @@ import tools.jackson.databind.JsonNode;
 /** The server is killed in the middle of a session: the floor goes on, and after the restart every finished block is there. */
 public class KillBrowserTest {
     private final Path data = TestServer.directory();
-    private final HttpClient http = HttpClient.newHttpClient();
     private int port;
     private Process process;
     private Browser browser;
@@ -70,11 +65,8 @@ public class KillBrowserTest {
         throw new IllegalStateException("the server did not start, exit " + started.waitFor());
     }
 
-    private JsonNode get(String path) throws IOException, InterruptedException {
-        var request = HttpRequest.newBuilder(URI.create("http://localhost:" + port + path))
-                .build();
-        return TestServer.json(
-                http.send(request, HttpResponse.BodyHandlers.ofString()).body());
+    private JsonNode get(String path) {
+        return TestServer.json((String) browser.page.evaluate("path => fetch(path).then(r => r.text())", path));
     }
 
     @Test
@@ -82,6 +74,7 @@ public class KillBrowserTest {
         var page = browser.page;
         page.clock().install(new Clock.InstallOptions().setTime("2026-03-04T09:00:00"));
         page.navigate("http://localhost:" + port + "/clients/demo-rower/perform");
+        browser.button("Joss Arkle, coach");
         browser.button("Open the floor");
         assertThat(page.getByText("Make ready")).isVisible();
         browser.standStill("2026-03-04T09:05:00");

@@ -40,7 +40,7 @@ public class PagesBrowserTest {
     @BeforeClass
     public void start() {
         server = TestServer.demo();
-        browser = new Browser();
+        browser = new Browser(server);
         page = browser.page;
         page.onPageError(troubles::add);
         page.onRequest(request -> {

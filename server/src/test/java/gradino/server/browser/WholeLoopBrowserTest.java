@@ -27,7 +27,7 @@ public class WholeLoopBrowserTest {
     public void start() {
         server = TestServer.empty();
         scene = new Scene(server).client().measured(36, 30).prescribed().cleanSession("s1");
-        browser = new Browser();
+        browser = new Browser(server);
         page = browser.page;
         browser.listenToTheFloor();
     }
@@ -128,7 +128,7 @@ public class WholeLoopBrowserTest {
         int seconds = phases.path(phases.size() - 1).path("endSecond").asInt();
         Assertions.assertThat(seconds).isBetween(39 * 60, 42 * 60);
         // A window of its own: a driven clock replays all its past on every later page of the same window.
-        try (var driven = new Browser()) {
+        try (var driven = new Browser(server)) {
             runDriven(driven, phases);
         }
     }

@@ -42,6 +42,7 @@ public class FloorTimingBrowserTest {
     public void everyPhaseStartsWithinATenthOfASecond() {
         var floor = browser.open();
         browser.beforeEachPage(floor, Browser.LISTEN);
+        browser.cookie(floor, server.url("/"), "gradino", server.me().cookie("gradino"));
         browser.front(floor);
         browser.navigate(floor, server.url("/sessions/timed"));
         assertThat(until(floor, "[...document.querySelectorAll('button')].find((b) => b.textContent === 'Start')"))

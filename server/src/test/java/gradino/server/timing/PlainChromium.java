@@ -102,6 +102,10 @@ final class PlainChromium implements AutoCloseable, WebSocket.Listener {
         send(tab.session(), "Page.addScriptToEvaluateOnNewDocument", Map.of("source", script));
     }
 
+    void cookie(Tab tab, String url, String name, String value) {
+        send(tab.session(), "Network.setCookie", Map.of("url", url, "name", name, "value", value));
+    }
+
     void navigate(Tab tab, String url) {
         send(tab.session(), "Page.navigate", Map.of("url", url));
     }

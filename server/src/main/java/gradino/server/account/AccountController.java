@@ -1,0 +1,155 @@
+package gradino.server.account;
+
+import gradino.server.account.AccessRepository.Grant;
+import gradino.server.account.AccountService.NewAccount;
+import gradino.server.account.AuditRepository.Entry;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+class AccountController {
+    private final AccountService accounts;
+    private final SignInService signIns;
+    private final SignedIn signedIn;
+    private final boolean demo;
+
+    AccountController(
+            AccountService accounts, SignInService signIns, SignedIn signedIn, @Value("${gradino.demo}") boolean demo) {
+        this.accounts = accounts;
+        this.signIns = signIns;
+        this.signedIn = signedIn;
+        this.demo = demo;
+    }
+
+    /**
+     * Where a visitor stands.
+     *
+     * @param me who is signed in; null for nobody
+     * @param firstRun no account yet: the owner is made now
+     * @param demo the demo's accounts, with their password; empty outside the demo
+     */
+    record Standing(
+            @Nullable Account me,
+            boolean firstRun,
+            List<Account> demo,
+            @Nullable String demoPassword) {}
+
+    record SignInDraft(String signIn, String password) {}
+
+    record PasswordChange(String old, String wanted) {}
+
+    record PasswordReset(String password) {}
+
+    record Switch(boolean on) {}
+
+    /** Somebody to share a client with. */
+    record Colleague(String id, String name, Role role) {}
+
+    @GetMapping("/api/sign-in")
+    Standing standing() {
+        return new Standing(
+                signedIn.account().orElse(null),
+                accounts.isEmpty(),
+                demo ? accounts.all() : List.of(),
+                demo ? DemoPassword.WORDS : null);
+    }
+
+    @PostMapping("/api/sign-in")
+    Account signIn(@RequestBody SignInDraft draft, HttpServletRequest request, HttpServletResponse response) {
+        var token = signIns.signIn(draft.signIn(), draft.password(), request.getRemoteAddr());
+        return seated(token, request, response);
+    }
+
+    @PostMapping("/api/sign-in/owner")
+    Account owner(@RequestBody NewAccount wanted, HttpServletRequest request, HttpServletResponse response) {
+        return seated(signIns.issue(accounts.addOwner(wanted)), request, response);
+    }
+
+    private Account seated(String token, HttpServletRequest request, HttpServletResponse response) {
+        response.addHeader(
+                HttpHeaders.SET_COOKIE, TokenFilter.cookie(request, token).toString());
+        return signIns.account(token).orElseThrow();
+    }
+
+    @PostMapping("/api/me/sign-out")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void signOut(
+            @RequestParam(defaultValue = "false") boolean everywhere,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        if (everywhere) {
+            signIns.signOutEverywhere(signedIn.required());
+        }
+        TokenFilter.token(request).ifPresent(signIns::signOut);
+        response.addHeader(
+                HttpHeaders.SET_COOKIE, TokenFilter.cookie(request, "").toString());
+    }
+
+    @PostMapping("/api/me/password")
+    Account password(@RequestBody PasswordChange change, HttpServletRequest request, HttpServletResponse response) {
+        var me = signedIn.required();
+        accounts.changePassword(me, change.old(), change.wanted());
+        return seated(signIns.issue(me), request, response);
+    }
+
+    @GetMapping("/api/accounts")
+    List<Account> all() {
+        return accounts.all();
+    }
+
+    @PostMapping("/api/accounts")
+    Account add(@RequestBody NewAccount wanted) {
+        return accounts.add(wanted);
+    }
+
+    @PutMapping("/api/accounts/{accountId}/disabled")
+    Account disable(@PathVariable String accountId, @RequestBody Switch disabled) {
+        return accounts.disable(accountId, disabled.on());
+    }
+
+    @PutMapping("/api/accounts/{accountId}/password")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void reset(@PathVariable String accountId, @RequestBody PasswordReset reset) {
+        accounts.resetPassword(accountId, reset.password());
+    }
+
+    @GetMapping("/api/colleagues")
+    List<Colleague> colleagues() {
+        return accounts.all().stream()
+                .filter(a -> !a.disabled() && !a.isOwner())
+                .map(a -> new Colleague(a.id(), a.name(), a.role()))
+                .toList();
+    }
+
+    @GetMapping("/api/clients/{clientId}/sharing")
+    List<Grant> sharing(@PathVariable String clientId) {
+        return accounts.grants(clientId);
+    }
+
+    @PutMapping("/api/clients/{clientId}/sharing/{accountId}")
+    List<Grant> share(@PathVariable String clientId, @PathVariable String accountId, @RequestBody Switch shared) {
+        accounts.share(signedIn.required(), clientId, accountId, shared.on());
+        return accounts.grants(clientId);
+    }
+
+    /** Newest first; {@code before} is the last id of the page before. */
+    @GetMapping("/api/audit")
+    List<Entry> audit(
+            @RequestParam(required = false) @Nullable Long before,
+            @RequestParam(required = false) @Nullable String clientId) {
+        return accounts.auditBefore(before == null ? Long.MAX_VALUE : before, clientId);
+    }
+}

@@ -1,0 +1,101 @@
+package gradino.server.account;
+
+import gradino.server.account.AuditRepository.Action;
+import gradino.server.platform.Problem;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpMethod;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.HandlerMapping;
+
+/**
+ * Every request for a client's data passes here: it is refused in the same words whether the client is another coach's or
+ * nobody's, and it is written down who saw or changed what.
+ */
+@Component
+class ClientDoor implements HandlerInterceptor {
+    private static final String CLIENT = ClientDoor.class.getName();
+    private static final Set<String> READS =
+            Set.of(HttpMethod.GET.name(), HttpMethod.HEAD.name(), HttpMethod.OPTIONS.name());
+    /** A page that looks again and again is one look. */
+    private static final Duration ONE_LOOK = Duration.ofMinutes(10);
+
+    private static final int MOST_REMEMBERED = 10_000;
+
+    private final AccountService accounts;
+    private final SignedIn signedIn;
+    private final List<Whose> whose;
+    private final Clock clock;
+    private final Map<String, Instant> looks = new ConcurrentHashMap<>();
+
+    ClientDoor(AccountService accounts, SignedIn signedIn, List<Whose> whose, Clock clock) {
+        this.accounts = accounts;
+        this.signedIn = signedIn;
+        this.whose = whose;
+        this.clock = clock;
+    }
+
+    @Override
+    public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+        var variables = variables(request);
+        for (var owner : whose) {
+            var id = variables.get(owner.variable());
+            if (id != null) {
+                request.setAttribute(CLIENT, admitted(owner.clientOf(id)));
+            }
+        }
+        return true;
+    }
+
+    private String admitted(Optional<String> clientId) {
+        return clientId.filter(id ->
+                        signedIn.account().filter(me -> accounts.maySee(me, id)).isPresent())
+                .orElseThrow(Problem::nothingHere);
+    }
+
+    @SuppressWarnings("unchecked")
+    private static Map<String, String> variables(HttpServletRequest request) {
+        var found = request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
+        return found instanceof Map<?, ?> map ? (Map<String, String>) map : Map.of();
+    }
+
+    @Override
+    public void afterCompletion(
+            HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable Exception failure) {
+        var me = signedIn.account();
+        if (me.isEmpty() || failure != null || response.getStatus() >= 400) {
+            return;
+        }
+        var clientId = (String) request.getAttribute(CLIENT);
+        var what = String.valueOf(request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE));
+        boolean reads = READS.contains(request.getMethod()) || what.endsWith("/preview");
+        if (!reads) {
+            accounts.audit(me.get(), clientId, Action.CHANGED, what);
+        } else if (clientId != null && isNewLook(me.get().id() + " " + clientId + " " + what)) {
+            accounts.audit(me.get(), clientId, Action.SAW, what);
+        }
+    }
+
+    private boolean isNewLook(String key) {
+        var now = clock.instant();
+        if (looks.size() > MOST_REMEMBERED) {
+            looks.clear();
+        }
+        var last = looks.get(key);
+        if (last != null && last.plus(ONE_LOOK).isAfter(now)) {
+            return false;
+        }
+        looks.put(key, now);
+        return true;
+    }
+}

@@ -1,0 +1,75 @@
+package gradino.server.account;
+
+import jakarta.servlet.DispatcherType;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.http.SessionCreationPolicy;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+
+/** What each role may ask for at all; whose client it is is asked at the {@link ClientDoor}. */
+@Configuration(proxyBeanMethods = false)
+class SecuritySetup {
+    private static final String CONTENT = "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline';"
+            + " img-src 'self' data:; worker-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self';"
+            + " frame-ancestors 'none'";
+
+    @Bean
+    PasswordEncoder passwordEncoder(@Value("${gradino.hash-strength:12}") int strength) {
+        return new BCryptPasswordEncoder(strength);
+    }
+
+    @Bean
+    SecurityFilterChain chain(HttpSecurity http, SignInService signIns) throws Exception {
+        http.csrf(csrf -> csrf.spa())
+                .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                .requestCache(cache -> cache.disable())
+                .logout(logout -> logout.disable())
+                .addFilterBefore(new TokenFilter(signIns), AnonymousAuthenticationFilter.class)
+                .authorizeHttpRequests(may -> may.dispatcherTypeMatchers(
+                                DispatcherType.FORWARD, DispatcherType.ERROR, DispatcherType.ASYNC)
+                        .permitAll()
+                        .requestMatchers("/api/sign-in", "/api/sign-in/**", "/api/openapi")
+                        .permitAll()
+                        .requestMatchers("/api/me/**")
+                        .authenticated()
+                        .requestMatchers(HttpMethod.GET, "/api/colleagues")
+                        .authenticated()
+                        .requestMatchers("/api/accounts/**", "/api/audit", "/api/exchange/**")
+                        .hasRole("OWNER")
+                        .requestMatchers(HttpMethod.GET, "/api/**")
+                        .authenticated()
+                        .requestMatchers("/api/**")
+                        .hasAnyRole("OWNER", "COACH")
+                        .anyRequest()
+                        .permitAll())
+                .exceptionHandling(e -> e.authenticationEntryPoint(
+                                (request, response, why) -> refuse(response, HttpStatus.UNAUTHORIZED, "Sign in first."))
+                        .accessDeniedHandler((request, response, why) ->
+                                refuse(response, HttpStatus.FORBIDDEN, "Your account may not do this.")))
+                .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT))
+                        .referrerPolicy(r -> r.policy(ReferrerPolicy.NO_REFERRER))
+                        .cacheControl(cache -> cache.disable()));
+        return http.build();
+    }
+
+    /** A problem document like every other refusal. */
+    private static void refuse(HttpServletResponse response, HttpStatus status, String words) throws IOException {
+        response.setStatus(status.value());
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        var body = "{\"status\":%d,\"title\":\"%s\",\"detail\":\"%s\",\"findings\":[]}"
+                .formatted(status.value(), status.getReasonPhrase(), words);
+        response.getOutputStream().write(body.getBytes(StandardCharsets.UTF_8));
+    }
+}

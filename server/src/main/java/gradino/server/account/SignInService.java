@@ -1,0 +1,129 @@
+package gradino.server.account;
+
+import gradino.server.platform.Problem;
+import gradino.server.platform.StudioClock;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.HexFormat;
+import java.util.Optional;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Signs in and out. The password is compared outside of any transaction: it takes long on purpose. */
+@Service
+class SignInService {
+    static final Duration VALID = Duration.ofDays(14);
+    static final int TRIES_A_NAME = 20;
+    static final int TRIES_AN_ADDRESS = 100;
+    static final Duration LOCKED = Duration.ofMinutes(15);
+    private static final int TOKEN_BYTES = 32;
+
+    private final AccountRepository accounts;
+    private final SignInRepository signIns;
+    private final PasswordEncoder encoder;
+    private final TransactionTemplate transaction;
+    private final TransactionTemplate reading;
+    private final boolean demo;
+    private final Clock clock;
+    private final SecureRandom random = new SecureRandom();
+    /** Compared with when nobody has the name, so that the answer takes as long. */
+    private final String nobodysHash;
+
+    SignInService(
+            AccountRepository accounts,
+            SignInRepository signIns,
+            PasswordEncoder encoder,
+            TransactionTemplate transaction,
+            @Value("${gradino.demo}") boolean demo,
+            Clock clock) {
+        this.demo = demo;
+        this.accounts = accounts;
+        this.signIns = signIns;
+        this.encoder = encoder;
+        this.transaction = transaction;
+        this.clock = clock;
+        var manager = transaction.getTransactionManager();
+        if (manager == null) {
+            throw new IllegalStateException("no transaction manager");
+        }
+        this.reading = new TransactionTemplate(manager);
+        this.reading.setReadOnly(true);
+        this.nobodysHash = String.valueOf(encoder.encode("nobody has this password"));
+    }
+
+    /** What a name was found to have. */
+    private record Found(Optional<Account> account, String hash, boolean locked) {}
+
+    /**
+     * @return the token for the cookie
+     * @throws Problem in the same words for a wrong name, a wrong password and a closed account
+     */
+    String signIn(String typedName, String password, String address) {
+        var name = AccountService.plain(typedName);
+        var found = reading.execute(status -> find(name, address));
+        if (found.locked()) {
+            throw Problem.tooMany("Too many wrong tries: wait a quarter of an hour, or ask the owner.");
+        }
+        boolean right = encoder.matches(password, found.hash());
+        var account = found.account().filter(a -> right);
+        if (account.isEmpty()) {
+            transaction.executeWithoutResult(status -> signIns.addFailure(name, address, StudioClock.now(clock)));
+            throw Problem.invalid("password", "wrong", "Name and password do not fit together.");
+        }
+        return issue(account.get());
+    }
+
+    private Found find(String name, String address) {
+        var since = StudioClock.now(clock).minus(LOCKED);
+        boolean locked = signIns.failures(name, since) >= TRIES_A_NAME
+                || signIns.failuresFrom(address, since) >= TRIES_AN_ADDRESS;
+        var account = accounts.bySignIn(name).filter(a -> !a.disabled()).filter(this::isAllowed);
+        var hash = account.flatMap(a -> accounts.passwordHash(a.id())).orElse(nobodysHash);
+        return new Found(account, hash, locked);
+    }
+
+    /** The demo's accounts, whose password everybody may know, exist in the demo only. */
+    private boolean isAllowed(Account account) {
+        return demo || !account.id().startsWith(DemoPassword.ID_PREFIX);
+    }
+
+    String issue(Account account) {
+        var bytes = new byte[TOKEN_BYTES];
+        random.nextBytes(bytes);
+        var token = HexFormat.of().formatHex(bytes);
+        var now = StudioClock.now(clock);
+        transaction.executeWithoutResult(status -> {
+            signIns.forgive(account.signIn());
+            signIns.addToken(digest(token), account.id(), now, now.plus(VALID));
+        });
+        return token;
+    }
+
+    Optional<Account> account(String token) {
+        return reading.execute(status -> signIns.account(digest(token), StudioClock.now(clock)))
+                .filter(this::isAllowed);
+    }
+
+    void signOut(String token) {
+        transaction.executeWithoutResult(status -> signIns.endToken(digest(token)));
+    }
+
+    void signOutEverywhere(Account account) {
+        transaction.executeWithoutResult(status -> signIns.endAll(account.id()));
+    }
+
+    private static String digest(String token) {
+        try {
+            var sha = MessageDigest.getInstance("SHA-256");
+            return HexFormat.of().formatHex(sha.digest(token.getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

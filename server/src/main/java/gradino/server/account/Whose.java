@@ -1,0 +1,12 @@
+package gradino.server.account;
+
+import java.util.Optional;
+
+/** Tells whose data an id in an address is. Implemented by the step that owns the thing. */
+public interface Whose {
+    /** The variable's name in addresses, as in {@code /api/lines/{lineId}}. */
+    String variable();
+
+    /** Id of the client; empty when there is no such thing. */
+    Optional<String> clientOf(String id);
+}

@@ -1,0 +1,92 @@
+package gradino.server;
+
+import gradino.server.TestServer.Answer;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+
+/** Somebody who asks, with cookies of their own, as a browser has them. */
+public final class Caller {
+    private final TestServer server;
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient http;
+
+    Caller(TestServer server) {
+        this.server = server;
+        http = HttpClient.newBuilder().cookieHandler(cookies).build();
+        get("/api/sign-in");
+    }
+
+    public Answer signIn(String name, String password) {
+        return post("/api/sign-in", "{\"signIn\":\"%s\",\"password\":\"%s\"}".formatted(name, password));
+    }
+
+    /** The value of a cookie; empty when there is none. */
+    public String cookie(String name) {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(c -> c.getName().equals(name))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .orElse("");
+    }
+
+    public Answer get(String path) {
+        return answer(request(path).GET());
+    }
+
+    public Answer post(String path, String json) {
+        return answer(json(path).POST(BodyPublishers.ofString(json)));
+    }
+
+    public Answer put(String path, String json) {
+        return answer(json(path).PUT(BodyPublishers.ofString(json)));
+    }
+
+    /** Uploads a file as a browser's form does. */
+    public Answer upload(String name, byte[] content) {
+        var boundary = "----gradino";
+        var head = "--%s\r\nContent-Disposition: form-data; name=\"file\"; filename=\"%s\"\r\n\r\n"
+                .formatted(boundary, name);
+        var parts = List.of(
+                head.getBytes(StandardCharsets.UTF_8),
+                content,
+                ("\r\n--" + boundary + "--\r\n").getBytes(StandardCharsets.UTF_8));
+        return answer(request("/api/exchange/import")
+                .header("Content-Type", "multipart/form-data; boundary=" + boundary)
+                .POST(BodyPublishers.ofByteArrays(parts)));
+    }
+
+    public HttpRequest.Builder request(String path) {
+        return HttpRequest.newBuilder(URI.create(server.url(path)));
+    }
+
+    private HttpRequest.Builder json(String path) {
+        return request(path).header("Content-Type", "application/json");
+    }
+
+    private Answer answer(HttpRequest.Builder request) {
+        var response = send(request, BodyHandlers.ofString());
+        var text = response.body();
+        return new Answer(response.statusCode(), TestServer.json(text.isEmpty() ? "null" : text));
+    }
+
+    public <T> HttpResponse<T> send(HttpRequest.Builder request, HttpResponse.BodyHandler<T> reader) {
+        try {
+            return http.send(
+                    request.header("X-XSRF-TOKEN", cookie("XSRF-TOKEN")).build(), reader);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

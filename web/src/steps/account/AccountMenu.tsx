@@ -1,0 +1,82 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, ask, findingsOf } from '../../shared/api/client';
+import { Button } from '../../shared/ui/Button';
+import { Failure } from '../../shared/ui/Findings';
+import { Sheet } from '../../shared/ui/Sheet';
+import { TextField } from '../../shared/ui/TextField';
+import { ROLE, useStanding } from './standing';
+
+/** Who is signed in, and the ways out. */
+export function AccountMenu() {
+  const me = useStanding().data?.me;
+  const [open, setOpen] = useState(false);
+  const leave = useMutation({
+    mutationFn: (everywhere: boolean) => ask(api.POST('/api/me/sign-out', { params: { query: { everywhere } } })),
+    // Loaded anew, so that nothing of this account stays in the window.
+    onSuccess: () => location.assign('/'),
+  });
+  if (!me) return null;
+  return (
+    <>
+      <button className="max-w-28 truncate sm:max-w-40 p-2 text-soft hover:text-ink" onClick={() => setOpen(true)}>
+        {me.name}
+      </button>
+      <Sheet open={open} onOpenChange={setOpen} title={`${me.name}, ${ROLE[me.role]}`}>
+        <div className="mb-6 flex flex-wrap gap-3">
+          <Button look="main" onClick={() => leave.mutate(false)}>
+            Sign out
+          </Button>
+          <Button onClick={() => leave.mutate(true)}>Sign out on every device</Button>
+        </div>
+        <Failure error={leave.error} />
+        <Password />
+      </Sheet>
+    </>
+  );
+}
+
+function Password() {
+  const queries = useQueryClient();
+  const [old, setOld] = useState('');
+  const [wanted, setWanted] = useState('');
+  const change = useMutation({
+    mutationFn: () => ask(api.POST('/api/me/password', { body: { old, wanted } })),
+    onSuccess: () => queries.invalidateQueries(),
+  });
+  const findings = findingsOf(change.error);
+  return (
+    <form
+      className="space-y-4"
+      onSubmit={(e) => {
+        e.preventDefault();
+        change.mutate();
+      }}
+    >
+      <h3 className="font-bold">Another password</h3>
+      <TextField
+        label="Password now"
+        type="password"
+        autoComplete="current-password"
+        value={old}
+        onChange={setOld}
+        path="old"
+        findings={findings}
+      />
+      <TextField
+        label="New password, 12 letters or more"
+        type="password"
+        autoComplete="new-password"
+        value={wanted}
+        onChange={setWanted}
+        path="wanted"
+        findings={findings}
+      />
+      <Failure error={findings.length > 0 ? null : change.error} />
+      <Button type="submit" disabled={change.isPending}>
+        Change it
+      </Button>
+      {change.isSuccess && <p role="status">Changed; every other device is signed out.</p>}
+    </form>
+  );
+}

@@ -1,0 +1,55 @@
+import { useState, type ReactNode } from 'react';
+import { Dialog } from 'radix-ui';
+import { StairGlyph } from '../../shared/draw/StairGlyph';
+import { Failure } from '../../shared/ui/Findings';
+import { FirstRun } from './FirstRun';
+import { SignIn } from './SignIn';
+import { useStanding } from './standing';
+
+/**
+ * Nothing is shown to nobody. Who is signed out in the middle of something signs in again over it, so that what was typed
+ * stays.
+ */
+export function Gate({ children }: { children: ReactNode }) {
+  const standing = useStanding();
+  const me = standing.data?.me;
+  const [entered, setEntered] = useState(false);
+  if (me && !entered) setEntered(true);
+  if (!standing.data) {
+    return standing.error ? <Failure error={standing.error} /> : <p className="p-8 text-soft">One moment…</p>;
+  }
+  const door = standing.data.firstRun ? <FirstRun /> : <SignIn standing={standing.data} />;
+  if (!entered) return <Doorstep>{door}</Doorstep>;
+  return (
+    <>
+      {children}
+      <Dialog.Root open={!me}>
+        <Dialog.Portal>
+          <Dialog.Overlay className="fixed inset-0 z-40 bg-black/45" />
+          <Dialog.Content
+            aria-describedby={undefined}
+            className="fixed top-1/2 left-1/2 z-50 max-h-[92dvh] w-[min(30rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto border border-rule bg-card p-5"
+          >
+            <Dialog.Title className="mb-3 text-2xl font-bold">Signed out</Dialog.Title>
+            <p className="mb-3 text-soft">Sign in again; what you typed is still here.</p>
+            {door}
+          </Dialog.Content>
+        </Dialog.Portal>
+      </Dialog.Root>
+    </>
+  );
+}
+
+function Doorstep({ children }: { children: ReactNode }) {
+  return (
+    <main className="mx-auto flex min-h-dvh w-full max-w-md flex-col justify-center px-5 py-8">
+      <h1 className="mb-6 flex items-center gap-3 text-4xl font-bold">
+        <StairGlyph /> Gradino
+      </h1>
+      {children}
+      <p className="mt-10 text-sm text-soft">
+        Gradino supports a coach. It does not diagnose or treat; licensed practice and local rules come first.
+      </p>
+    </main>
+  );
+}
