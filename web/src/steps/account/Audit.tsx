@@ -8,7 +8,7 @@ const PAGE = 100;
 
 /** The last part of an address that says something: /api/clients/{clientId}/ranges is about ranges. */
 function about(what: string): string {
-  const parts = what.split('/').filter((p) => p !== '' && p !== 'api' && !p.startsWith('{'));
+  const parts = what.split('/').filter((p) => p !== '' && p !== 'api' && p !== 'preview' && !p.startsWith('{'));
   return (parts[parts.length - 1] ?? what).replaceAll('-', ' ');
 }
 
