@@ -51,7 +51,7 @@ public class LivedHistoryTest {
 
     @DataProvider
     public Object[][] seeds() {
-        return IntStream.range(0, 90).mapToObj(n -> new Object[] {n}).toArray(Object[][]::new);
+        return IntStream.range(0, 50).mapToObj(n -> new Object[] {n}).toArray(Object[][]::new);
     }
 
     /** A life: the line's start, and every event so far in the order it was recorded. */
@@ -193,7 +193,7 @@ public class LivedHistoryTest {
     public void theLivesGoEveryWay() {
         var verdicts = EnumSet.noneOf(Verdict.class);
         var levers = EnumSet.noneOf(LeverId.class);
-        for (int seed = 0; seed < 90; seed++) {
+        for (int seed = 0; seed < 50; seed++) {
             live(seed, (life, p) -> {
                 verdicts.add(p.verdict());
                 Optional.ofNullable(p.lever()).ifPresent(levers::add);
