@@ -1,0 +1,62 @@
+package gradino.core.advance;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gradino.core.because.Reason;
+import gradino.core.because.Verdict;
+import gradino.core.body.Side;
+import gradino.core.quantity.EffortPercent;
+import java.time.ZoneOffset;
+import java.util.List;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Sessions nearer to each other than their class allows count as one (handbook chapter 5, house rule). */
+public class SpacingTest {
+
+    private static Situation situation(Story story) {
+        return new Situation(story.state(), Side.LEFT, Policy.house(), new Moment(Story.NOW, ZoneOffset.UTC));
+    }
+
+    @DataProvider
+    public Object[][] weeks() {
+        return new Object[][] {
+            {new double[] {9, 6, 3}, List.of(1, 1, 1)},
+            {new double[] {3, 2.9, 2.8}, List.of(3)},
+            {new double[] {9, 8.9, 3}, List.of(2, 1)},
+        };
+    }
+
+    @Test(dataProvider = "weeks")
+    public void groupsAreCountedFromTheirFirstSession(double[] daysAgo, List<Integer> sizes) {
+        var story = Story.of(Story.BASE.withCeiling(EffortPercent.of(70))).clean(daysAgo);
+        assertThat(situation(story).runs().stream().map(List::size).toList()).isEqualTo(sizes);
+    }
+
+    @Test
+    public void aSessionWhoseMorningIsUnknownIsInNoGroup() {
+        var story = Story.of(Story.BASE).clean(9, 6).session(3, b -> b);
+        assertThat(situation(story).runs()).hasSize(2);
+        assertThat(situation(story).atThisRung()).hasSize(3);
+    }
+
+    @Test
+    public void whatWasDoneOnAnotherRungIsNoEvidenceForThisOne() {
+        var to = Story.BASE.withSets(3);
+        var story = Story.of(Story.BASE)
+                .startingFrom(Story.BASE)
+                .clean(12, 9)
+                .stepped(8, to, LeverId.SETS)
+                .clean(6);
+        assertThat(situation(story).atThisRung()).hasSize(1);
+        assertThat(situation(story).undecided()).hasSize(1);
+        assertThat(story.left().verdict()).isEqualTo(Verdict.STAY);
+        assertThat(story.left().why().reason()).isEqualTo(Reason.TOO_FEW_SESSIONS);
+    }
+
+    @Test
+    public void theEvidenceNamesEachSessionOnce() {
+        var story = Story.of(Story.BASE).clean(12, 9, 6, 3);
+        assertThat(story.left().evidence()).doesNotHaveDuplicates().hasSize(4);
+    }
+}
