@@ -59,4 +59,24 @@ public class SpacingTest {
         var story = Story.of(Story.BASE).clean(12, 9, 6, 3);
         assertThat(story.left().evidence()).doesNotHaveDuplicates().hasSize(4);
     }
+
+    /** High soreness asks for one day more (handbook chapter 5, house rule). */
+    @Test
+    public void realSorenessAsksForOneDayMore() {
+        var hard = Story.BASE.withCeiling(EffortPercent.of(70));
+        var fresh = situation(Story.of(hard).session(3, b -> b).morning(3, true, 1));
+        var sore = situation(Story.of(hard).session(3, b -> b).morning(3, true, 9));
+        int usual = fresh.spacingDays(fresh.atThisRung().get(0));
+        assertThat(usual).isEqualTo(2);
+        assertThat(sore.spacingDays(sore.atThisRung().get(0))).isEqualTo(usual + 1);
+    }
+
+    @Test
+    public void aClientNeverTrainedIsANewcomerWithNothingToLookAt() {
+        var empty = situation(Story.of(Story.BASE));
+        assertThat(empty.newcomer()).isTrue();
+        assertThat(empty.runs()).isEmpty();
+        assertThat(empty.lastSession()).isEmpty();
+        assertThat(empty.daysBeyondPlan()).isLessThanOrEqualTo(0);
+    }
 }
