@@ -5,6 +5,7 @@ import { Button } from '../../shared/ui/Button';
 import { Choice } from '../../shared/ui/Choice';
 import { Failure } from '../../shared/ui/Findings';
 import { TextField } from '../../shared/ui/TextField';
+import { AccountFields, EMPTY } from './AccountFields';
 import { Audit } from './Audit';
 import { ROLE, useStanding, type Account } from './standing';
 
@@ -101,17 +102,13 @@ function Person({ account }: { account: Account }) {
 function NewAccount() {
   const changed = useChanged();
   const [id, setId] = useState(newId);
-  const [name, setName] = useState('');
-  const [signIn, setSignIn] = useState('');
-  const [password, setPassword] = useState('');
+  const [draft, setDraft] = useState(EMPTY);
   const [role, setRole] = useState<Account['role']>('COACH');
   const add = useMutation({
-    mutationFn: () => ask(api.POST('/api/accounts', { body: { id, name, signIn, password, role } })),
+    mutationFn: () => ask(api.POST('/api/accounts', { body: { id, ...draft, role } })),
     onSuccess: () => {
       setId(newId());
-      setName('');
-      setSignIn('');
-      setPassword('');
+      setDraft(EMPTY);
       void changed();
     },
   });
@@ -129,17 +126,7 @@ function NewAccount() {
       <p className="text-sm text-soft">
         Coaches see their own clients and those shared with them; assistants read what is shared; owners see all.
       </p>
-      <TextField label="Name" value={name} onChange={setName} path="name" findings={findings} />
-      <TextField label="Name to sign in with" value={signIn} onChange={setSignIn} path="signIn" findings={findings} />
-      <TextField
-        label="First password, 12 letters or more"
-        type="password"
-        autoComplete="new-password"
-        value={password}
-        onChange={setPassword}
-        path="password"
-        findings={findings}
-      />
+      <AccountFields draft={draft} onChange={setDraft} findings={findings} name="Name" password="First password" />
       <Failure error={findings.length > 0 ? null : add.error} />
       <Button type="submit" look="main" disabled={add.isPending}>
         Add

@@ -36,7 +36,7 @@ export class FloorStore {
   /** Two clocks drive it: a worker's, set for the next change of phase, and the page's own, by which it is drawn. */
   mount = () => {
     const worker = new Worker(new URL('./ticker.ts', import.meta.url), { type: 'module' });
-    worker.onmessage = this.tick;
+    worker.onmessage = this.woken;
     this.worker = worker;
     this.wakeNext();
     const draw = setInterval(this.tick, DRAW_MS);
@@ -97,6 +97,10 @@ export class FloorStore {
     const latest = run.phases[begun[begun.length - 1] ?? -1];
     if (latest) this.announce(latest);
     this.planTones(now);
+  };
+
+  private woken = () => {
+    this.tick();
     this.wakeNext();
   };
 

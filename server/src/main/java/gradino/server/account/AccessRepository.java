@@ -54,8 +54,11 @@ class AccessRepository {
                 """, row -> new Grant(row.getString(1), Kind.valueOf(row.getString(2))), clientId);
     }
 
-    boolean exists(String clientId) {
-        return sql.first("SELECT 1 FROM client WHERE id = ?", row -> 1, clientId)
+    boolean maySee(String accountId, String clientId) {
+        return sql.first("""
+                        SELECT kind FROM client_access WHERE account_id = ? AND client_id = ? ORDER BY id DESC LIMIT 1
+                        """, row -> Kind.valueOf(row.getString(1)), accountId, clientId)
+                .filter(kind -> kind != Kind.NONE)
                 .isPresent();
     }
 }

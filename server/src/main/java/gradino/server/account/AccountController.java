@@ -1,7 +1,7 @@
 package gradino.server.account;
 
 import gradino.server.account.AccessRepository.Grant;
-import gradino.server.account.AccountService.NewAccount;
+import gradino.server.account.AccountMaker.NewAccount;
 import gradino.server.account.AuditRepository.Entry;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -22,13 +22,19 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class AccountController {
     private final AccountService accounts;
+    private final AccountMaker maker;
     private final SignInService signIns;
     private final SignedIn signedIn;
     private final boolean demo;
 
     AccountController(
-            AccountService accounts, SignInService signIns, SignedIn signedIn, @Value("${gradino.demo}") boolean demo) {
+            AccountService accounts,
+            AccountMaker maker,
+            SignInService signIns,
+            SignedIn signedIn,
+            @Value("${gradino.demo}") boolean demo) {
         this.accounts = accounts;
+        this.maker = maker;
         this.signIns = signIns;
         this.signedIn = signedIn;
         this.demo = demo;
@@ -63,8 +69,14 @@ class AccountController {
         return new Standing(
                 signedIn.account().orElse(null),
                 accounts.isEmpty(),
-                demo ? accounts.all() : List.of(),
+                demo ? demoAccounts() : List.of(),
                 demo ? DemoPassword.WORDS : null);
+    }
+
+    private List<Account> demoAccounts() {
+        return accounts.all().stream()
+                .filter(a -> DemoPassword.isOf(a) && !a.disabled())
+                .toList();
     }
 
     @PostMapping("/api/sign-in")
@@ -75,7 +87,7 @@ class AccountController {
 
     @PostMapping("/api/sign-in/owner")
     Account owner(@RequestBody NewAccount wanted, HttpServletRequest request, HttpServletResponse response) {
-        return seated(signIns.issue(accounts.addOwner(wanted)), request, response);
+        return seated(signIns.issue(maker.addOwner(wanted)), request, response);
     }
 
     private Account seated(String token, HttpServletRequest request, HttpServletResponse response) {
@@ -101,7 +113,7 @@ class AccountController {
     @PostMapping("/api/me/password")
     Account password(@RequestBody PasswordChange change, HttpServletRequest request, HttpServletResponse response) {
         var me = signedIn.required();
-        accounts.changePassword(me, change.old(), change.wanted());
+        maker.change(me, change.old(), change.wanted());
         return seated(signIns.issue(me), request, response);
     }
 
@@ -112,7 +124,7 @@ class AccountController {
 
     @PostMapping("/api/accounts")
     Account add(@RequestBody NewAccount wanted) {
-        return accounts.add(wanted);
+        return maker.add(wanted);
     }
 
     @PutMapping("/api/accounts/{accountId}/disabled")
@@ -123,7 +135,7 @@ class AccountController {
     @PutMapping("/api/accounts/{accountId}/password")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void reset(@PathVariable String accountId, @RequestBody PasswordReset reset) {
-        accounts.resetPassword(accountId, reset.password());
+        maker.reset(accountId, reset.password());
     }
 
     @GetMapping("/api/colleagues")

@@ -1,34 +1,26 @@
 package gradino.server.account;
 
-import gradino.core.because.Finding;
 import gradino.server.account.AccessRepository.Grant;
 import gradino.server.account.AccessRepository.Kind;
 import gradino.server.account.AuditRepository.Entry;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The studio's accounts, and who may see which client. */
 @Service
 public class AccountService {
-    private static final int PASSWORD_LEAST = 12;
-    /** More than the hash looks at would be a false promise. */
-    private static final int PASSWORD_MOST_BYTES = 72;
-
     private final AccountRepository accounts;
     private final SignInRepository signIns;
     private final AccessRepository access;
     private final AuditRepository audit;
-    private final PasswordEncoder encoder;
     private final Clock clock;
 
     AccountService(
@@ -36,18 +28,13 @@ public class AccountService {
             SignInRepository signIns,
             AccessRepository access,
             AuditRepository audit,
-            PasswordEncoder encoder,
             Clock clock) {
         this.accounts = accounts;
         this.signIns = signIns;
         this.access = access;
         this.audit = audit;
-        this.encoder = encoder;
         this.clock = clock;
     }
-
-    /** What an account is made of. */
-    public record NewAccount(String id, String name, String signIn, Role role, String password) {}
 
     @Transactional(readOnly = true)
     public boolean isEmpty() {
@@ -59,79 +46,38 @@ public class AccountService {
         return accounts.all();
     }
 
-    /** @throws Problem when a part cannot be, or the name to sign in is taken */
+    /** Stored once for an id; {@code firstOnly} makes the owner of an empty studio and nobody afterwards. */
     @Transactional
-    public Account add(NewAccount wanted) {
-        var known = accounts.find(wanted.id());
+    Account insert(Account account, String passwordHash, boolean firstOnly) {
+        if (firstOnly && !isEmpty()) {
+            throw Problem.conflict("not-first", "There is an owner already: sign in.");
+        }
+        var known = accounts.find(account.id());
         if (known.isPresent()) {
             return known.get();
         }
-        var signIn = plain(wanted.signIn());
-        var findings = new ArrayList<Finding>();
-        if (wanted.name().isBlank() || wanted.name().length() > 120) {
-            findings.add(Finding.blocking("name", "required", 120.0, "", "A name of up to 120 letters."));
+        if (accounts.bySignIn(account.signIn()).isPresent()) {
+            throw Problem.invalid("signIn", "taken", "This name is taken: pick another.");
         }
-        if (!signIn.matches("[a-z0-9._@-]{2,64}")) {
-            findings.add(Finding.blocking(
-                    "signIn", "invalid", null, "", "2 to 64 letters, digits, dots, dashes or @, no spaces."));
-        }
-        if (accounts.bySignIn(signIn).isPresent()) {
-            findings.add(Finding.blocking("signIn", "taken", null, "", "This name is taken: pick another."));
-        }
-        password(findings, "password", wanted.password());
-        Problem.throwIfBlocking(findings);
-        var account = new Account(wanted.id(), wanted.name().strip(), signIn, wanted.role(), false);
-        accounts.insert(account, hash(wanted.password()), StudioClock.now(clock));
+        accounts.insert(account, passwordHash, StudioClock.now(clock));
         return account;
-    }
-
-    /** The first account: an owner. Afterwards nobody becomes one this way. */
-    @Transactional
-    public Account addOwner(NewAccount wanted) {
-        if (!isEmpty()) {
-            throw Problem.conflict("not-first", "There is an owner already: sign in.");
-        }
-        return add(new NewAccount(wanted.id(), wanted.name(), wanted.signIn(), Role.OWNER, wanted.password()));
     }
 
     static String plain(String signIn) {
         return signIn.strip().toLowerCase(Locale.ROOT);
     }
 
-    private static void password(List<Finding> findings, String path, String password) {
-        if (password.length() < PASSWORD_LEAST
-                || password.getBytes(StandardCharsets.UTF_8).length > PASSWORD_MOST_BYTES) {
-            findings.add(Finding.blocking(
-                    path, "password-length", (double) PASSWORD_LEAST, "", "12 to 72 letters: a few plain words do."));
-        }
+    @Transactional(readOnly = true)
+    Optional<String> passwordHash(String accountId) {
+        return accounts.passwordHash(accountId);
     }
 
-    private String hash(String password) {
-        return String.valueOf(encoder.encode(password));
-    }
-
-    /** Changes one's own password; every other device is signed out. */
+    /** Another password; the account is signed out on every device. */
     @Transactional
-    public void changePassword(Account me, String old, String wanted) {
-        if (!encoder.matches(old, accounts.passwordHash(me.id()).orElse(null))) {
-            throw Problem.invalid("old", "wrong", "This is not your password now.");
-        }
-        var findings = new ArrayList<Finding>();
-        password(findings, "wanted", wanted);
-        Problem.throwIfBlocking(findings);
-        accounts.setPassword(me.id(), hash(wanted));
-        signIns.endAll(me.id());
-    }
-
-    /** A forgotten password is replaced by the owner. */
-    @Transactional
-    public void resetPassword(String id, String wanted) {
+    void setPassword(String id, String passwordHash) {
         var account = accounts.find(id).orElseThrow(Problem::nothingHere);
-        var findings = new ArrayList<Finding>();
-        password(findings, "password", wanted);
-        Problem.throwIfBlocking(findings);
-        accounts.setPassword(account.id(), hash(wanted));
-        signIns.endAll(account.id());
+        accounts.setPassword(id, passwordHash);
+        signIns.endAll(id);
         signIns.forgive(account.signIn());
     }
 
@@ -152,12 +98,16 @@ public class AccountService {
         return accounts.find(id).orElseThrow(Problem::nothingHere);
     }
 
-    /** Whether an account may see a client that exists. */
+    /** The client behind an id, for whom it is open to. */
+    @Transactional(readOnly = true)
+    Optional<String> admitted(Account me, Whose whose, String id) {
+        return whose.clientOf(id).filter(clientId -> maySee(me, clientId));
+    }
+
+    /** Whether an account may see a client, if there is one. */
     @Transactional(readOnly = true)
     public boolean maySee(Account me, String clientId) {
-        return me.isOwner()
-                ? access.exists(clientId)
-                : access.clientsOf(me.id()).contains(clientId);
+        return me.isOwner() || access.maySee(me.id(), clientId);
     }
 
     /** The clients a coach or assistant may see; owners see all. */

@@ -9,7 +9,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
@@ -51,15 +50,15 @@ class ClientDoor implements HandlerInterceptor {
         for (var owner : whose) {
             var id = variables.get(owner.variable());
             if (id != null) {
-                request.setAttribute(CLIENT, admitted(owner.clientOf(id)));
+                request.setAttribute(CLIENT, admitted(owner, id));
             }
         }
         return true;
     }
 
-    private String admitted(Optional<String> clientId) {
-        return clientId.filter(id ->
-                        signedIn.account().filter(me -> accounts.maySee(me, id)).isPresent())
+    private String admitted(Whose owner, String id) {
+        return signedIn.account()
+                .flatMap(me -> accounts.admitted(me, owner, id))
                 .orElseThrow(Problem::nothingHere);
     }
 

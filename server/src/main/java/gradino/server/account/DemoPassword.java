@@ -2,8 +2,12 @@ package gradino.server.account;
 
 /** Only the demo has accounts whose password everybody may know. */
 public final class DemoPassword {
-    static final String ID_PREFIX = "demo-";
+    private static final String ID_PREFIX = "demo-";
     public static final String WORDS = "lantern quay studio";
 
     private DemoPassword() {}
+
+    static boolean isOf(Account account) {
+        return account.id().startsWith(ID_PREFIX);
+    }
 }

@@ -1,7 +1,5 @@
 package gradino.server.account;
 
-import java.util.Optional;
-import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
@@ -17,24 +15,5 @@ class DoorSetup implements WebMvcConfigurer {
     @Override
     public void addInterceptors(InterceptorRegistry registry) {
         registry.addInterceptor(door).addPathPatterns("/api/**");
-    }
-
-    /** A client's id stands for itself; whether it exists is asked at the door. */
-    @Configuration(proxyBeanMethods = false)
-    static class Clients {
-        @Bean
-        Whose clients() {
-            return new Whose() {
-                @Override
-                public String variable() {
-                    return "clientId";
-                }
-
-                @Override
-                public Optional<String> clientOf(String id) {
-                    return Optional.of(id);
-                }
-            };
-        }
     }
 }

@@ -26,7 +26,7 @@ class SecuritySetup {
             + " frame-ancestors 'none'";
 
     @Bean
-    PasswordEncoder passwordEncoder(@Value("${gradino.hash-strength:12}") int strength) {
+    PasswordEncoder passwordEncoder(@Value("${gradino.hash-strength}") int strength) {
         return new BCryptPasswordEncoder(strength);
     }
 

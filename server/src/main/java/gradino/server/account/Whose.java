@@ -2,7 +2,7 @@ package gradino.server.account;
 
 import java.util.Optional;
 
-/** Tells whose data an id in an address is. Implemented by the step that owns the thing. */
+/** Tells whose data an id in an address is. Implemented by the repository that owns the thing. */
 public interface Whose {
     /** The variable's name in addresses, as in {@code /api/lines/{lineId}}. */
     String variable();

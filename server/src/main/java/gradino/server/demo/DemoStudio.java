@@ -1,8 +1,9 @@
 package gradino.server.demo;
 
 import gradino.server.account.Account;
+import gradino.server.account.AccountMaker;
+import gradino.server.account.AccountMaker.NewAccount;
 import gradino.server.account.AccountService;
-import gradino.server.account.AccountService.NewAccount;
 import gradino.server.account.DemoPassword;
 import gradino.server.account.Role;
 import gradino.server.intake.ClientRepository;
@@ -20,6 +21,7 @@ public class DemoStudio implements ApplicationRunner {
     private final boolean wanted;
     private final ClientRepository clients;
     private final AccountService accounts;
+    private final AccountMaker maker;
     private final DemoLives lives;
     private final Clock clock;
 
@@ -27,9 +29,11 @@ public class DemoStudio implements ApplicationRunner {
             @Value("${gradino.demo}") boolean wanted,
             ClientRepository clients,
             AccountService accounts,
+            AccountMaker maker,
             DemoLives lives,
             Clock clock) {
         this.accounts = accounts;
+        this.maker = maker;
         this.wanted = wanted;
         this.clients = clients;
         this.lives = lives;
@@ -60,6 +64,6 @@ public class DemoStudio implements ApplicationRunner {
     }
 
     private Account add(String id, String name, String signIn, Role role) {
-        return accounts.add(new NewAccount(id, name, signIn, role, DemoPassword.WORDS));
+        return maker.add(new NewAccount(id, name, signIn, role, DemoPassword.WORDS));
     }
 }

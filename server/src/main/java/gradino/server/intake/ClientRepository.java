@@ -2,6 +2,7 @@ package gradino.server.intake;
 
 import gradino.core.intake.Restriction;
 import gradino.core.quantity.EffortPercent;
+import gradino.server.account.Whose;
 import gradino.server.intake.Client.Details;
 import gradino.server.intake.Client.MotionGoal;
 import gradino.server.platform.Sql;
@@ -15,7 +16,7 @@ import org.springframework.stereotype.Repository;
 
 /** Owns client, client_details, client_goal, restriction and clearance. */
 @Repository
-public class ClientRepository {
+public class ClientRepository implements Whose {
     private static final String CURRENT = """
             SELECT c.id, c.recorded_at, d.id AS details_id, d.name, d.birth_date, d.goal, d.minutes, d.stature_cm,
                    d.shank_cm, d.beighton, d.block_step_cm,
@@ -30,6 +31,16 @@ public class ClientRepository {
 
     ClientRepository(Sql sql) {
         this.sql = sql;
+    }
+
+    @Override
+    public String variable() {
+        return "clientId";
+    }
+
+    @Override
+    public Optional<String> clientOf(String id) {
+        return sql.first("SELECT id FROM client WHERE id = ?", row -> row.getString(1), id);
     }
 
     public List<Client> all() {

@@ -12,6 +12,7 @@ import gradino.core.prescribe.PhaseKind;
 import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.Timeline;
 import gradino.core.quantity.Tenths;
+import gradino.server.account.Whose;
 import gradino.server.platform.Json;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;
@@ -29,7 +30,7 @@ import org.springframework.stereotype.Repository;
 
 /** Owns session, session_block, session_close and morning. */
 @Repository
-public class SessionRepository {
+public class SessionRepository implements Whose {
     private static final String INSERT_BLOCK = """
             INSERT INTO session_block
               (id, session_id, block_id, side, kind, happened_at, recorded_at, phases, effort_rating, faults, pains,
@@ -72,6 +73,16 @@ public class SessionRepository {
             @Nullable Tenths soreness,
             Instant happenedAt,
             Instant recordedAt) {}
+
+    @Override
+    public String variable() {
+        return "sessionId";
+    }
+
+    @Override
+    public Optional<String> clientOf(String id) {
+        return sql.first("SELECT client_id FROM session WHERE id = ?", row -> row.getString(1), id);
+    }
 
     public void open(Opened s, @Nullable Timeline timeline) {
         sql.update(

@@ -2,6 +2,7 @@ package gradino.server.prescribe;
 
 import gradino.core.measure.Instrument;
 import gradino.core.prescribe.Plan;
+import gradino.server.account.Whose;
 import gradino.server.platform.Json;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;
@@ -13,13 +14,23 @@ import org.springframework.stereotype.Repository;
 
 /** Owns line and plan. */
 @Repository
-public class LineRepository {
+public class LineRepository implements Whose {
     private final Sql sql;
     private final Json json;
 
     LineRepository(Sql sql, Json json) {
         this.sql = sql;
         this.json = json;
+    }
+
+    @Override
+    public String variable() {
+        return "lineId";
+    }
+
+    @Override
+    public Optional<String> clientOf(String id) {
+        return sql.first("SELECT client_id FROM line WHERE id = ?", row -> row.getString(1), id);
     }
 
     public List<Line> of(String clientId) {
