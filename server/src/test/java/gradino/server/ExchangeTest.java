@@ -125,8 +125,13 @@ public class ExchangeTest {
         var broken = "late,demo-bell-ringer-line,left,accepted,step-up,ceiling,"
                 + "angle=20.0;hold=60;sets=2;ceiling=70;top=10;handsoff=0x0,angle=20.0;hold=60;sets=2;ceiling=80;top=10;handsoff=0x0,,"
                 + "2026-03-01T10:00:00Z,2026-03-01T10:00:00Z,house-1,1";
-        var answer = lived.upload("decisions.csv", (decisions[0] + "\r\n" + broken + "\r\n").getBytes());
+        // What a coach declined changed nothing, so it breaks nothing, wherever the dose stood.
+        var kept =
+                broken.replace("late,", "kept,").replace("accepted", "declined").replace("ceiling=70", "ceiling=80");
+        var csv = String.join("\r\n", decisions[0], kept, broken, "");
+        var answer = lived.upload("decisions.csv", csv.getBytes(StandardCharsets.UTF_8));
         assertThat(answer.codes()).containsExactly("effort-cap");
+        assertThat(answer.paths()).containsExactly("decisions.csv, row 3, dose");
     }
 
     @Test

@@ -3,6 +3,7 @@ package gradino.core.prescribe;
 import gradino.core.because.Finding;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
+import gradino.core.intake.Restriction;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -171,27 +172,35 @@ public final class PlanCheck {
     }
 
     private void restrictions(Side side, Dose dose) {
-        var restriction = context.restriction();
-        var at = "doses." + side.word() + ".";
+        findings.addAll(restricted(context.restriction(), context.held().on(side), dose, "doses." + side.word() + "."));
+    }
+
+    /**
+     * What a client's restriction says of a dose, wherever the dose comes from.
+     *
+     * @param held the dose before the change; empty for a new line
+     * @param at put before each finding's path
+     */
+    public static List<Finding> restricted(Restriction restriction, Optional<Dose> held, Dose dose, String at) {
+        var findings = new ArrayList<Finding>();
+        var why = restriction.reason();
         if (restriction.stopped()) {
-            block(at + "sets", "stopped", null, "", "Stopped until cleared in writing: " + restriction.reason());
+            findings.add(
+                    Finding.blocking(at + "sets", "stopped", null, "", "Stopped until cleared in writing: " + why));
         }
         var cap = restriction.effortCap();
         if (cap != null && dose.ceiling().compareTo(cap) > 0) {
-            block(
-                    at + "ceiling",
-                    "effort-cap",
-                    (double) cap.value(),
-                    "%",
-                    "Effort is capped at " + cap + ": " + restriction.reason());
+            var message = "Effort is capped at " + cap + ": " + why;
+            findings.add(Finding.blocking(at + "ceiling", "effort-cap", (double) cap.value(), "%", message));
         }
-        var held = context.held().on(side);
         if (restriction.noDeepening()
                 && held.isPresent()
                 && dose.angle().compareTo(held.get().angle()) > 0) {
             double bound = held.get().angle().value();
-            block(at + "angle", "no-deepening", bound, "°", "No deepening for this client: " + restriction.reason());
+            findings.add(
+                    Finding.blocking(at + "angle", "no-deepening", bound, "°", "No deepening for this client: " + why));
         }
+        return findings;
     }
 
     private void sides() {

@@ -1,0 +1,91 @@
+package gradino.server.exchange;
+
+import gradino.core.because.Finding;
+import gradino.server.exchange.ImportService.CsvFile;
+import gradino.server.exchange.ImportService.Taken;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.BiPredicate;
+import org.apache.commons.csv.CSVRecord;
+import org.jspecify.annotations.Nullable;
+
+/** Goes through the files of one import row by row and gathers what is wrong with them. */
+final class ImportReader {
+    final List<Finding> findings = new ArrayList<>();
+    private final List<Taken> taken = new ArrayList<>();
+    private final Map<CsvTable<?>, List<CsvFile>> byTable = new LinkedHashMap<>();
+
+    ImportReader(List<CsvFile> files) {
+        for (var file : files) {
+            Tables.all().stream()
+                    .filter(t -> t.columns().equals(file.header()))
+                    .findFirst()
+                    .ifPresentOrElse(
+                            t -> byTable.computeIfAbsent(t, k -> new ArrayList<>())
+                                    .add(file),
+                            () -> unknownHeader(file));
+        }
+    }
+
+    private void unknownHeader(CsvFile file) {
+        var message = file.name() + ": these columns belong to none of the files described in docs/formats.md.";
+        findings.add(Finding.blocking(file.name(), "unknown-header", null, "", message));
+    }
+
+    boolean has(CsvTable<?> table) {
+        return byTable.containsKey(table);
+    }
+
+    List<Taken> taken() {
+        return List.copyOf(taken);
+    }
+
+    /** Every clean row of a kind of file; {@code store} says whether it was new. */
+    <T> void each(CsvTable<T> table, BiPredicate<CsvRow, T> store) {
+        var seen = new HashMap<String, CSVRecord>();
+        for (var file : byTable.getOrDefault(table, List.of())) {
+            int added = 0;
+            for (var record : file.records()) {
+                var row = new CsvRow(file.name(), record, findings);
+                if (hasItsCells(table, row, record)
+                        && isNotTwice(table, row, seen.put(record.get(0), record), record)
+                        && isStored(table, row, store)) {
+                    added++;
+                }
+            }
+            taken.add(new Taken(file.name(), file.records().size(), added));
+        }
+    }
+
+    private static <T> boolean isStored(CsvTable<T> table, CsvRow row, BiPredicate<CsvRow, T> store) {
+        var value = table.read().apply(row);
+        return row.isClean() && store.test(row, value);
+    }
+
+    private static boolean hasItsCells(CsvTable<?> table, CsvRow row, CSVRecord record) {
+        int expected = table.columns().size();
+        if (record.size() != expected) {
+            row.finding("1", "cells", "has %d cells, %d are expected.".formatted(record.size(), expected));
+        }
+        return record.size() == expected;
+    }
+
+    /** The same id with other cells cannot both be right; a plan has a row a version and is told by its time. */
+    private static boolean isNotTwice(CsvTable<?> table, CsvRow row, @Nullable CSVRecord before, CSVRecord record) {
+        if (before == null || record.get(0).isEmpty() || table.equals(PlanTables.LINES)) {
+            return true;
+        }
+        boolean same = Arrays.equals(before.values(), record.values());
+        if (!same) {
+            row.finding(
+                    table.columns().get(0),
+                    "twice",
+                    "row %d has this id already, with other cells.".formatted(before.getRecordNumber() + 1));
+        }
+        return same;
+    }
+}

@@ -1,0 +1,199 @@
+package gradino.server.exchange;
+
+import gradino.core.because.Finding;
+import gradino.core.intake.Restriction;
+import gradino.core.prescribe.PlanCheck;
+import gradino.core.prescribe.PlanContext;
+import gradino.server.advance.DecisionRepository.StoredDecision;
+import gradino.server.exchange.ClientTables.ClientRow;
+import gradino.server.exchange.ImportService.Stores;
+import gradino.server.exchange.PlanTables.LineRow;
+import gradino.server.exchange.SessionTables.SessionRow;
+import gradino.server.intake.ClientRepository.ClearanceRow;
+import gradino.server.intake.ClientService;
+import gradino.server.measure.Measurement;
+import gradino.server.perform.SessionRepository.Morning;
+import gradino.server.perform.SessionRepository.Opened;
+import gradino.server.perform.SessionRepository.StoredBlock;
+import gradino.server.platform.StudioClock;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Stores the rows of one import. Each method says whether its row was new; after a first finding nothing is stored. */
+final class ImportRun {
+    private final Stores stores;
+    private final List<Finding> findings;
+    private final ImportFacts facts;
+    private final LocalDate today;
+    private final Instant now;
+    private final List<Measurement> newMeasurements = new ArrayList<>();
+    private final List<StoredBlock> newBlocks = new ArrayList<>();
+
+    ImportRun(Stores stores, ImportReader reader, Clock clock) {
+        this.stores = stores;
+        this.findings = reader.findings;
+        this.today = LocalDate.now(clock);
+        this.now = StudioClock.now(clock);
+        this.facts = new ImportFacts(now);
+        load(reader);
+    }
+
+    /** Everything that a row may refer to, and every id that is there. */
+    private void load(ImportReader reader) {
+        stores.clients().all().forEach(facts::client);
+        for (var line : stores.lines().all()) {
+            facts.lines.put(line.id(), line);
+            for (var version : stores.lines().plans(line.id())) {
+                facts.isNew("plan " + line.id(), version.recordedAt().toString());
+                facts.newestPlan.put(line.id(), version.plan());
+            }
+        }
+        stores.sessions().all().forEach(s -> facts.session(s.id()));
+        if (reader.has(MeasurementTables.MEASUREMENTS)) {
+            stores.measurements().all().forEach(m -> facts.isNew("measurement", m.id()));
+        }
+        if (reader.has(SessionTables.BLOCKS)) {
+            stores.sessions().allBlocks().forEach(b -> facts.isNew("block", b.id()));
+        }
+        stores.sessions().allMornings().forEach(m -> facts.isNew("morning", m.id()));
+    }
+
+    boolean client(CsvRow row, ClientRow client) {
+        ClientService.check(client.details(), today).forEach(f -> row.finding(f.path(), f.code(), f.message()));
+        if (!findings.isEmpty()) {
+            return false;
+        }
+        var known = stores.clients().find(client.id());
+        boolean isNew = known.filter(k -> k.details().equals(client.details())).isEmpty();
+        if (known.isEmpty()) {
+            stores.clients().insert(client.id(), client.details(), client.recordedAt());
+        } else if (isNew) {
+            stores.clients().addDetails(client.id(), client.details(), now);
+        }
+        var before = known.map(k -> k.restriction()).orElse(Restriction.NONE);
+        if (!before.equals(client.restriction())) {
+            stores.clients()
+                    .addRestriction(client.id(), client.restriction(), client.restrictedAt(), client.recordedAt());
+        }
+        facts.client(client.id(), client.restriction(), client.restrictedAt());
+        return isNew;
+    }
+
+    /** Counted as read only: a clearance that is there already stays as it is. */
+    boolean clearance(CsvRow row, ClearanceRow c) {
+        if (facts.knowsClient(row, c.clientId()) && facts.past(row, "happened_at", c.happenedAt())) {
+            stores.clients().addClearance(c.id(), c.clientId(), c.clearance(), c.happenedAt(), c.recordedAt());
+        }
+        return false;
+    }
+
+    boolean line(CsvRow row, LineRow line) {
+        var version = line.version();
+        var id = line.line().id();
+        if (!facts.knowsClient(row, line.line().clientId())
+                || !facts.past(row, "plan_happened_at", version.happenedAt())
+                || !facts.isNew("plan " + id, version.recordedAt().toString())) {
+            return false;
+        }
+        PlanCheck.check(version.plan(), PlanContext.unrestricted()).stream()
+                .filter(Finding::blocks)
+                .forEach(f -> row.finding(f.path(), f.code(), f.message()));
+        var doses = version.plan().doses();
+        for (var dose : List.of(doses.left(), doses.right())) {
+            facts.obeys(row, line.line().clientId(), version.happenedAt(), Optional.empty(), dose);
+        }
+        if (!findings.isEmpty()) {
+            return false;
+        }
+        if (facts.lines.putIfAbsent(id, line.line()) == null) {
+            stores.lines().insert(line.line());
+        }
+        stores.lines().addPlan(version);
+        facts.newestPlan.put(id, version.plan());
+        return true;
+    }
+
+    boolean measurement(CsvRow row, Measurement m) {
+        boolean known = facts.knowsClient(row, m.clientId());
+        boolean over = facts.past(row, "happened_at", m.happenedAt());
+        boolean isNew = facts.hasItsPlace(row, m) && known && over && facts.isNew("measurement", m.id());
+        if (isNew) {
+            newMeasurements.add(m);
+        }
+        return isNew;
+    }
+
+    boolean session(CsvRow row, SessionRow s) {
+        if (!facts.knowsLine(row, s.lineId())
+                || !facts.past(row, "started_at", s.startedAt())
+                || (s.closed() != null
+                        && !facts.past(row, "ended_at", s.closed().happenedAt()))
+                || !findings.isEmpty()
+                || !facts.session(s.id())) {
+            return false;
+        }
+        var line = facts.lines.get(s.lineId());
+        var plan = facts.newestPlan.get(s.lineId());
+        if (line == null || plan == null) {
+            throw new IllegalStateException("a known line has a plan");
+        }
+        stores.sessions()
+                .open(
+                        new Opened(
+                                s.id(),
+                                s.lineId(),
+                                line.clientId(),
+                                plan.withDoses(s.doses()),
+                                s.startedAt(),
+                                s.recordedAt()),
+                        null);
+        var closed = s.closed();
+        if (closed != null) {
+            stores.sessions().close(closed);
+        }
+        return true;
+    }
+
+    boolean block(CsvRow row, StoredBlock b) {
+        boolean isNew = facts.knowsSession(row, b.sessionId())
+                && facts.past(row, "happened_at", b.happenedAt())
+                && facts.isNew("block", b.id());
+        if (isNew) {
+            newBlocks.add(b);
+        }
+        return isNew;
+    }
+
+    boolean morning(CsvRow row, Morning m) {
+        boolean isNew = facts.knowsSession(row, m.sessionId())
+                && facts.past(row, "happened_at", m.happenedAt())
+                && findings.isEmpty()
+                && facts.isNew("morning", m.id());
+        if (isNew) {
+            stores.sessions().addMorning(m);
+        }
+        return isNew;
+    }
+
+    boolean decision(CsvRow row, StoredDecision d) {
+        var line = facts.lines.get(d.lineId());
+        if (!facts.knowsLine(row, d.lineId()) || line == null) {
+            return false;
+        }
+        var decided = d.decided();
+        facts.obeys(row, line.clientId(), decided.happenedAt(), Optional.of(decided.before()), decided.after());
+        return facts.past(row, "happened_at", decided.happenedAt())
+                && findings.isEmpty()
+                && stores.decisions().insert(d);
+    }
+
+    /** The kinds with many rows, each in one batch. */
+    void flush() {
+        stores.measurements().insert(newMeasurements);
+        stores.sessions().addBlocks(newBlocks);
+    }
+}
