@@ -84,6 +84,13 @@ public final class Browser implements AutoCloseable {
         page.clock().pauseAt(at);
     }
 
+    /** Lets seconds pass on the page's clock, one at a time. */
+    void run(int seconds) {
+        for (int second = 0; second < seconds; second++) {
+            page.clock().fastForward(1_000);
+        }
+    }
+
     void click(AriaRole role, String name) {
         page.getByRole(role, new Page.GetByRoleOptions().setName(name).setExact(true))
                 .first()

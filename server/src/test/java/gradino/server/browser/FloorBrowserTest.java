@@ -56,19 +56,13 @@ public class FloorBrowserTest {
         scene.close(session);
     }
 
-    private void run(int seconds) {
-        for (int second = 0; second < seconds; second++) {
-            page.clock().fastForward(1_000);
-        }
-    }
-
     private String block() {
         return page.getByTestId("now").getAttribute("data-block");
     }
 
     /** To the first press of the first side: set-up, rotations and hold are left. */
     private void toThePress() {
-        run(21);
+        browser.run(21);
         skip("no time");
         skip("no time");
         Assertions.assertThat(block()).isEqualTo("left-1-press");
@@ -96,27 +90,27 @@ public class FloorBrowserTest {
 
     @Test
     public void pausingStopsTheClockAndGoingOnLosesNothing() {
-        run(5);
+        browser.run(5);
         page.keyboard().press(" ");
         int standing = digits();
         Assertions.assertThat(standing).isEqualTo(15);
-        run(60);
+        browser.run(60);
         Assertions.assertThat(digits()).isEqualTo(standing);
         page.keyboard().press(" ");
-        run(2);
+        browser.run(2);
         Assertions.assertThat(digits()).isEqualTo(standing - 2);
     }
 
     @Test
     public void tenSecondsMoreAreDoneAndLoggedAsReal() {
         toThePress();
-        run(16);
+        browser.run(16);
         page.keyboard().press(" ");
         int before = digits();
         page.keyboard().press("+");
         Assertions.assertThat(digits()).isEqualTo(before + 10);
         page.keyboard().press(" ");
-        run(21);
+        browser.run(21);
         var record = recorded("left-1-press");
         Assertions.assertThat(record.phases().get(3).plannedSeconds()).isEqualTo(10);
         Assertions.assertThat(record.phases().get(3).doneSeconds()).isEqualTo(20);
@@ -125,13 +119,13 @@ public class FloorBrowserTest {
     @Test
     public void backStartsTheBlockAnew() {
         toThePress();
-        run(7);
+        browser.run(7);
         assertThat(page.getByText("Press 40 %", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
         page.keyboard().press("ArrowLeft");
         assertThat(page.getByText("Press 20 %", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
-        run(26);
+        browser.run(26);
         Assertions.assertThat(recorded("left-1-press").phases().get(0).doneSeconds())
                 .isEqualTo(5);
     }
@@ -139,7 +133,7 @@ public class FloorBrowserTest {
     @Test
     public void whatIsSkippedKeepsItsReasonAndWhatWasDoneOfIt() {
         toThePress();
-        run(8);
+        browser.run(8);
         skip("tired");
         var record = recorded("left-1-press");
         Assertions.assertThat(record.skippedBecause()).isEqualTo("tired");
@@ -163,12 +157,12 @@ public class FloorBrowserTest {
     @Test
     public void faultCrampRatingAndMissedEffortStandInTheRecord() {
         toThePress();
-        run(3);
+        browser.run(3);
         page.keyboard().press("c");
         page.keyboard().press("e");
         page.keyboard().press("f");
         browser.button("pelvis lifts");
-        run(23);
+        browser.run(23);
         page.keyboard().press("7");
         var record = recorded("left-1-press");
         Assertions.assertThat(record.cramps()).isEqualTo(1);
@@ -183,7 +177,7 @@ public class FloorBrowserTest {
     @Test
     public void painAboveFiveEndsTheBlock() {
         toThePress();
-        run(3);
+        browser.run(3);
         page.keyboard().press("p");
         browser.button("6");
         browser.button("while contracting");
@@ -203,7 +197,7 @@ public class FloorBrowserTest {
         page.getByLabel("Where, if worth saying").fill("outside of the hip");
         browser.button("at rest in the range");
         Assertions.assertThat(block()).isEqualTo("left-1-press");
-        run(26);
+        browser.run(26);
         Assertions.assertThat(recorded("left-1-press").pains())
                 .singleElement()
                 .matches(p -> p.where().equals("outside of the hip"));
@@ -212,7 +206,7 @@ public class FloorBrowserTest {
     @Test(priority = 1)
     public void aStopSignEndsTheSessionAndSuspendsUntilCleared() {
         toThePress();
-        run(4);
+        browser.run(4);
         page.keyboard().press("x");
         browser.button("sharp or stabbing pain");
         page.clock().resume();

@@ -79,18 +79,18 @@ public class KillBrowserTest {
         assertThat(page.getByText("Make ready")).isVisible();
         browser.standStill("2026-03-04T09:05:00");
         browser.button("Start");
-        page.clock().runFor(70_000);
+        browser.run(70);
         assertThat(page.getByText("all kept")).isVisible();
         var session = page.url().substring(page.url().lastIndexOf('/') + 1);
 
         process.destroyForcibly().waitFor();
-        page.clock().runFor(120_000);
+        browser.run(120);
         assertThat(page.getByRole(com.microsoft.playwright.options.AriaRole.STATUS))
                 .containsText("to send");
         var block = page.getByTestId("now").getAttribute("data-block");
 
         process = server();
-        page.clock().runFor(6_000);
+        browser.run(6);
         assertThat(page.getByText("all kept")).isVisible();
         var done = get("/api/sessions/" + session)
                 .path("doneBlocks")
