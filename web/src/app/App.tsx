@@ -7,7 +7,16 @@ import { NotFound, Shell } from './Shell';
 
 const ClientPage = lazy(() => import('../steps/intake/ClientPage').then((m) => ({ default: m.ClientPage })));
 const ClientForm = lazy(() => import('../steps/intake/ClientForm').then((m) => ({ default: m.ClientFormPage })));
+const ScreeningPage = lazy(() => import('../steps/intake/ScreeningPage').then((m) => ({ default: m.ScreeningPage })));
 const MeasurePage = lazy(() => import('../steps/measure/MeasurePage').then((m) => ({ default: m.MeasurePage })));
+const MapPage = lazy(() => import('../steps/measure/MapPage').then((m) => ({ default: m.MapPage })));
+const MotionPage = lazy(() => import('../steps/measure/MotionPage').then((m) => ({ default: m.MotionPage })));
+const BatteriesPage = lazy(() => import('../steps/measure/BatteriesPage').then((m) => ({ default: m.BatteriesPage })));
+const AssessmentPage = lazy(() =>
+  import('../steps/measure/AssessmentPage').then((m) => ({ default: m.AssessmentPage })),
+);
+const NoisePage = lazy(() => import('../steps/measure/NoisePage').then((m) => ({ default: m.NoisePage })));
+const StudyPage = lazy(() => import('../steps/measure/StudyPage').then((m) => ({ default: m.StudyPage })));
 const PrescribePage = lazy(() =>
   import('../steps/prescribe/PrescribePage').then((m) => ({ default: m.PrescribePage })),
 );
@@ -28,12 +37,19 @@ const router = createBrowserRouter([
       { path: '/clients/new', element: <ClientForm /> },
       { path: '/clients/:clientId', element: <ClientPage /> },
       { path: '/clients/:clientId/edit', element: <ClientForm /> },
-      { path: '/clients/:clientId/measure', element: <MeasurePage /> },
+      { path: '/clients/:clientId/screening', element: <ScreeningPage /> },
+      { path: '/clients/:clientId/measure', element: <MapPage /> },
+      { path: '/clients/:clientId/measure/bench', element: <MeasurePage /> },
+      { path: '/clients/:clientId/measure/batteries', element: <BatteriesPage /> },
+      { path: '/clients/:clientId/measure/assessments/:assessmentId', element: <AssessmentPage /> },
+      { path: '/clients/:clientId/measure/motions/:motion/:position/:instrument', element: <MotionPage /> },
       { path: '/clients/:clientId/prescribe', element: <PrescribePage /> },
       { path: '/clients/:clientId/perform', element: <PerformPage /> },
       { path: '/clients/:clientId/advance', element: <DecisionPage /> },
       { path: '/sessions/:sessionId/close', element: <ClosePage /> },
       { path: '/clients/:clientId/sharing', element: <SharingPage /> },
+      { path: '/noise', element: <NoisePage /> },
+      { path: '/noise/:studyId', element: <StudyPage /> },
       { path: '/studio', element: <StudioPage /> },
       { path: '/studio/accounts', element: <AccountsPage /> },
       { path: '*', element: <NotFound /> },

@@ -3,7 +3,8 @@ import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
 export type Finding = Schemas['Finding'];
-export type Side = 'LEFT' | 'RIGHT';
+/** A dose has a left and a right; a measurement may also lie on the midline. */
+export type Side = 'LEFT' | 'RIGHT' | 'MIDLINE';
 export const SIDES: Side[] = ['LEFT', 'RIGHT'];
 
 export const api = createClient<paths>();

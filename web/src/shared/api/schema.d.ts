@@ -116,7 +116,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/clients/{clientId}/clearances": {
+    "/api/clients/{clientId}/assessments": {
         parameters: {
             query?: never;
             header?: never;
@@ -124,6 +124,70 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        put?: never;
+        post: operations["begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/assessments/{assessmentId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["paired"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/assessments/{assessmentId}/movements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["movement"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/batteries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["batteries"];
+        put?: never;
+        post: operations["save"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/clearances": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["clearances"];
         put?: never;
         post: operations["clear"];
         delete?: never;
@@ -228,6 +292,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/props": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["props"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/ranges": {
         parameters: {
             query?: never;
@@ -244,7 +324,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/clients/{clientId}/restriction": {
+    "/api/clients/{clientId}/ranges/{motion}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/restrictions": {
         parameters: {
             query?: never;
             header?: never;
@@ -252,8 +348,40 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["restrict"];
-        post?: never;
+        put?: never;
+        post: operations["restrict"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/screening": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["last"];
+        put?: never;
+        post: operations["screen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/screening/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -372,6 +500,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/inclinometers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["connect"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/inclinometers/{deviceId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["disconnect"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/inclinometers/{deviceId}/cable": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["cable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/inclinometers/{deviceId}/hold": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["hold"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/inclinometers/{deviceId}/stream": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stream"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/inclinometers/{deviceId}/zero": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["zero"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lines/{lineId}": {
         parameters: {
             query?: never;
@@ -478,6 +702,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["signOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/noise": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["noise"];
+        put: operations["change_2"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/screening": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["questions"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -612,6 +868,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/studies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mine"];
+        put?: never;
+        post: operations["begin_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{studyId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{studyId}/finish": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["finish"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studies/{studyId}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["record_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/today": {
         parameters: {
             query?: never;
@@ -649,6 +969,78 @@ export interface components {
                 text: string;
             };
         };
+        Answers: {
+            answers: {
+                [key: string]: boolean;
+            };
+            beighton?: ("LITTLE_FINGER_LEFT" | "LITTLE_FINGER_RIGHT" | "THUMB_LEFT" | "THUMB_RIGHT" | "ELBOW_LEFT" | "ELBOW_RIGHT" | "KNEE_LEFT" | "KNEE_RIGHT" | "PALMS")[];
+            /** Format: date */
+            birthOn?: string;
+            bloodPressure?: components["schemas"]["BloodPressure"];
+            /** Format: int32 */
+            earlierYears: number;
+            events: components["schemas"]["JointEvent"][];
+            flareJoints: string[];
+            guardian?: components["schemas"]["Guardian"];
+            note: string;
+        };
+        Assessment: {
+            batteryId: string;
+            clientId: string;
+            /** Format: date-time */
+            happenedAt: string;
+            id: string;
+            /** Format: date-time */
+            recordedAt: string;
+        };
+        Band: {
+            /** Format: date-time */
+            at: string;
+            /** Format: double */
+            degrees: number;
+            /** Format: double */
+            lower: number;
+            /** Format: double */
+            upper: number;
+        };
+        Battery: {
+            body: components["schemas"]["BatterySet"];
+            clientId: string;
+            id: string;
+            name: string;
+            /** Format: date-time */
+            recordedAt: string;
+        };
+        BatterySet: {
+            items: components["schemas"]["Item"][];
+            movements: components["schemas"]["MovementTest"][];
+        };
+        BatteryView: {
+            assessments: components["schemas"]["Assessment"][];
+            battery: components["schemas"]["Battery"];
+        };
+        BeightonItem: {
+            /** @enum {string} */
+            item: "LITTLE_FINGER_LEFT" | "LITTLE_FINGER_RIGHT" | "THUMB_LEFT" | "THUMB_RIGHT" | "ELBOW_LEFT" | "ELBOW_RIGHT" | "KNEE_LEFT" | "KNEE_RIGHT" | "PALMS";
+            source: components["schemas"]["Source"];
+            text: string;
+        };
+        BenchLine: {
+            bench: string;
+            line?: components["schemas"]["InclineLine"];
+            missing: string;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "MIDLINE";
+        };
+        Bias: {
+            /** Format: double */
+            bias: number;
+            biasInterval: components["schemas"]["Interval"];
+            lowerLimit: components["schemas"]["Interval"];
+            /** Format: double */
+            sd: number;
+            upperLimit: components["schemas"]["Interval"];
+        };
         BlockRecord: {
             blockId: string;
             /** Format: int32 */
@@ -662,12 +1054,27 @@ export interface components {
             pains: components["schemas"]["Pain"][];
             phases: components["schemas"]["PhaseDone"][];
             /** @enum {string} */
-            side: "LEFT" | "RIGHT";
+            side: "LEFT" | "RIGHT" | "MIDLINE";
             skippedBecause?: string;
         };
+        BloodPressure: {
+            /** Format: int32 */
+            diastolic: number;
+            /** Format: date */
+            measuredOn?: string;
+            /** Format: int32 */
+            systolic: number;
+        };
         Body: {
+            equipment: components["schemas"]["Equipment"][];
             motions: components["schemas"]["Motion"][];
             positions: components["schemas"]["Position"][];
+            tapes: components["schemas"]["TapeNeed"][];
+        };
+        BodyLength: {
+            length: number;
+            /** Format: double */
+            standardUncertainty: number;
         };
         BreathMark: {
             /** Format: int32 */
@@ -681,6 +1088,9 @@ export interface components {
             /** Format: int32 */
             outSeconds: number;
         };
+        Cable: {
+            in: boolean;
+        };
         Change: {
             /** Format: double */
             from: number;
@@ -690,28 +1100,45 @@ export interface components {
             unit: "DEGREE" | "CENTIMETRE" | "SECOND" | "MINUTE" | "HOUR" | "DAY" | "PERCENT" | "POINT" | "OF_TEN" | "RATIO" | "COUNT";
             what: string;
         };
-        Client: {
-            details: components["schemas"]["Details"];
-            id: string;
-            /** Format: date-time */
-            lastClearance?: string;
-            /** Format: date-time */
-            recordedAt: string;
-            /** Format: date-time */
-            restrictedAt: string;
-            restriction: components["schemas"]["Restriction"];
+        Clearance: {
+            clearedBy: string;
+            loosens: components["schemas"]["Loosening"][];
+            note: string;
+            stopSigns: boolean;
+            /** Format: date */
+            until?: string;
+            /** Format: date */
+            writtenOn: string;
         };
         ClientDay: {
             goal: string;
-            hypermobile: boolean;
             id: string;
             /** Format: date-time */
             lastMeasured?: string;
             lines: components["schemas"]["LineDay"][];
             name: string;
-            restriction: components["schemas"]["Restriction"];
+            restrictions: components["schemas"]["Restriction"][];
+            /** @enum {string} */
+            screeningDue: "NOT_DUE" | "NEVER_ASKED" | "OLDER_THAN_TWELVE_MONTHS" | "FLAG_SINCE";
             /** @enum {string} */
             state: "STOP" | "DECIDE" | "DUE" | "NEW" | "QUIET";
+        };
+        ClientFile: {
+            /** Format: int32 */
+            beighton?: number;
+            details: components["schemas"]["Details"];
+            hypermobile: boolean;
+            id: string;
+            lengths: components["schemas"]["KnownLength"][];
+            /** Format: date-time */
+            recordedAt: string;
+            restrictions: components["schemas"]["Restriction"][];
+            /** Format: date-time */
+            screenedAt?: string;
+            /** @enum {string} */
+            screeningDue: "NOT_DUE" | "NEVER_ASKED" | "OLDER_THAN_TWELVE_MONTHS" | "FLAG_SINCE";
+            /** Format: date */
+            screeningValidUntil?: string;
         };
         CloseDraft: {
             note: string;
@@ -719,7 +1146,7 @@ export interface components {
             observer: "COACH" | "VIDEO_CALL" | "CLIENT" | "NOBODY";
             rating?: number;
             /** @enum {string} */
-            stopSide?: "LEFT" | "RIGHT";
+            stopSide?: "LEFT" | "RIGHT" | "MIDLINE";
             /** @enum {string} */
             stopSign?: "SHARP_PAIN" | "NUMBNESS_TINGLING_WEAKNESS" | "PINCH_THAT_STAYS" | "LOCKING_GIVING_WAY" | "DIZZINESS_CHEST_PAIN_SIGHT" | "SEVERE_HEADACHE" | "SWELLING" | "PAIN_AFTER_48_HOURS";
         };
@@ -734,7 +1161,7 @@ export interface components {
             recordedAt: string;
             sessionId: string;
             /** @enum {string} */
-            stopSide?: "LEFT" | "RIGHT";
+            stopSide?: "LEFT" | "RIGHT" | "MIDLINE";
             /** @enum {string} */
             stopSign?: "SHARP_PAIN" | "NUMBNESS_TINGLING_WEAKNESS" | "PINCH_THAT_STAYS" | "LOCKING_GIVING_WAY" | "DIZZINESS_CHEST_PAIN_SIGHT" | "SEVERE_HEADACHE" | "SWELLING" | "PAIN_AFTER_48_HOURS";
         };
@@ -759,7 +1186,7 @@ export interface components {
             reason: string;
             seen: components["schemas"]["Dose"];
             /** @enum {string} */
-            side: "LEFT" | "RIGHT";
+            side: "LEFT" | "RIGHT" | "MIDLINE";
         };
         Details: {
             /** Format: int32 */
@@ -768,13 +1195,16 @@ export interface components {
             birthDate?: string;
             /** Format: double */
             blockStepCm: number;
+            days: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
+            equipment: string[];
             goal: string;
             goals: components["schemas"]["MotionGoal"][];
+            history: string;
+            lengths: components["schemas"]["Lengths"];
             /** Format: int32 */
             minutes?: number;
             name: string;
-            /** Format: double */
-            shankCm?: number;
+            sex?: string;
             /** Format: double */
             statureCm?: number;
         };
@@ -806,9 +1236,11 @@ export interface components {
             at: string;
             /** Format: double */
             degrees: number;
+            id: string;
             /** @enum {string} */
             mode: "PASSIVE" | "ACTIVE" | "HANDS_OFF";
             outlier: boolean;
+            ownStudy: boolean;
             /** @enum {string} */
             warmth: "COLD" | "WARM";
         };
@@ -829,9 +1261,16 @@ export interface components {
             id: number;
             what: string;
         };
+        Equipment: {
+            id: string;
+            name: string;
+            source: components["schemas"]["Source"];
+        };
         Estimate: {
             /** Format: date-time */
             asOf: string;
+            /** Format: double */
+            bodyError: number;
             change: components["schemas"]["Difference"];
             /** Format: double */
             degrees: number;
@@ -897,6 +1336,110 @@ export interface components {
             /** @enum {string} */
             kind: "OWN" | "SHARED" | "NONE";
         };
+        Guardian: {
+            name: string;
+            /** Format: date */
+            on: string;
+        };
+        Held: {
+            /** Format: double */
+            degrees: number;
+            /** Format: int32 */
+            samples: number;
+            /** Format: double */
+            sd: number;
+        };
+        HouseNoise: {
+            /** Format: double */
+            semCoachDegrees: number;
+            /** Format: double */
+            semSelfDegrees: number;
+        };
+        Icc: {
+            /** Format: double */
+            icc11?: number;
+            /** Format: double */
+            icc1k?: number;
+            /** Format: double */
+            icc21?: number;
+            /** Format: double */
+            icc2k?: number;
+            /** Format: double */
+            icc31?: number;
+            /** Format: double */
+            icc3k?: number;
+        };
+        Incline: {
+            bench: string;
+            /** Format: double */
+            degrees: number;
+        };
+        InclineDraft: {
+            bench: string;
+            /** Format: double */
+            degrees: number;
+        };
+        InclineLine: {
+            /** Format: double */
+            intercept: number;
+            /** Format: double */
+            meanIncline: number;
+            /** Format: int32 */
+            points: number;
+            /** Format: double */
+            residualSd: number;
+            /** Format: double */
+            slope: number;
+            /** Format: double */
+            spread: number;
+        };
+        Interval: {
+            /** Format: double */
+            lower95: number;
+            /** Format: double */
+            upper95: number;
+            /** Format: double */
+            value: number;
+        };
+        Inverse: {
+            findings: components["schemas"]["Finding"][];
+            /** Format: double */
+            plusMinus?: number;
+            /** Format: double */
+            reachedDegrees?: number;
+            /** Format: double */
+            readingCm?: number;
+        };
+        Item: {
+            /** @enum {string} */
+            instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
+            /** @enum {string} */
+            mode: "PASSIVE" | "ACTIVE" | "HANDS_OFF";
+            motion: string;
+            position: string;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "MIDLINE";
+            /** @enum {string} */
+            warmth: "COLD" | "WARM";
+        };
+        ItemPair: {
+            change?: components["schemas"]["Difference"];
+            item: components["schemas"]["Item"];
+            /** Format: double */
+            now?: number;
+            /** Format: double */
+            then?: number;
+        };
+        JointEvent: {
+            joint: string;
+            /** @enum {string} */
+            kind: "REPLACEMENT" | "OPERATION" | "FRACTURE" | "DISLOCATION" | "STRAIN";
+            limits: string;
+            /** Format: date */
+            on: string;
+            /** @enum {string} */
+            side?: "LEFT" | "RIGHT" | "MIDLINE";
+        };
         Judged: {
             evidence: components["schemas"]["Evidence"][];
             proposal: components["schemas"]["Proposal"];
@@ -915,7 +1458,32 @@ export interface components {
             proposed: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
             reason: string;
             /** @enum {string} */
-            side: "LEFT" | "RIGHT";
+            side: "LEFT" | "RIGHT" | "MIDLINE";
+        };
+        KnownLength: {
+            /** Format: double */
+            cm: number;
+            fromStature: boolean;
+            /** @enum {string} */
+            segment: "SHANK" | "LEG" | "THIGH" | "HIP_CENTRES" | "TOE_TO_ANKLE";
+            /** Format: double */
+            uncertaintyCm: number;
+            words: string;
+        };
+        LastScreening: {
+            screening?: components["schemas"]["Screening"];
+        };
+        Lengths: {
+            /** Format: double */
+            hipCentres?: number;
+            /** Format: double */
+            leg?: number;
+            /** Format: double */
+            shank?: number;
+            /** Format: double */
+            thigh?: number;
+            /** Format: double */
+            toeToAnkle?: number;
         };
         Line: {
             clientId: string;
@@ -949,18 +1517,23 @@ export interface components {
             waiting: number;
             why?: string;
         };
+        Loosening: {
+            /** Format: double */
+            limit?: number;
+            motionLimits: components["schemas"]["MotionLimit"][];
+            restriction: string;
+        };
         MeasurePreview: {
             asksForMore: boolean;
+            body: components["schemas"]["UsedLength"][];
             findings: components["schemas"]["Finding"][];
             /** Format: double */
             median?: number;
+            ownSem: boolean;
             /** Format: double */
             plusMinus?: number;
             /** Format: double */
             sem: number;
-            /** Format: double */
-            shankCm?: number;
-            shankFromStature: boolean;
             /** Format: double */
             spread?: number;
             /** Format: double */
@@ -969,6 +1542,7 @@ export interface components {
             usual?: components["schemas"]["Usual"];
         };
         Measurement: {
+            assessmentId?: string;
             clientId: string;
             /** Format: int32 */
             controlGrade?: number;
@@ -977,8 +1551,10 @@ export interface components {
             /** Format: date-time */
             happenedAt: string;
             id: string;
+            incline?: components["schemas"]["Incline"];
             /** @enum {string} */
             instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
+            measuredBy?: string;
             /** @enum {string} */
             mode: "PASSIVE" | "ACTIVE" | "HANDS_OFF";
             motion: string;
@@ -988,7 +1564,7 @@ export interface components {
             /** Format: date-time */
             recordedAt: string;
             /** @enum {string} */
-            side: "LEFT" | "RIGHT";
+            side: "LEFT" | "RIGHT" | "MIDLINE";
             tape?: components["schemas"]["TapeInput"];
             /** @enum {string} */
             tester: "COACH" | "ASSISTANT" | "CLIENT";
@@ -997,6 +1573,7 @@ export interface components {
             warmth: "COLD" | "WARM";
         };
         MeasurementDraft: {
+            assessmentId?: string;
             /** Format: int32 */
             controlGrade?: number;
             /** @enum {string} */
@@ -1004,6 +1581,7 @@ export interface components {
             /** Format: date-time */
             happenedAt?: string;
             id: string;
+            incline?: components["schemas"]["InclineDraft"];
             /** @enum {string} */
             instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
             /** @enum {string} */
@@ -1013,7 +1591,7 @@ export interface components {
             pain: number;
             position: string;
             /** @enum {string} */
-            side: "LEFT" | "RIGHT";
+            side: "LEFT" | "RIGHT" | "MIDLINE";
             tape?: components["schemas"]["TapeDraft"];
             /** @enum {string} */
             tester: "COACH" | "ASSISTANT" | "CLIENT";
@@ -1033,6 +1611,7 @@ export interface components {
             id: string;
             joint: string;
             landmarks: string;
+            midline: boolean;
             name: string;
             opposite: string;
             source: components["schemas"]["Source"];
@@ -1042,6 +1621,39 @@ export interface components {
             /** Format: double */
             degrees: number;
             motion: string;
+            replacesTable: boolean;
+        };
+        MotionHistory: {
+            benches: components["schemas"]["BenchLine"][];
+            /** @enum {string} */
+            instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
+            motion: string;
+            position: string;
+            sides: components["schemas"]["SideHistory"][];
+            tables: components["schemas"]["TableValue"][];
+        };
+        MotionLimit: {
+            /** Format: double */
+            degrees: number;
+            motion: string;
+        };
+        MovementPair: {
+            movement: components["schemas"]["MovementTest"];
+            /** Format: double */
+            now?: number;
+            /** Format: double */
+            then?: number;
+        };
+        MovementTest: {
+            higherIsBetter: boolean;
+            name: string;
+            /** @enum {string} */
+            unit: "GRADE" | "CENTIMETRE";
+        };
+        NeededLength: {
+            /** @enum {string} */
+            segment: "SHANK" | "LEG" | "THIGH" | "HIP_CENTRES" | "TOE_TO_ANKLE";
+            words: string;
         };
         NewAccount: {
             id: string;
@@ -1051,6 +1663,15 @@ export interface components {
             role: "OWNER" | "COACH" | "ASSISTANT";
             signIn: string;
         };
+        NewAssessment: {
+            batteryId: string;
+            id: string;
+        };
+        NewBattery: {
+            body: components["schemas"]["BatterySet"];
+            id: string;
+            name: string;
+        };
         NewBlock: {
             block: components["schemas"]["BlockRecord"];
             id: string;
@@ -1058,11 +1679,24 @@ export interface components {
         NewClearance: {
             clearedBy: string;
             id: string;
+            loosens: components["schemas"]["Loosening"][];
             note: string;
+            stopSigns: boolean;
+            /** Format: date */
+            until?: string;
+            /** Format: date */
+            writtenOn: string;
         };
         NewClient: {
             details: components["schemas"]["Details"];
             id: string;
+        };
+        NewDevice: {
+            /** Format: double */
+            endDegrees: number;
+            id: string;
+            /** Format: int64 */
+            seed: number;
         };
         NewLine: {
             id: string;
@@ -1075,14 +1709,73 @@ export interface components {
             settled: boolean;
             soreness?: number;
         };
+        NewMovement: {
+            id: string;
+            movement: string;
+            note: string;
+            /** Format: double */
+            value: number;
+        };
+        NewReading: {
+            /** Format: int32 */
+            person: number;
+            trials: number[];
+            /** Format: int32 */
+            visit: number;
+        };
+        NewRestriction: {
+            id: string;
+            /** @enum {string} */
+            kind: "STOPPED" | "NO_ISOMETRICS" | "NO_LOADED_END_RANGE" | "EFFORT_CAP" | "CONTRACTION_CAP" | "ANGLE_CAP" | "NO_DEEPENING" | "NOT_LYING" | "MOVING_BREATH" | "NO_RELEASE_PRESSURE";
+            /** Format: double */
+            limit?: number;
+            reason: string;
+            scope: components["schemas"]["Scope"];
+        };
+        NewScreening: {
+            answers: components["schemas"]["Answers"];
+            id: string;
+        };
         NewSession: {
             id: string;
+        };
+        NewStudy: {
+            id: string;
+            /** @enum {string} */
+            instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
+            motion: string;
+            people: string[];
+            /** Format: int32 */
+            trials: number;
+            /** Format: int32 */
+            visits: number;
+        };
+        Next: {
+            /** Format: int32 */
+            person: number;
+            /** Format: int32 */
+            visit: number;
+        };
+        NoiseView: {
+            /** Format: double */
+            driftPerDay: number;
+            house: components["schemas"]["HouseNoise"];
+            shipped: components["schemas"]["HouseNoise"];
         };
         Pain: {
             /** @enum {string} */
             kind: "WHILE_CONTRACTING" | "AT_REST_IN_RANGE" | "PINCH_THAT_EASED" | "WRONG_JOINT";
             score: number;
             where: string;
+        };
+        Paired: {
+            assessment: components["schemas"]["Assessment"];
+            baseline?: components["schemas"]["Assessment"];
+            battery: components["schemas"]["Battery"];
+            items: components["schemas"]["ItemPair"][];
+            movements: components["schemas"]["MovementPair"][];
+            /** Format: int32 */
+            next?: number;
         };
         PasswordChange: {
             old: string;
@@ -1113,7 +1806,7 @@ export interface components {
             /** Format: int32 */
             sets: number;
             /** @enum {string} */
-            side: "LEFT" | "RIGHT";
+            side: "LEFT" | "RIGHT" | "MIDLINE";
             /** Format: int32 */
             startSecond: number;
         };
@@ -1128,7 +1821,7 @@ export interface components {
         Plan: {
             doses: components["schemas"]["SidedDose"];
             /** @enum {string} */
-            firstSide: "LEFT" | "RIGHT";
+            firstSide: "LEFT" | "RIGHT" | "MIDLINE";
             method: string;
             motion: string;
             position: string;
@@ -1165,6 +1858,7 @@ export interface components {
         Position: {
             faults: string[];
             id: string;
+            lying: boolean;
             motions: string[];
             name: string;
             press: string;
@@ -1174,9 +1868,19 @@ export interface components {
             source: components["schemas"]["Source"];
             table?: string;
             /** @enum {string} */
-            tape: "FOOT_RISE" | "FOOT_SIDEWAYS";
+            tape?: "FOOT_RISE" | "FOOT_SIDEWAYS" | "HEEL_RISE" | "STRADDLE_TOTAL" | "STRADDLE_EACH" | "LEG_OUT" | "KNEE_FOLD" | "TOE_WALL";
             view: string;
             zero: string;
+        };
+        Priority: {
+            /** Format: double */
+            asymmetryDegrees: number;
+            /** Format: double */
+            deficitSds: number;
+            /** Format: double */
+            gapOverDegrees: number;
+            /** Format: double */
+            goalShortDegrees: number;
         };
         Proposal: {
             alternatives: components["schemas"]["Alternative"][];
@@ -1201,7 +1905,7 @@ export interface components {
             /** Format: int32 */
             sessionsPerWeek: number;
             /** @enum {string} */
-            side: "LEFT" | "RIGHT";
+            side: "LEFT" | "RIGHT" | "MIDLINE";
             suspends?: string;
             to: components["schemas"]["Dose"];
             unlock: {
@@ -1222,6 +1926,17 @@ export interface components {
             plan: components["schemas"]["Plan"];
             sides: components["schemas"]["SidedJudged"];
         };
+        Question: {
+            help: string;
+            id: string;
+            question: string;
+            source: components["schemas"]["Source"];
+            topic: string;
+        };
+        Questions: {
+            beighton: components["schemas"]["BeightonItem"][];
+            questions: components["schemas"]["Question"][];
+        };
         RampPattern: {
             steps: components["schemas"]["EffortStep"][];
         };
@@ -1231,15 +1946,20 @@ export interface components {
             goalDegrees?: number;
             /** @enum {string} */
             instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
+            joint: string;
+            /** Format: date-time */
+            lastMeasured: string;
             motion: string;
+            name: string;
             position: string;
-            sides: components["schemas"]["SidedRangeSide"];
+            positionName: string;
+            priority: components["schemas"]["Priority"];
+            sides: components["schemas"]["RangeSide"][];
             usualActive?: components["schemas"]["Usual"];
             usualPassive?: components["schemas"]["Usual"];
         };
         RangeSide: {
             active?: components["schemas"]["Estimate"];
-            dots: components["schemas"]["Dot"][];
             /** @enum {string} */
             endFeel?: "STRETCH" | "MUSCULAR_EFFORT" | "PINCH" | "HARD_BLOCK" | "NOTHING";
             gap?: components["schemas"]["Difference"];
@@ -1248,18 +1968,118 @@ export interface components {
             /** @enum {string} */
             limiter: "RANGE" | "CONTROL" | "BOTH" | "NEITHER" | "STRUCTURE" | "UNKNOWN";
             passive?: components["schemas"]["Estimate"];
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "MIDLINE";
+            veryMobile: boolean;
+            why: {
+                reason: string;
+                text: string;
+            }[];
+        };
+        Reading: {
+            /** Format: double */
+            degrees?: number;
+            deviceId: string;
+            held?: components["schemas"]["Held"];
+            plugged: boolean;
         };
         Restriction: {
-            effortCap?: number;
-            noDeepening: boolean;
+            id: string;
+            /** @enum {string} */
+            kind: "STOPPED" | "NO_ISOMETRICS" | "NO_LOADED_END_RANGE" | "EFFORT_CAP" | "CONTRACTION_CAP" | "ANGLE_CAP" | "NO_DEEPENING" | "NOT_LYING" | "MOVING_BREATH" | "NO_RELEASE_PRESSURE";
+            /** Format: double */
+            limit?: number;
             reason: string;
-            stopped: boolean;
+            scope: components["schemas"]["Scope"];
+            /** Format: date-time */
+            since: string;
+            source: components["schemas"]["Source"];
+            /** Format: date-time */
+            until?: string;
+        };
+        Result: {
+            agreement: components["schemas"]["Bias"];
+            /** Format: double */
+            daySd: number;
+            /** Format: double */
+            houseSem: number;
+            icc: components["schemas"]["Icc"];
+            /** Format: double */
+            mdc90: number;
+            /** Format: double */
+            mdc95: number;
+            /** Format: int32 */
+            people: number;
+            /** Format: double */
+            sem: number;
+            /** Format: double */
+            trialSd: number;
+            /** Format: double */
+            typicalError: number;
+            /** Format: int32 */
+            visits: number;
+        };
+        Retention: {
+            /** Format: double */
+            acuteDegrees: number;
+            borrowed: boolean;
+            /** Format: double */
+            days: number;
+            /** Format: double */
+            keptDegrees: number;
+            /** Format: double */
+            lower95?: number;
+            /** Format: double */
+            ratio: number;
+            /** Format: int32 */
+            realGains: number;
+            /** Format: int32 */
+            sessions: number;
+            /** Format: double */
+            upper95?: number;
+        };
+        Scope: {
+            joints: string[];
+            motion?: string;
+            /** @enum {string} */
+            side?: "LEFT" | "RIGHT" | "MIDLINE";
+        };
+        Screening: {
+            answers: {
+                [key: string]: boolean;
+            };
+            /** Format: date-time */
+            at: string;
+            beighton?: ("LITTLE_FINGER_LEFT" | "LITTLE_FINGER_RIGHT" | "THUMB_LEFT" | "THUMB_RIGHT" | "ELBOW_LEFT" | "ELBOW_RIGHT" | "KNEE_LEFT" | "KNEE_RIGHT" | "PALMS")[];
+            /** Format: date */
+            birthOn?: string;
+            bloodPressure?: components["schemas"]["BloodPressure"];
+            /** Format: int32 */
+            earlierYears: number;
+            events: components["schemas"]["JointEvent"][];
+            flareJoints: string[];
+            guardian?: components["schemas"]["Guardian"];
+            note: string;
+        };
+        ScreeningPreview: {
+            findings: components["schemas"]["Finding"][];
+            restrictions: components["schemas"]["Restriction"][];
         };
         SetUp: {
             /** Format: double */
             reachedDegrees: number;
             /** Format: double */
             stackCm?: number;
+        };
+        SideHistory: {
+            active: components["schemas"]["Band"][];
+            activeChange?: components["schemas"]["Difference"];
+            dots: components["schemas"]["Dot"][];
+            passive: components["schemas"]["Band"][];
+            passiveChange?: components["schemas"]["Difference"];
+            retention?: components["schemas"]["Retention"];
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "MIDLINE";
         };
         SideSummary: {
             /** Format: int32 */
@@ -1308,10 +2128,6 @@ export interface components {
             left: components["schemas"]["Judged"];
             right: components["schemas"]["Judged"];
         };
-        SidedRangeSide: {
-            left: components["schemas"]["RangeSide"];
-            right: components["schemas"]["RangeSide"];
-        };
         SidedSetUp: {
             left: components["schemas"]["SetUp"];
             right: components["schemas"]["SetUp"];
@@ -1333,6 +2149,10 @@ export interface components {
             kind: "PUBLISHED" | "COMMON_PRACTICE" | "HOUSE_RULE";
             text: string;
         };
+        SseEmitter: {
+            /** Format: int64 */
+            timeout?: number;
+        };
         Standing: {
             demo: components["schemas"]["Account"][];
             demoPassword?: string;
@@ -1346,7 +2166,46 @@ export interface components {
             source: components["schemas"]["Source"];
             words: string;
         };
+        StoredClearance: {
+            clearance: components["schemas"]["Clearance"];
+            clientId: string;
+            /** Format: date-time */
+            happenedAt: string;
+            id: string;
+            /** Format: date-time */
+            recordedAt: string;
+        };
         StreamingResponseBody: unknown;
+        Study: {
+            accountId: string;
+            /** Format: date-time */
+            finishedAt?: string;
+            id: string;
+            /** @enum {string} */
+            instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
+            motion: string;
+            people: string[];
+            /** Format: date-time */
+            recordedAt: string;
+            /** Format: int32 */
+            trials: number;
+            /** Format: int32 */
+            visits: number;
+        };
+        StudyReading: {
+            /** Format: int32 */
+            person: number;
+            trials: components["schemas"]["Trials"];
+            /** Format: int32 */
+            visit: number;
+        };
+        StudyView: {
+            missing: string;
+            next?: components["schemas"]["Next"];
+            readings: components["schemas"]["StudyReading"][];
+            result?: components["schemas"]["Result"];
+            study: components["schemas"]["Study"];
+        };
         Suggestion: {
             findings: components["schemas"]["Finding"][];
             plan?: components["schemas"]["Plan"];
@@ -1359,6 +2218,22 @@ export interface components {
         Switch: {
             on: boolean;
         };
+        TableValue: {
+            /** @enum {string} */
+            kind: "STUDY" | "MEAN_INTERVAL" | "ROUND";
+            /** Format: double */
+            lower?: number;
+            /** Format: double */
+            mean: number;
+            mode: string;
+            population: string;
+            sameGroup: boolean;
+            /** Format: double */
+            sd?: number;
+            source: string;
+            /** Format: double */
+            upper?: number;
+        };
         Taken: {
             /** Format: int32 */
             added: number;
@@ -1367,18 +2242,26 @@ export interface components {
             rows: number;
         };
         TapeDraft: {
+            body: {
+                [key: string]: number;
+            };
             lengthsCm: number[];
-            /** Format: double */
-            shankCm?: number;
             /** Format: double */
             startCm: number;
         };
         TapeInput: {
+            body: {
+                [key: string]: components["schemas"]["BodyLength"];
+            };
             lengthsCm: number[];
             /** Format: double */
-            shankCm: number;
-            /** Format: double */
             startCm: number;
+        };
+        TapeNeed: {
+            /** @enum {string} */
+            formula: "FOOT_RISE" | "FOOT_SIDEWAYS" | "HEEL_RISE" | "STRADDLE_TOTAL" | "STRADDLE_EACH" | "LEG_OUT" | "KNEE_FOLD" | "TOE_WALL";
+            lengths: components["schemas"]["NeededLength"][];
+            start: boolean;
         };
         Timeline: {
             phases: components["schemas"]["Phase"][];
@@ -1405,12 +2288,37 @@ export interface components {
             standardUncertainty: number;
             value: number;
         };
+        UsedLength: {
+            /** Format: double */
+            cm: number;
+            /** @enum {string} */
+            segment: "SHANK" | "LEG" | "THIGH" | "HIP_CENTRES" | "TOE_TO_ANKLE";
+            /** Format: double */
+            uncertaintyCm: number;
+            words: string;
+        };
         Usual: {
             /** Format: double */
             lower: number;
+            /** Format: double */
+            mean: number;
+            population: string;
+            sameGroup: boolean;
+            /** Format: double */
+            sd: number;
             source: string;
             /** Format: double */
             upper: number;
+        };
+        WantedAngle: {
+            body: {
+                [key: string]: number;
+            };
+            /** Format: double */
+            degrees: number;
+            position: string;
+            /** Format: double */
+            startCm: number;
         };
         WorkRow: {
             done: components["schemas"]["SidedDouble"];
@@ -1579,7 +2487,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Client"][];
+                    "application/json": components["schemas"]["ClientFile"][];
                 };
             };
         };
@@ -1603,7 +2511,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Client"];
+                    "application/json": components["schemas"]["ClientFile"];
                 };
             };
         };
@@ -1625,7 +2533,153 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Client"];
+                    "application/json": components["schemas"]["ClientFile"];
+                };
+            };
+        };
+    };
+    begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewAssessment"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Paired"];
+                };
+            };
+        };
+    };
+    paired: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                assessmentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Paired"];
+                };
+            };
+        };
+    };
+    movement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                assessmentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewMovement"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Paired"];
+                };
+            };
+        };
+    };
+    batteries: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatteryView"][];
+                };
+            };
+        };
+    };
+    save: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewBattery"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatteryView"];
+                };
+            };
+        };
+    };
+    clearances: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoredClearance"][];
                 };
             };
         };
@@ -1651,7 +2705,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Client"];
+                    "application/json": components["schemas"]["ClientFile"];
                 };
             };
         };
@@ -1699,7 +2753,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Client"];
+                    "application/json": components["schemas"]["ClientFile"];
                 };
             };
         };
@@ -1852,6 +2906,32 @@ export interface operations {
             };
         };
     };
+    props: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WantedAngle"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Inverse"];
+                };
+            };
+        };
+    };
     ranges: {
         parameters: {
             query?: never;
@@ -1874,6 +2954,33 @@ export interface operations {
             };
         };
     };
+    history: {
+        parameters: {
+            query: {
+                position: string;
+                instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
+                since?: string;
+            };
+            header?: never;
+            path: {
+                clientId: string;
+                motion: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MotionHistory"];
+                };
+            };
+        };
+    };
     restrict: {
         parameters: {
             query?: never;
@@ -1885,7 +2992,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Restriction"];
+                "application/json": components["schemas"]["NewRestriction"];
             };
         };
         responses: {
@@ -1895,7 +3002,81 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Client"];
+                    "application/json": components["schemas"]["ClientFile"];
+                };
+            };
+        };
+    };
+    last: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LastScreening"];
+                };
+            };
+        };
+    };
+    screen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewScreening"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientFile"];
+                };
+            };
+        };
+    };
+    preview_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Answers"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScreeningPreview"];
                 };
             };
         };
@@ -2059,6 +3240,142 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Taken"][];
+                };
+            };
+        };
+    };
+    connect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewDevice"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reading"];
+                };
+            };
+        };
+    };
+    disconnect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                deviceId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    cable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                deviceId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Cable"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reading"];
+                };
+            };
+        };
+    };
+    hold: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                deviceId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reading"];
+                };
+            };
+        };
+    };
+    stream: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                deviceId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["SseEmitter"];
+                };
+            };
+        };
+    };
+    zero: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                deviceId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reading"];
                 };
             };
         };
@@ -2248,6 +3565,70 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    noise: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NoiseView"];
+                };
+            };
+        };
+    };
+    change_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HouseNoise"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseNoise"];
+                };
+            };
+        };
+    };
+    questions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Questions"];
+                };
             };
         };
     };
@@ -2453,6 +3834,120 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StopSignText"][];
+                };
+            };
+        };
+    };
+    mine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudyView"][];
+                };
+            };
+        };
+    };
+    begin_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewStudy"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudyView"];
+                };
+            };
+        };
+    };
+    get_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                studyId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudyView"];
+                };
+            };
+        };
+    };
+    finish: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                studyId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudyView"];
+                };
+            };
+        };
+    };
+    record_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                studyId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewReading"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudyView"];
                 };
             };
         };

@@ -1,25 +1,36 @@
+import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
+import { DUE, grouped, type Restriction } from '../restrictions';
 
-/** What must not be done with this client; on every view of theirs. */
-export function Cautions({ restriction, hypermobile }: { restriction: Schemas['Restriction']; hypermobile: boolean }) {
-  const parts = [
-    restriction.stopped ? 'Stopped until cleared in writing' : null,
-    restriction.effortCap === undefined ? null : `Effort at most ${restriction.effortCap} %`,
-    restriction.noDeepening ? 'No deepening' : null,
-  ].filter((p) => p !== null);
-  if (parts.length === 0 && !hypermobile) return null;
+type Props = { clientId: string; restrictions: Restriction[]; due: Schemas['ClientFile']['screeningDue'] };
+
+/** What must not be done with this client, and whether the screening is asked again; on every view of theirs. */
+export function Cautions({ clientId, restrictions, due }: Props) {
+  const asked = DUE[due];
+  if (restrictions.length === 0 && !asked) return null;
   return (
-    <div className="my-2 border-l-4 border-warn bg-warn-paper px-3 py-2 text-warn" role="note">
-      {parts.length > 0 && (
-        <p>
-          <strong>{parts.join(' · ')}</strong>: {restriction.reason}
+    <div className="my-2 border-l-4 border-warn bg-warn-paper px-3 py-2 text-warn" role="note" aria-label="Cautions">
+      {grouped(restrictions).map((g) => (
+        <p key={g.place}>
+          <strong>
+            {g.place && <>{capital(g.place)}: </>}
+            {g.heads.join(' · ')}
+          </strong>{' '}
+          ({g.reasons.join('; ')})
         </p>
-      )}
-      {hypermobile && (
+      ))}
+      {asked && (
         <p>
-          <strong>Hypermobile</strong>: never deeper, control work only (Malfait et al. 2017).
+          <strong>{asked}.</strong>{' '}
+          <Link className="underline" to={`/clients/${clientId}/screening`}>
+            Ask the questions now
+          </Link>
         </p>
       )}
     </div>
   );
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
 }

@@ -29,7 +29,7 @@ export function ClientHead({ clientId, tread }: { clientId: string; tread: Tread
   if (day.error) return <p className="font-semibold text-warn">{day.error.message}</p>;
   const line = day.data?.lines[0];
   const states: Record<Tread, string> = {
-    meet: day.data ? 'file' : '',
+    meet: day.data ? (day.data.screeningDue === 'NOT_DUE' ? 'screened' : 'to be screened') : '',
     measure: day.data ? daysAgo(day.data.lastMeasured) : '',
     prescribe: day.data ? (line ? `${line.minutes} min` : 'no plan yet') : '',
     perform: line ? (line.openSession ? 'running' : daysAgo(line.lastSession)) : '',
@@ -39,7 +39,7 @@ export function ClientHead({ clientId, tread }: { clientId: string; tread: Tread
     <header>
       <h1 className="text-3xl font-bold">{day.data?.name ?? '…'}</h1>
       <p className="text-soft">{day.data?.goal}</p>
-      {day.data && <Cautions restriction={day.data.restriction} hypermobile={day.data.hypermobile} />}
+      {day.data && <Cautions clientId={clientId} restrictions={day.data.restrictions} due={day.data.screeningDue} />}
       <nav aria-label="Work with this client" className="mt-3 mb-6 flex items-end overflow-x-auto">
         {TREADS.map(([id, name, path], i) => (
           <Link

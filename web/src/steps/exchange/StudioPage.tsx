@@ -4,7 +4,9 @@ import { forgeryHeader, problem, ProblemError, type Schemas } from '../../shared
 import { Button } from '../../shared/ui/Button';
 
 const FILES: [string, string][] = [
-  ['clients.csv', 'clients with goal and restriction'],
+  ['clients.csv', 'clients with goal, equipment and body lengths'],
+  ['screenings.csv', 'what was answered'],
+  ['restrictions.csv', 'restrictions that coaches added'],
   ['clearances.csv', 'written clearances'],
   ['plans.csv', 'plans, a row for each version'],
   ['measurements.csv', 'every measurement'],

@@ -1,16 +1,30 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { api, ask, findingsOf, newId, type Schemas } from '../../shared/api/client';
-import { words } from '../../shared/units';
+import { api, ask, findingsOf, newId, type Finding, type Schemas } from '../../shared/api/client';
 import { useCatalogue } from '../../shared/ui/useCatalogue';
 import { Button } from '../../shared/ui/Button';
-import { Failure, FieldFinding } from '../../shared/ui/Findings';
+import { Choice } from '../../shared/ui/Choice';
+import { Failure } from '../../shared/ui/Findings';
+import { DateField } from '../../shared/ui/DateField';
 import { NumberField } from '../../shared/ui/NumberField';
+import { TextField } from '../../shared/ui/TextField';
+import { Ticks } from '../../shared/ui/Ticks';
+import { GoalDegrees } from './GoalDegrees';
 
-type Details = Schemas['Details'];
+export type Details = Schemas['Details'];
+export type PartProps = { details: Details; set: (part: Partial<Details>) => void; findings: Finding[] };
 
-const EMPTY: Details = { name: '', goal: '', blockStepCm: 1, goals: [] };
+const EMPTY: Details = {
+  name: '',
+  goal: '',
+  history: '',
+  days: [],
+  equipment: [],
+  lengths: {},
+  blockStepCm: 1,
+  goals: [],
+};
 
 export function ClientFormPage() {
   const { clientId } = useParams();
@@ -29,6 +43,7 @@ function ClientForm({ start, clientId }: { start: Details; clientId?: string }) 
   const queries = useQueryClient();
   const [id] = useState(() => clientId ?? newId());
   const [d, setD] = useState(start);
+  const set = (part: Partial<Details>) => setD((old) => ({ ...old, ...part }));
   const save = useMutation({
     mutationFn: () =>
       clientId
@@ -36,23 +51,14 @@ function ClientForm({ start, clientId }: { start: Details; clientId?: string }) 
         : ask(api.POST('/api/clients', { body: { id, details: d } })),
     onSuccess: async () => {
       await queries.invalidateQueries();
-      await navigate(clientId ? `/clients/${id}` : `/clients/${id}/measure`);
+      await navigate(clientId ? `/clients/${id}` : `/clients/${id}/screening`);
     },
   });
   const findings = findingsOf(save.error).map((f) => ({ ...f, path: f.path.replace(/^details\./, '') }));
-  const number = (key: 'minutes' | 'statureCm' | 'shankCm' | 'beighton', label: string, unit: string) => (
-    <NumberField
-      label={label}
-      unit={unit}
-      value={d[key] ?? null}
-      onChange={(v) => setD({ ...d, [key]: v ?? undefined })}
-      path={key}
-      findings={findings}
-    />
-  );
+  const parts = { details: d, set, findings };
   return (
     <form
-      className="mx-auto max-w-2xl space-y-5"
+      className="mx-auto max-w-3xl space-y-7"
       onSubmit={(e) => {
         e.preventDefault();
         save.mutate();
@@ -62,104 +68,146 @@ function ClientForm({ start, clientId }: { start: Details; clientId?: string }) 
       <TextField
         label="Name"
         value={d.name}
-        onChange={(name) => setD({ ...d, name })}
+        onChange={(name) => set({ name })}
         path="name"
         findings={findings}
-        focus
+        autoFocus
       />
       <TextField
         label="Goal, in the client's words"
         value={d.goal}
-        onChange={(goal) => setD({ ...d, goal })}
+        onChange={(goal) => set({ goal })}
         path="goal"
         findings={findings}
       />
-      <GoalDegrees details={d} setDetails={setD} findings={findings} />
-      <div className="grid grid-cols-2 gap-5 sm:grid-cols-3">
-        <label className="block text-sm text-soft">
-          Born
-          <input
-            type="date"
-            className="block w-full border-b-2 border-rule bg-transparent py-1.5 text-base text-ink"
-            value={d.birthDate ?? ''}
-            onChange={(e) => setD({ ...d, birthDate: e.target.value || undefined })}
-          />
-          <FieldFinding findings={findings} path="birthDate" />
-        </label>
-        {number('minutes', 'Minutes for a session', 'min')}
-        {number('statureCm', 'Stature', 'cm')}
-        {number('shankCm', 'Shank, knee to ankle', 'cm')}
-        {number('beighton', 'Beighton score', 'of 9')}
-        <NumberField
-          label="Blocks stack in"
-          unit="cm"
-          step={0.5}
-          value={d.blockStepCm}
-          onChange={(v) => setD({ ...d, blockStepCm: v ?? 0 })}
-          path="blockStepCm"
-          findings={findings}
-        />
-      </div>
-      <p className="text-sm text-soft">
-        A shank measured with the tape makes tape angles far surer than one taken from stature (5 % of its length).
-      </p>
+      <GoalDegrees {...parts} />
+      <TextField
+        label="History: what was, what was tried, what helped"
+        value={d.history}
+        onChange={(history) => set({ history })}
+        path="history"
+        findings={findings}
+      />
+      <Person {...parts} />
+      <Time {...parts} />
+      <Lengths {...parts} />
       <Failure error={findings.length > 0 ? null : save.error} />
       <Button look="main" type="submit" disabled={save.isPending}>
-        {clientId ? 'Keep the changes' : 'Take in and measure'}
+        {clientId ? 'Keep the changes' : 'Take in, go on to the screening'}
       </Button>
     </form>
   );
 }
 
-type TextProps = {
-  label: string;
-  value: string;
-  onChange: (value: string) => void;
-  path: string;
-  findings: Schemas['Finding'][];
-  focus?: boolean;
-};
-
-function TextField({ label, value, onChange, path, findings, focus }: TextProps) {
+function Person({ details: d, set, findings }: PartProps) {
   return (
-    <div>
-      <label className="block text-sm text-soft">
-        {label}
-        <input
-          autoFocus={focus}
-          className="block w-full border-b-2 border-rule bg-transparent py-1 text-xl font-semibold text-ink outline-none focus:border-ink"
-          value={value}
-          onChange={(e) => onChange(e.target.value)}
-        />
-      </label>
-      <FieldFinding findings={findings} path={path} />
+    <div className="grid grid-cols-2 gap-5 sm:grid-cols-3">
+      <DateField
+        label="Born"
+        value={d.birthDate}
+        onChange={(birthDate) => set({ birthDate })}
+        path="birthDate"
+        findings={findings}
+      />
+      <Choice
+        label="For the tables of usual ranges"
+        value={d.sex ?? 'open'}
+        onChange={(sex) => set({ sex: sex === 'open' ? undefined : sex })}
+        options={[
+          ['open', 'open'],
+          ['female', 'female'],
+          ['male', 'male'],
+        ]}
+      />
     </div>
   );
 }
 
-type GoalProps = { details: Details; setDetails: (d: Details) => void; findings: Schemas['Finding'][] };
+const DAYS: readonly (readonly [Details['days'][number], string])[] = [
+  ['MONDAY', 'Mon'],
+  ['TUESDAY', 'Tue'],
+  ['WEDNESDAY', 'Wed'],
+  ['THURSDAY', 'Thu'],
+  ['FRIDAY', 'Fri'],
+  ['SATURDAY', 'Sat'],
+  ['SUNDAY', 'Sun'],
+];
 
-/** The degrees that the goal needs, a number a motion; empty takes the motion out. */
-function GoalDegrees({ details, setDetails, findings }: GoalProps) {
+/** When there is time, and with what. */
+function Time({ details: d, set, findings }: PartProps) {
   const catalogue = useCatalogue();
-  const set = (motion: string, degrees: number | null) => {
-    const others = details.goals.filter((g) => g.motion !== motion);
-    setDetails({ ...details, goals: degrees === null ? others : [...others, { motion, degrees }] });
-  };
   return (
-    <fieldset className="grid grid-cols-2 gap-5">
-      <legend className="mb-1 text-sm text-soft">Degrees that the goal needs, if known</legend>
-      {catalogue.data?.motions.map((m) => (
+    <div className="space-y-5">
+      <div className="flex flex-wrap items-end gap-6">
+        <div className="w-44">
+          <NumberField
+            label="Minutes for a session"
+            unit="min"
+            value={d.minutes ?? null}
+            onChange={(v) => set({ minutes: v ?? undefined })}
+            path="minutes"
+            findings={findings}
+          />
+        </div>
+        <Ticks label="Days with time" options={DAYS} value={d.days} onChange={(days) => set({ days })} />
+      </div>
+      <Ticks
+        label="Equipment at hand"
+        options={(catalogue.data?.equipment ?? []).map((e) => [e.id, e.name] as const)}
+        value={d.equipment}
+        onChange={(equipment) => set({ equipment })}
+      />
+    </div>
+  );
+}
+
+const LENGTHS: [keyof Details['lengths'], string][] = [
+  ['shank', 'Shank: knee to ankle bone'],
+  ['leg', 'Leg: outer hip bone to ankle bone'],
+  ['thigh', 'Thigh: outer hip bone to knee'],
+  ['toeToAnkle', 'Foot: tip of the toes to ankle bone'],
+  ['hipCentres', 'Between the hip joints'],
+];
+
+/** What tape formulas need; measured once. */
+function Lengths({ details: d, set, findings }: PartProps) {
+  return (
+    <fieldset>
+      <legend className="mb-1 font-semibold">For measuring with the tape</legend>
+      <p className="mb-3 text-sm text-soft">
+        Leave open what was not measured: shank, leg and thigh are then taken from the stature, good to 5 %.
+      </p>
+      <div className="grid grid-cols-2 gap-5 sm:grid-cols-3">
         <NumberField
-          key={m.id}
-          label={words(m.id)}
-          unit="°"
-          value={details.goals.find((g) => g.motion === m.id)?.degrees ?? null}
-          onChange={(v) => set(m.id, v)}
-          path={`goals[${details.goals.findIndex((g) => g.motion === m.id)}].degrees`}
+          label="Stature"
+          unit="cm"
+          value={d.statureCm ?? null}
+          onChange={(v) => set({ statureCm: v ?? undefined })}
+          path="statureCm"
           findings={findings}
         />
-      ))}
+        {LENGTHS.map(([key, label]) => (
+          <NumberField
+            key={key}
+            label={label}
+            unit="cm"
+            step={0.5}
+            value={d.lengths[key] ?? null}
+            onChange={(v) => set({ lengths: { ...d.lengths, [key]: v ?? undefined } })}
+            path={`lengths.${key}`}
+            findings={findings}
+          />
+        ))}
+        <NumberField
+          label="Blocks stack in"
+          unit="cm"
+          step={0.5}
+          value={d.blockStepCm}
+          onChange={(v) => set({ blockStepCm: v ?? 0 })}
+          path="blockStepCm"
+          findings={findings}
+        />
+      </div>
     </fieldset>
   );
 }

@@ -1,12 +1,15 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
-import { api, ask, findingsOf, newId, type Schemas } from '../../shared/api/client';
+import { api, ask, type Schemas } from '../../shared/api/client';
+import { DUE } from '../../shared/restrictions';
 import { day, degrees, words } from '../../shared/units';
-import { Button } from '../../shared/ui/Button';
-import { ClientHead, useClientDay } from '../../shared/ui/ClientHead';
-import { Failure, FieldFinding } from '../../shared/ui/Findings';
-import { NumberField } from '../../shared/ui/NumberField';
+import { ClientHead } from '../../shared/ui/ClientHead';
+import { Failure } from '../../shared/ui/Findings';
+import { useCatalogue } from '../../shared/ui/useCatalogue';
+import { Clearances } from './Clearances';
+import { Restrictions } from './Restrictions';
+
+type ClientFile = Schemas['ClientFile'];
 
 export function ClientPage() {
   const { clientId = '' } = useParams();
@@ -21,9 +24,10 @@ export function ClientPage() {
       {client.data && (
         <div className="grid gap-8 md:grid-cols-2">
           <File client={client.data} />
-          <div className="space-y-6">
-            <RestrictionForm client={client.data} />
-            <Clearance clientId={clientId} />
+          <div className="space-y-8">
+            <Screened client={client.data} />
+            <Restrictions client={client.data} />
+            <Clearances client={client.data} />
           </div>
         </div>
       )}
@@ -31,16 +35,29 @@ export function ClientPage() {
   );
 }
 
-function File({ client }: { client: Schemas['Client'] }) {
+const LINK = 'inline-block border border-rule bg-card px-4 py-2 font-semibold hover:bg-tread';
+
+function File({ client }: { client: ClientFile }) {
   const d = client.details;
+  const catalogue = useCatalogue();
+  const equipment = d.equipment.map((id) => catalogue.data?.equipment.find((e) => e.id === id)?.name ?? id);
   const rows: [string, string | null][] = [
     ['Goal', d.goal || null],
-    ...d.goals.map((g): [string, string] => [`needs in ${words(g.motion)}`, degrees(g.degrees)]),
+    ...d.goals.map((g): [string, string] => [
+      `needs in ${words(g.motion)}`,
+      degrees(g.degrees) + (g.replacesTable ? ', in place of the table' : ''),
+    ]),
+    ['History', d.history || null],
     ['Born', d.birthDate ? new Date(d.birthDate).toLocaleDateString() : null],
     ['Minutes a session', d.minutes === undefined ? null : `${d.minutes} min`],
+    ['Days', d.days.length === 0 ? null : d.days.map((x) => x.slice(0, 1) + x.slice(1, 3).toLowerCase()).join(', ')],
+    ['Equipment', equipment.length === 0 ? null : equipment.join(', ')],
     ['Stature', d.statureCm === undefined ? null : `${d.statureCm} cm`],
-    ['Shank, knee to ankle', d.shankCm === undefined ? null : `${d.shankCm} cm, measured`],
-    ['Beighton score', d.beighton === undefined ? null : `${d.beighton} of 9`],
+    ...client.lengths.map((l): [string, string] => [
+      capital(l.words),
+      `${l.cm.toFixed(1)} cm ${l.fromStature ? 'from stature' : 'measured'}, ± ${(2 * l.uncertaintyCm).toFixed(1)}`,
+    ]),
+    ['Beighton score', client.beighton === undefined ? null : `${client.beighton} of 9`],
     ['Blocks stack in', `${d.blockStepCm} cm`],
   ];
   return (
@@ -54,138 +71,39 @@ function File({ client }: { client: Schemas['Client'] }) {
           </div>
         ))}
       </dl>
-      <Link
-        to={`/clients/${client.id}/edit`}
-        className="mt-4 inline-block border border-rule bg-card px-4 py-2 font-semibold hover:bg-tread"
-      >
-        Change the file
-      </Link>
-      <Link
-        to={`/clients/${client.id}/sharing`}
-        className="mt-4 ml-3 inline-block border border-rule bg-card px-4 py-2 font-semibold hover:bg-tread"
-      >
-        Who may see this
-      </Link>
+      <div className="mt-4 flex flex-wrap gap-3">
+        <Link to={`/clients/${client.id}/edit`} className={LINK}>
+          Change the file
+        </Link>
+        <Link to={`/clients/${client.id}/sharing`} className={LINK}>
+          Who may see this
+        </Link>
+      </div>
     </section>
   );
 }
 
-function RestrictionForm({ client }: { client: Schemas['Client'] }) {
-  const queries = useQueryClient();
-  const r = client.restriction;
-  const [cap, setCap] = useState<number | null>(r.effortCap ?? null);
-  const [noDeepening, setNoDeepening] = useState(r.noDeepening);
-  const [stopped, setStopped] = useState(r.stopped);
-  const [reason, setReason] = useState(r.reason);
-  const save = useMutation({
-    mutationFn: () =>
-      ask(
-        api.PUT('/api/clients/{clientId}/restriction', {
-          params: { path: { clientId: client.id } },
-          body: { effortCap: cap ?? undefined, noDeepening, stopped, reason },
-        }),
-      ),
-    onSuccess: () => queries.invalidateQueries(),
-  });
-  const findings = findingsOf(save.error);
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+function Screened({ client }: { client: ClientFile }) {
+  const due = DUE[client.screeningDue];
   return (
     <section>
-      <h2 className="mb-2 text-xl font-bold">What must not be done</h2>
-      <p className="mb-3 text-sm text-soft">Holds in every plan, session and proposal of this client.</p>
-      <div className="space-y-3">
-        <NumberField
-          label="Effort at most"
-          unit="%"
-          step={5}
-          value={cap}
-          onChange={setCap}
-          path="effortCap"
-          findings={findings}
-        />
-        <Tick label="No deepening of the angle" checked={noDeepening} onChange={setNoDeepening} />
-        <Tick label="Stopped: nothing is trained" checked={stopped} onChange={setStopped} />
-        <label className="block text-sm text-soft">
-          Why, or on whose word it is lifted
-          <input
-            className="mt-1 block w-full border-b-2 border-rule bg-transparent py-1 text-base text-ink outline-none focus:border-ink"
-            value={reason}
-            onChange={(e) => setReason(e.target.value)}
-          />
-        </label>
-        <FieldFinding findings={findings} path="reason" />
-        <Failure error={findings.length > 0 ? null : save.error} />
-        <Button onClick={() => save.mutate()} disabled={save.isPending}>
-          Set restriction
-        </Button>
-        {save.isSuccess && <span className="ml-3 text-soft">Set.</span>}
-      </div>
-    </section>
-  );
-}
-
-function Tick({ label, checked, onChange }: { label: string; checked: boolean; onChange: (on: boolean) => void }) {
-  return (
-    <label className="flex min-h-11 items-center gap-3">
-      <input
-        type="checkbox"
-        className="size-5 accent-(--ink)"
-        checked={checked}
-        onChange={(e) => onChange(e.target.checked)}
-      />
-      {label}
-    </label>
-  );
-}
-
-/** After a stop sign: who cleared it in writing, and what was written. */
-function Clearance({ clientId }: { clientId: string }) {
-  const queries = useQueryClient();
-  const dayState = useClientDay(clientId);
-  const [id, setId] = useState(newId);
-  const [clearedBy, setClearedBy] = useState('');
-  const [note, setNote] = useState('');
-  const save = useMutation({
-    mutationFn: () =>
-      ask(
-        api.POST('/api/clients/{clientId}/clearances', {
-          params: { path: { clientId } },
-          body: { id, clearedBy, note },
-        }),
-      ),
-    onSuccess: () => {
-      setId(newId());
-      return queries.invalidateQueries();
-    },
-  });
-  const stop = dayState.data?.lines.find((l) => l.verdict === 'STOP_AND_REFER');
-  if (!stop) return null;
-  const findings = findingsOf(save.error);
-  return (
-    <section className="border-l-4 border-warn bg-card p-4">
-      <h2 className="mb-1 text-xl font-bold">Written clearance</h2>
-      <p className="mb-3">{stop.why}</p>
-      <div className="space-y-3">
-        {(
-          [
-            ['clearedBy', 'Cleared by', clearedBy, setClearedBy],
-            ['note', 'What was written', note, setNote],
-          ] as const
-        ).map(([path, label, value, set]) => (
-          <label className="block text-sm text-soft" key={path}>
-            {label}
-            <input
-              className="mt-1 block w-full border-b-2 border-rule bg-transparent py-1 text-base text-ink outline-none focus:border-ink"
-              value={value}
-              onChange={(e) => set(e.target.value)}
-            />
-            <FieldFinding findings={findings} path={path} />
-          </label>
-        ))}
-        <Failure error={findings.length > 0 ? null : save.error} />
-        <Button onClick={() => save.mutate()} disabled={save.isPending}>
-          Keep the clearance of {day(new Date().toISOString())}
-        </Button>
-      </div>
+      <h2 className="mb-2 text-xl font-bold">Screening</h2>
+      <p className="mb-3">
+        {client.screenedAt ? (
+          <>
+            Asked on {day(client.screenedAt)}, holds until{' '}
+            {new Date(client.screeningValidUntil ?? client.screenedAt).toLocaleDateString()}.{' '}
+          </>
+        ) : null}
+        {due && <strong className="text-warn">▲ {due}.</strong>}
+      </p>
+      <Link to={`/clients/${client.id}/screening`} className={LINK}>
+        {client.screenedAt ? 'Ask again' : 'Ask the questions'}
+      </Link>
     </section>
   );
 }

@@ -1,20 +1,13 @@
-import { on, SIDES, type Schemas } from '../../shared/api/client';
+import { Link } from 'react-router';
+import type { Schemas } from '../../shared/api/client';
 import { RangeBar } from '../../shared/draw/RangeBar';
 import { daysAgo, degrees, signed, words } from '../../shared/units';
 import type { BenchState } from './draft';
-import { History } from './History';
 
-const LIMITS: Record<Schemas['RangeSide']['limiter'], string> = {
-  RANGE: 'The range is short.',
-  CONTROL: 'The range is there, own strength does not reach it: control work first.',
-  BOTH: 'Short, and own strength does not reach its end: control work first.',
-  NEITHER: 'Nothing limits it: keep it up once a week.',
-  STRUCTURE: 'Block or pinch at the end: never push the angle; change the line of the limb, otherwise refer.',
-  UNKNOWN: 'Nothing to hold it against yet: a goal in degrees or a passive cold reading is missing.',
-};
+type Props = { row: Schemas['RangeRow'] | undefined; state: BenchState; clientId: string };
 
 /** What the readings say, each side against the usual range and the goal. */
-export function RangeResult({ row, state }: { row: Schemas['RangeRow'] | undefined; state: BenchState }) {
+export function RangeResult({ row, state, clientId }: Props) {
   if (!row) {
     return (
       <p className="max-w-prose text-soft">
@@ -25,14 +18,16 @@ export function RangeResult({ row, state }: { row: Schemas['RangeRow'] | undefin
   }
   return (
     <>
-      <h2 className="mb-1 text-xl font-bold">Where {words(row.motion)} stands</h2>
+      <h2 className="mb-1 text-xl font-bold">Where {row.name} stands</h2>
       <p className="mb-4 text-sm text-soft">
         Cold readings only. Outline passive, solid active, hatched gap, whiskers 95 %
-        {row.usualPassive ? `, bracket usual (${row.usualPassive.source})` : ', no table for this position'}
+        {row.usualPassive
+          ? `, bracket usual (${row.usualPassive.population}; ${row.usualPassive.source})`
+          : ', no table for this position'}
         {row.goalDegrees !== undefined ? `, flag goal ${degrees(row.goalDegrees)}` : ''}.
       </p>
-      {SIDES.map((side) => (
-        <SideResult key={side} side={side} row={row} />
+      {row.sides.map((side) => (
+        <SideResult key={side.side} range={side} row={row} />
       ))}
       {row.asymmetry && (
         <p>
@@ -40,17 +35,25 @@ export function RangeResult({ row, state }: { row: Schemas['RangeRow'] | undefin
           {row.asymmetry.real ? ': a real difference.' : ': within measurement noise.'}
         </p>
       )}
-      <History row={row} />
+      <Link
+        className="mt-2 inline-block underline"
+        to={`/clients/${clientId}/measure/motions/${row.motion}/${row.position}/${row.instrument}`}
+      >
+        Its history
+      </Link>
     </>
   );
 }
 
-function SideResult({ side, row }: { side: 'LEFT' | 'RIGHT'; row: Schemas['RangeRow'] }) {
-  const range = on(side, row.sides);
+export function sideName(side: Schemas['RangeSide']['side']): string {
+  return side === 'LEFT' ? 'Left' : side === 'RIGHT' ? 'Right' : 'Middle';
+}
+
+export function SideResult({ range, row }: { range: Schemas['RangeSide']; row: Schemas['RangeRow'] }) {
   return (
     <div className="mb-5">
       <h3 className="font-semibold">
-        {side === 'LEFT' ? 'Left' : 'Right'}{' '}
+        {sideName(range.side)}{' '}
         {range.passive ? (
           <>
             <span className="text-2xl">{degrees(range.passive.degrees)}</span>{' '}
@@ -62,8 +65,10 @@ function SideResult({ side, row }: { side: 'LEFT' | 'RIGHT'; row: Schemas['Range
           <span className="font-normal text-soft">no passive cold reading yet</span>
         )}
       </h3>
-      <RangeBar side={range} usual={row.usualPassive} goal={row.goalDegrees} label={`${words(side)} range`} />
-      <p>{LIMITS[range.limiter]}</p>
+      <RangeBar side={range} usual={row.usualPassive} goal={row.goalDegrees} label={`${words(range.side)} range`} />
+      {range.why.map((w) => (
+        <p key={w.reason}>{w.text}.</p>
+      ))}
       <p className="text-sm text-soft">
         {range.active ? `Active ${degrees(range.active.degrees)}. ` : 'Active not measured. '}
         {range.gap && `Gap ${degrees(range.gap.degrees)}, in order up to ${degrees(range.gapLimit ?? 15)}. `}

@@ -1,8 +1,12 @@
 import type { Schemas } from '../../shared/api/client';
 import { degrees } from '../../shared/units';
-import type { BenchState } from './draft';
+import { parse, type BenchState } from './draft';
+import { TrialDots } from './TrialDots';
 
-export function Reading({ preview, state }: { preview: Schemas['MeasurePreview'] | undefined; state: BenchState }) {
+type Props = { preview: Schemas['MeasurePreview'] | undefined; state: BenchState };
+
+/** The reading, big; what it rests on, small. */
+export function Reading({ preview, state }: Props) {
   if (preview?.median === undefined) {
     return (
       <p className="text-soft">
@@ -19,23 +23,27 @@ export function Reading({ preview, state }: { preview: Schemas['MeasurePreview']
           <span className="ml-2 text-2xl text-soft">± {preview.plusMinus.toFixed(1)}°</span>
         )}
       </p>
+      <TrialDots preview={preview} />
       <p className="text-soft">
-        median of {preview.trials.length}, spread {degrees(preview.spread ?? 0)}
-        {preview.plusMinus === undefined && ` · reading good to ± ${(2 * preview.sem).toFixed(0)}°`}
+        median of {preview.trials.length}, spread {degrees(preview.spread ?? 0)} · good to ±{' '}
+        {(2 * preview.sem).toFixed(1)}° {preview.ownSem ? 'by your own study' : 'by the house value'}
       </p>
-      {preview.shankFromStature && preview.shankCm !== undefined && (
-        <p className="text-sm text-soft">
-          Shank {preview.shankCm.toFixed(1)} cm taken from stature: measure it once and the ± shrinks.
-        </p>
-      )}
-      {preview.asksForMore && (
+      {preview.body
+        .filter((b) => b.uncertaintyCm > 0.6)
+        .map((b) => (
+          <p key={b.segment} className="text-sm text-soft">
+            {b.words} {b.cm.toFixed(1)} cm taken from stature: measure it once and the ± shrinks.
+          </p>
+        ))}
+      {preview.asksForMore && state.trials.filter((t) => parse(t) !== null).length >= 2 && (
         <p className="font-semibold text-warn">
           ▲ One trial lies more than {degrees(preview.tolerance ?? 5)} from the mean: take another (up to six).
         </p>
       )}
       {preview.usual && (
         <p className="text-sm text-soft">
-          usual {degrees(preview.usual.lower)} to {degrees(preview.usual.upper)} ({preview.usual.source})
+          usual {degrees(preview.usual.lower)} to {degrees(preview.usual.upper)} ({preview.usual.population}
+          {preview.usual.sameGroup ? '' : ', another group than this client'}; {preview.usual.source})
         </p>
       )}
     </div>

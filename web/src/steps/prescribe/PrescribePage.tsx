@@ -6,7 +6,7 @@ import { words } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { ClientHead } from '../../shared/ui/ClientHead';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
-import { usePositionName } from '../../shared/ui/useCatalogue';
+import { useCatalogue, usePositionName } from '../../shared/ui/useCatalogue';
 import { useDebounced } from '../../shared/ui/useDebounced';
 import { DoseFields, isFieldPath, SharedFields } from './PlanFields';
 import { Score } from './Score';
@@ -50,7 +50,10 @@ function Suggestion({ clientId }: { clientId: string }) {
     queryKey: ['ranges', clientId],
     queryFn: () => ask(api.GET('/api/clients/{clientId}/ranges', { params: { path: { clientId } } })),
   });
-  const row = ranges.data?.find((r) => r.sides.left.passive && r.sides.right.passive);
+  const catalogue = useCatalogue();
+  const trains = (position: string) => catalogue.data?.positions.some((p) => p.id === position && p.press !== '');
+  // The server orders by need: the first that can be trained is the one to begin with.
+  const row = ranges.data?.find((r) => trains(r.position) && r.sides.length === 2 && r.sides.every((s) => s.passive));
   const suggestion = useQuery({
     queryKey: ['suggestion', clientId, row?.motion, row?.position, row?.instrument],
     enabled: row !== undefined,
@@ -64,7 +67,7 @@ function Suggestion({ clientId }: { clientId: string }) {
         }),
       ),
   });
-  if (ranges.data && !row) {
+  if (ranges.data && catalogue.data && !row) {
     return (
       <p className="max-w-prose text-lg">
         A plan begins at the range that is there.{' '}

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
+import { DUE, grouped } from '../../shared/restrictions';
 import { api, ask, type Schemas } from '../../shared/api/client';
 import { VerdictGlyph } from '../../shared/draw/VerdictGlyph';
 import { daysAgo, words } from '../../shared/units';
@@ -127,13 +128,12 @@ function Row({ client }: { client: ClientDay }) {
 
 function Flags({ client }: { client: ClientDay }) {
   const pain = Math.max(0, ...client.lines.map((l) => l.recentPain ?? 0));
-  const { restriction } = client;
   const flags = [
     pain > 0 ? `pain ${pain}/10 this week` : null,
-    restriction.stopped ? 'stopped' : null,
-    restriction.effortCap === undefined ? null : `at most ${restriction.effortCap} %`,
-    restriction.noDeepening ? 'no deepening' : null,
-    client.hypermobile ? 'hypermobile' : null,
+    DUE[client.screeningDue]?.toLowerCase() ?? null,
+    ...grouped(client.restrictions).map((g) =>
+      [g.place, g.heads.map((h) => h.toLowerCase()).join(', ')].filter(Boolean).join(': '),
+    ),
   ].filter((f) => f !== null);
   return flags.length > 0 ? <p className="mt-1 text-sm font-semibold text-warn">▲ {flags.join(' · ')}</p> : null;
 }

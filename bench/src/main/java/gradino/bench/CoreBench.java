@@ -8,7 +8,7 @@ import gradino.core.advance.Moment;
 import gradino.core.advance.Policy;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
-import gradino.core.intake.Restriction;
+import gradino.core.intake.Limits;
 import gradino.core.measure.EndFeel;
 import gradino.core.measure.Mode;
 import gradino.core.measure.PropGrid;
@@ -111,13 +111,13 @@ final class CoreBench {
 
     private static final Plan PLAN =
             Plan.first("hip-internal-rotation", "prone-knee-bent", Sided.both(Degrees.of(28)), Side.LEFT);
-    private static final ClientFacts CLIENT = new ClientFacts(Restriction.NONE, false, 25, 45.0);
+    private static final ClientFacts CLIENT = new ClientFacts(Limits.NONE, false, 25, 45.0, null, null);
 
     private static int judge(List<Event> history) {
         var policy = Policy.house();
         var state = LineState.fold(LineState.open(PLAN, new PropGrid.AngleStep(0.5), CLIENT), history, policy.noise());
         int steps = 0;
-        for (var side : Side.values()) {
+        for (var side : Side.PAIR) {
             var proposal = Advance.propose(state, side, policy, new Moment(NOW, ZoneOffset.UTC));
             steps += proposal.changesDose() ? 1 : 0;
         }

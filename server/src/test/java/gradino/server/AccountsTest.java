@@ -52,7 +52,8 @@ public class AccountsTest {
                     .replace("{lineId}", Scene.LINE)
                     .replace("{sessionId}", "coach-session")
                     .replace("{accountId}", "coach")
-                    .replace("{file}", "clients.csv");
+                    .replace("{file}", "clients.csv")
+                    .replaceAll("\\{[a-zA-Z]+\\}", "none");
             path.getValue().propertyNames().stream()
                     .filter(m -> List.of("get", "post", "put", "delete").contains(m))
                     .forEach(method -> rows.add(new Object[] {method.toUpperCase(java.util.Locale.ROOT), address}));

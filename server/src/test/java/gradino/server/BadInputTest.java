@@ -48,13 +48,19 @@ public class BadInputTest {
                 "happenedAt",
                 "in-the-future"
             },
+            {with(good, "\"LEFT\"", "\"MIDLINE\""), "side", "side-for-motion"},
+            {
+                with(good, "\"note\":\"\"", "\"note\":\"\",\"incline\":{\"bench\":\" \",\"degrees\":91}"),
+                "incline.degrees",
+                "out-of-bounds"
+            },
             {with(good, "\"note\":\"\"", "\"note\":\"\",\"controlGrade\":4"), "controlGrade", "out-of-bounds"},
             {with(good, "\"note\":\"\"", "\"note\":\"\",\"colour\":\"red\""), "colour", "unreadable"},
             {
                 with(
                         tape,
                         "\"trials\":[30,31,32]",
-                        "\"trials\":[],\"tape\":{\"lengthsCm\":[43],\"startCm\":0,\"shankCm\":42}"),
+                        "\"trials\":[],\"tape\":{\"lengthsCm\":[43],\"startCm\":0,\"body\":{\"SHANK\":42}}"),
                 "tape.lengthsCm[0]",
                 "does-not-fit"
             },
@@ -62,7 +68,7 @@ public class BadInputTest {
                 with(
                         tape,
                         "\"trials\":[30,31,32]",
-                        "\"trials\":[],\"tape\":{\"lengthsCm\":[-1],\"startCm\":0,\"shankCm\":42}"),
+                        "\"trials\":[],\"tape\":{\"lengthsCm\":[-1],\"startCm\":0,\"body\":{\"SHANK\":42}}"),
                 "tape.lengthsCm[0]",
                 "out-of-bounds"
             },
@@ -70,8 +76,8 @@ public class BadInputTest {
                 with(
                         tape,
                         "\"trials\":[30,31,32]",
-                        "\"trials\":[],\"tape\":{\"lengthsCm\":[20],\"startCm\":0,\"shankCm\":-42}"),
-                "tape.shankCm",
+                        "\"trials\":[],\"tape\":{\"lengthsCm\":[20],\"startCm\":0,\"body\":{\"SHANK\":-42}}"),
+                "tape.body.SHANK",
                 "out-of-bounds"
             },
             {with(tape, "\"trials\":[30,31,32]", "\"trials\":[]"), "tape.lengthsCm[0]", "required"},
@@ -193,9 +199,10 @@ public class BadInputTest {
     @Test
     public void aClientWithoutANameIsRefused() {
         var details =
-                "{\"name\":\" \",\"goal\":\"\",\"blockStepCm\":1,\"goals\":[],\"beighton\":12,\"birthDate\":\"2090-01-01\"}";
+                "{\"name\":\" \",\"goal\":\"\",\"history\":\"\",\"days\":[],\"equipment\":[\"yacht\"],\"lengths\":{\"leg\":4},"
+                        + "\"blockStepCm\":1,\"goals\":[],\"beighton\":12,\"birthDate\":\"2090-01-01\"}";
         var answer = server.post("/api/clients", "{\"id\":\"x\",\"details\":" + details + "}");
-        assertThat(answer.paths()).contains("name", "beighton", "birthDate");
+        assertThat(answer.paths()).contains("name", "beighton", "birthDate", "equipment[0]", "lengths.leg");
         assertThat(server.post("/api/clients", "not json").status()).isEqualTo(422);
     }
 

@@ -32,8 +32,10 @@ public class ClientsTest {
     }
 
     private static String details(String name, String birthDate, int beighton) {
-        return "{\"name\":\"%s\",\"birthDate\":\"%s\",\"goal\":\"g\",\"beighton\":%d,\"blockStepCm\":0.5,\"goals\":[]}"
-                .formatted(name, birthDate, beighton);
+        return """
+            {"name":"%s","birthDate":"%s","goal":"g","history":"","days":[],"equipment":[],"lengths":{},"beighton":%d,
+             "blockStepCm":0.5,"goals":[]}
+            """.formatted(name, birthDate, beighton);
     }
 
     @Test
@@ -55,51 +57,54 @@ public class ClientsTest {
         // Malfait et al. 2017 (value from memory): five points count to 50 years, four above.
         server.post("/api/clients", "{\"id\":\"young\",\"details\":" + details("Young", "1996-01-01", 4) + "}");
         server.post("/api/clients", "{\"id\":\"older\",\"details\":" + details("Older", "1970-01-01", 4) + "}");
-        assertThat(server.get("/api/clients/young/day")
-                        .body()
-                        .path("hypermobile")
-                        .asBoolean())
+        assertThat(server.get("/api/clients/young").body().path("hypermobile").asBoolean())
                 .isFalse();
-        assertThat(server.get("/api/clients/older/day")
-                        .body()
-                        .path("hypermobile")
-                        .asBoolean())
-                .isTrue();
+        var older = server.get("/api/clients/older").body();
+        assertThat(older.path("hypermobile").asBoolean()).isTrue();
+        assertThat(older.at("/restrictions/0/kind").asString()).isEqualTo("NO_DEEPENING");
     }
 
     @Test
-    public void aRestrictionNeedsItsReasonAndLiftingItToo() {
-        var path = "/api/clients/" + Scene.CLIENT + "/restriction";
-        var stopped = "{\"noDeepening\":false,\"stopped\":%b,\"reason\":\"%s\"}";
-        assertThat(server.put(path, stopped.formatted(true, " ")).codes()).containsExactly("required");
-        long before = rows("restriction");
-        assertThat(server.put(path, stopped.formatted(true, "invented")).status())
-                .isEqualTo(200);
-        assertThat(server.get("/api/clients/" + Scene.CLIENT + "/day")
-                        .body()
-                        .path("state")
-                        .asString())
-                .isEqualTo("STOP");
+    public void aRestrictionIsFreeToAddAndOnlyAClearanceLiftsIt() {
+        var path = "/api/clients/" + Scene.CLIENT + "/restrictions";
+        var blank = "{\"id\":\"x\",\"kind\":\"STOPPED\",\"scope\":{\"joints\":[]},\"reason\":\" \"}";
+        assertThat(server.post(path, blank).codes()).containsExactly("required");
+        var scene = new Scene(server);
+        assertThat(scene.restrict("x", "EFFORT_CAP", null).paths()).containsExactly("limit");
+        assertThat(scene.restrict("x", "EFFORT_CAP", 130).paths()).containsExactly("limit");
+        assertThat(scene.restrict("x", "STOPPED", 3).paths()).containsExactly("limit");
+        for (int twice = 0; twice < 2; twice++) {
+            assertThat(scene.restrict("stop", "STOPPED", null).status()).isEqualTo(200);
+        }
+        assertThat(state()).isEqualTo("STOP");
         server.clock.move(Duration.ofDays(1));
-        assertThat(server.put(path, stopped.formatted(false, "invented letter of clearance"))
-                        .status())
-                .isEqualTo(200);
-        assertThat(rows("restriction")).isEqualTo(before + 2);
-        assertThat(server.put(path, "{\"effortCap\":130,\"noDeepening\":false,\"stopped\":false,\"reason\":\"x\"}")
-                        .paths())
-                .containsExactly("effortCap");
+        assertThat(scene.clear("wrong", false, "coach:other").codes()).containsExactly("unknown-restriction");
+        assertThat(scene.clear("right", false, "coach:stop").status()).isEqualTo(200);
+        assertThat(state()).isNotEqualTo("STOP");
+        server.clock.move(Duration.ofDays(4));
+        assertThat(state()).as("a clearance ends on its last day").isEqualTo("STOP");
+        assertThat(scene.clear("again", false, "coach:stop").status()).isEqualTo(200);
     }
 
-    @Test
+    private String state() {
+        return server.get("/api/clients/" + Scene.CLIENT + "/day")
+                .body()
+                .path("state")
+                .asString();
+    }
+
+    @Test(dependsOnMethods = "aRestrictionIsFreeToAddAndOnlyAClearanceLiftsIt")
     public void aClearanceNamesWhoAndWhatAndIsStoredOnce() {
         var path = "/api/clients/" + Scene.CLIENT + "/clearances";
-        assertThat(server.post(path, "{\"id\":\"c\",\"clearedBy\":\"\",\"note\":\"\"}")
-                        .paths())
-                .containsExactlyInAnyOrder("clearedBy", "note");
+        var empty = "{\"id\":\"c\",\"clearedBy\":\"\",\"writtenOn\":\"2099-01-01\",\"note\":\"\",\"stopSigns\":false,"
+                + "\"loosens\":[]}";
+        assertThat(server.post(path, empty).paths())
+                .containsExactlyInAnyOrder("clearedBy", "note", "writtenOn", "loosens");
+        long before = rows("clearance");
         for (int n = 0; n < 2; n++) {
-            server.post(path, "{\"id\":\"c\",\"clearedBy\":\"invented\",\"note\":\"may train\"}");
+            assertThat(new Scene(server).clear("c", true).status()).isEqualTo(200);
         }
-        assertThat(rows("clearance")).isEqualTo(1);
+        assertThat(rows("clearance")).isEqualTo(before + 1);
     }
 
     private HttpResponse<String> page(String path) throws IOException, InterruptedException {

@@ -18,7 +18,8 @@ import org.testng.annotations.Test;
 public class CsvDoorTest {
     private static final String HEADER =
             "measurement_id,client_id,motion,side,mode,warmth,position,instrument,tester,happened_at,recorded_at,trials_deg,"
-                    + "tape_lengths_cm,tape_start_cm,tape_shank_cm,end_feel,pain,control_grade,note\r\n";
+                    + "tape_lengths_cm,tape_start_cm,tape_body_cm,end_feel,pain,control_grade,note,measured_by,bench,incline_deg,"
+                    + "assessment_id\r\n";
     private TestServer server;
     private int before;
 
@@ -40,7 +41,7 @@ public class CsvDoorTest {
 
     private static String row(String id, String trials, String note) {
         return id + "," + Scene.CLIENT + ",hip-internal-rotation,left,passive,cold,prone-knee-bent,goniometer,coach,"
-                + "2026-01-05T08:00:00Z,," + trials + ",,,,stretch,0,," + note + "\r\n";
+                + "2026-01-05T08:00:00Z,," + trials + ",,,,stretch,0,," + note + ",,,,\r\n";
     }
 
     private TestServer.Answer upload(String text) {

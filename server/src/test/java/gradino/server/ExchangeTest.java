@@ -65,12 +65,13 @@ public class ExchangeTest {
 
     private static final String HEADER =
             "measurement_id,client_id,motion,side,mode,warmth,position,instrument,tester,happened_at,recorded_at,trials_deg,"
-                    + "tape_lengths_cm,tape_start_cm,tape_shank_cm,end_feel,pain,control_grade,note\r\n";
+                    + "tape_lengths_cm,tape_start_cm,tape_body_cm,end_feel,pain,control_grade,note,measured_by,bench,incline_deg,"
+                    + "assessment_id\r\n";
 
     private static String row(int n, String side, String trials) {
         return "bulk-%d,demo-puppeteer,hip-internal-rotation,%s,passive,cold,prone-knee-bent,goniometer,coach,"
                         .formatted(n, side)
-                + "2026-01-%02dT08:00:00Z,,%s,,,,stretch,0,,\"said \"\"fine\"\", then left\"\r\n"
+                + "2026-01-%02dT08:00:00Z,,%s,,,,stretch,0,,\"said \"\"fine\"\", then left\",,,,\r\n"
                         .formatted(1 + n % 28, trials);
     }
 

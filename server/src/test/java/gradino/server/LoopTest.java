@@ -130,9 +130,8 @@ public class LoopTest {
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.codes()).contains("stop-sign");
         server.clock.move(Duration.ofDays(1));
-        server.post(
-                "/api/clients/" + Scene.CLIENT + "/clearances",
-                "{\"id\":\"c1\",\"clearedBy\":\"invented practitioner\",\"note\":\"may train\"}");
+        assertThat(scene.clear("c0", false).codes()).containsExactly("required");
+        assertThat(scene.clear("c1", true).status()).isEqualTo(200);
         assertThat(scene.proposal("right").at("/proposal/verdict").asString()).isNotEqualTo("STOP_AND_REFER");
         assertThat(scene.open("s2").status()).isEqualTo(200);
     }
@@ -141,9 +140,8 @@ public class LoopTest {
     public void aRestrictionHoldsWhereverAChangeComesFrom() {
         scene.client().measured(36, 30).prescribed();
         server.clock.move(Duration.ofHours(1));
-        server.put(
-                "/api/clients/" + Scene.CLIENT + "/restriction",
-                "{\"effortCap\":40,\"noDeepening\":true,\"stopped\":false,\"reason\":\"invented\"}");
+        assertThat(scene.restrict("r1", "EFFORT_CAP", 40).status()).isEqualTo(200);
+        assertThat(scene.restrict("r2", "NO_DEEPENING", null).status()).isEqualTo(200);
         var plan = server.get("/api/lines/" + Scene.LINE).body().path("plan").toString();
         assertThat(server.put("/api/lines/" + Scene.LINE + "/plan", plan).codes())
                 .contains("effort-cap");
@@ -180,7 +178,11 @@ public class LoopTest {
             assertThat(ringer.at("/lines/0/verdict").asString()).isEqualTo("STEP_DOWN");
             assertThat(demo.get("/api/today").body().path("mornings").size()).isEqualTo(1);
             var ranges = demo.get("/api/clients/demo-waller/ranges").body();
-            assertThat(ranges.at("/0/sides/left/limiter").asString()).isEqualTo("CONTROL");
+            var rear = ranges.valueStream()
+                    .filter(r -> r.path("position").asString().equals("seated-90-90-rear"))
+                    .findFirst()
+                    .orElseThrow();
+            assertThat(rear.at("/sides/0/limiter").asString()).isIn("CONTROL", "BOTH");
         }
     }
 }

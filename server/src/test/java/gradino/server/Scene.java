@@ -11,9 +11,18 @@ import tools.jackson.databind.JsonNode;
 public final class Scene {
     public static final String CLIENT = "lamplighter";
     public static final String LINE = "lamplighter-line";
-    public static final String DETAILS =
-            "{\"name\":\"Perrin Vale\",\"goal\":\"climb to the lamp\",\"minutes\":20,\"shankCm\":42,"
-                    + "\"blockStepCm\":1,\"goals\":[{\"motion\":\"hip-internal-rotation\",\"degrees\":45}]}";
+    public static final String DETAILS = """
+            {"name":"Perrin Vale","goal":"climb to the lamp","history":"","minutes":20,"days":["MONDAY"],
+             "equipment":["block"],"lengths":{"shank":42},"blockStepCm":1,
+             "goals":[{"motion":"hip-internal-rotation","degrees":45,"replacesTable":false}]}
+            """;
+    private static final String RESTRICTION = """
+            {"id":"%s","kind":"%s","scope":{"joints":[]}%s,"reason":"invented"}
+            """;
+    private static final String CLEARANCE = """
+            {"id":"%s","clearedBy":"invented practitioner","writtenOn":"%s","until":"%s","note":"may train","stopSigns":%b,
+             "loosens":[%s]}
+            """;
     private final TestServer.TestClock clock;
     private final Caller server;
     private int ids;
@@ -37,6 +46,23 @@ public final class Scene {
                         .status())
                 .isEqualTo(200);
         return this;
+    }
+
+    /** A restriction that the coach adds; the limit may be null. */
+    public TestServer.Answer restrict(String id, String kind, Integer limit) {
+        var bound = limit == null ? "" : ",\"limit\":" + limit;
+        return server.post("/api/clients/" + CLIENT + "/restrictions", RESTRICTION.formatted(id, kind, bound));
+    }
+
+    /** A clearance written today for three days; of stop signs, or of restrictions. */
+    public TestServer.Answer clear(String id, boolean stopSigns, String... restrictions) {
+        var loosens = java.util.Arrays.stream(restrictions)
+                .map(r -> "{\"restriction\":\"" + r + "\",\"motionLimits\":[]}")
+                .collect(Collectors.joining(","));
+        var today = java.time.LocalDate.now(clock);
+        return server.post(
+                "/api/clients/" + CLIENT + "/clearances",
+                CLEARANCE.formatted(id, today, today.plusDays(3), stopSigns, loosens));
     }
 
     public static String measurement(String id, String side, String mode, String trials) {

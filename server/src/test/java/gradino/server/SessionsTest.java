@@ -48,7 +48,7 @@ public class SessionsTest {
         hold(floor, "first", 5);
         assertThat(server.get("/api/sessions/s1/summary")
                         .body()
-                        .at("/sides/left/holdRatio")
+                        .at("/sides/0/holdRatio")
                         .asDouble())
                 .isEqualTo(1);
         var exported = new String(server.bytes("/api/exchange/files/blocks.csv"));
@@ -135,12 +135,12 @@ public class SessionsTest {
     @Test
     public void rangesSayWhatIsNoiseAndWhatIsShort() {
         var row = server.get("/api/clients/" + Scene.CLIENT + "/ranges").body().path(0);
-        assertThat(row.at("/sides/left/limiter").asString()).isEqualTo("RANGE");
+        assertThat(row.at("/sides/0/limiter").asString()).isEqualTo("RANGE");
         assertThat(row.at("/usualPassive/source").asString()).contains("Roaas & Andersson 1982");
         assertThat(row.at("/usualPassive/lower").asDouble()).isEqualTo(32.6 - 8.2);
         assertThat(row.at("/asymmetry/real").asBoolean()).isFalse();
         assertThat(row.at("/goalDegrees").asDouble()).isEqualTo(45);
-        var passive = row.at("/sides/left/passive");
+        var passive = row.at("/sides/0/passive");
         assertThat(passive.path("upper").asDouble() - passive.path("lower").asDouble())
                 .isBetween(11.0, 12.0);
     }

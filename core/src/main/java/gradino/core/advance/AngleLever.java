@@ -4,6 +4,7 @@ import gradino.core.because.Because;
 import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
+import gradino.core.intake.Restriction;
 import gradino.core.measure.Limiter;
 import gradino.core.prescribe.Dose;
 import gradino.core.quantity.Degrees;
@@ -18,6 +19,8 @@ import java.util.stream.DoubleStream;
  * starts lower. An angle held before and taken back needs no fresh evidence.
  */
 final class AngleLever implements Lever {
+    /** Control ratio from which a very mobile motion may still advance (house rule). */
+    private static final double BEYOND_CONTROL_RATIO = 0.9;
 
     @Override
     public LeverId id() {
@@ -32,13 +35,17 @@ final class AngleLever implements Lever {
     }
 
     private static Optional<Attempt> forbidden(Situation s) {
-        if (s.state().client().restriction().noDeepening()) {
-            return blocked(Because.of(
-                    Reason.NO_DEEPENING,
-                    Term.of(s.state().client().restriction().reason())));
-        }
         if (s.state().client().hypermobile()) {
             return blocked(Because.of(Reason.HYPERMOBILE));
+        }
+        var kept = s.state().client().limits().noDeepening();
+        if (kept.isPresent()) {
+            return blocked(Because.of(Reason.NO_DEEPENING, Term.of(kept.get().reason())));
+        }
+        Double flag = s.state().client().flagAboveDegrees();
+        if (flag != null && isBeyond(s, flag) && !mayGoBeyond(s)) {
+            return blocked(Because.of(
+                    Reason.BEYOND_USUAL, Term.of(flag, Unit.DEGREE), Term.of(BEYOND_CONTROL_RATIO, Unit.RATIO)));
         }
         var feel = s.me().endFeel();
         if (feel != null && feel.isStructure()) {
@@ -48,6 +55,21 @@ final class AngleLever implements Lever {
         return limiter == Limiter.CONTROL || limiter == Limiter.BOTH
                 ? blocked(Because.of(Reason.CONTROL_FIRST))
                 : Optional.empty();
+    }
+
+    private static boolean isBeyond(Situation s, double flag) {
+        return s.passive().filter(p -> p.value().value() > flag).isPresent();
+    }
+
+    /** A very mobile motion goes deeper only for a goal that needs it, and with own strength nearly to its end. */
+    private static boolean mayGoBeyond(Situation s) {
+        Double goal = s.state().client().goalDegrees();
+        double passive = s.passive().orElseThrow().value().value();
+        boolean needed = goal != null && goal > passive;
+        return needed
+                && s.active()
+                        .filter(a -> a.value().value() / passive >= BEYOND_CONTROL_RATIO)
+                        .isPresent();
     }
 
     private static Optional<Attempt> unproven(Situation s) {
@@ -76,12 +98,22 @@ final class AngleLever implements Lever {
 
     private static Attempt move(Situation s) {
         var old = s.dose().angle();
+        var cap = s.state().client().limits().angleCap(s.side());
+        if (cap.filter(c -> c.bound() - old.value() < s.value(Threshold.ANGLE_LEAST))
+                .isPresent()) {
+            var at = cap.get();
+            return Attempt.blocked(
+                    Because.of(Reason.AT_ANGLE_CAP, Term.of(at.bound(), Unit.DEGREE), Term.of(at.reason())));
+        }
         var bound = s.angleBound();
         if (bound.isEmpty()) {
             return Attempt.blocked(Because.of(Reason.NEVER_MEASURED), Because.of(Reason.ASK_COLD));
         }
         double wanted = DoubleStream.of(
-                        bound.get().value(), old.value() + s.value(Threshold.ANGLE_STEP), old.value() + leftThisWeek(s))
+                        bound.get().value(),
+                        old.value() + s.value(Threshold.ANGLE_STEP),
+                        old.value() + leftThisWeek(s),
+                        cap.map(Restriction::bound).orElse(Double.MAX_VALUE))
                 .min()
                 .orElseThrow();
         var reached = s.onProps(Degrees.of(wanted));

@@ -25,7 +25,7 @@ final class CeilingLever implements Lever {
                 ? s.whole(Threshold.CEILING_FIRST_TOP)
                 : s.method().parameter("ceiling").max();
         int old = s.dose().ceiling().value();
-        int cap = s.state().client().restriction().highestEffort().value();
+        int cap = s.state().client().limits().highestEffort().value();
         int next = Math.min(Math.min(top, cap), old + s.whole(Threshold.CEILING_STEP));
         if (next <= old) {
             boolean capped = cap < top;

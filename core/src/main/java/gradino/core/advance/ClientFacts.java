@@ -1,19 +1,28 @@
 package gradino.core.advance;
 
-import gradino.core.intake.Restriction;
+import gradino.core.intake.Limits;
 import org.jspecify.annotations.Nullable;
 
 /**
  * What of the client bears on a line.
  *
+ * @param limits restrictions that the motion comes under
  * @param hypermobile never deepen, build control
  * @param minutes for a session; null when not said
  * @param wantedDegrees what the passive range is held against: the greater of goal and usual lower edge; null for none
+ * @param goalDegrees what the goal needs; null for none
+ * @param flagAboveDegrees usual mean + 2 SD: beyond it the motion is flagged as very mobile; null without a table
  */
 public record ClientFacts(
-        Restriction restriction,
+        Limits limits,
         boolean hypermobile,
         @Nullable Integer minutes,
-        @Nullable Double wantedDegrees) {
-    public static final ClientFacts PLAIN = new ClientFacts(Restriction.NONE, false, null, null);
+        @Nullable Double wantedDegrees,
+        @Nullable Double goalDegrees,
+        @Nullable Double flagAboveDegrees) {
+    public static final ClientFacts PLAIN = new ClientFacts(Limits.NONE, false, null, null, null, null);
+
+    public ClientFacts withLimits(Limits to) {
+        return new ClientFacts(to, hypermobile, minutes, wantedDegrees, goalDegrees, flagAboveDegrees);
+    }
 }

@@ -38,7 +38,7 @@ public final class DecisionCheck {
     private static PlanContext contextOf(Situation s) {
         var context = s.context();
         return new PlanContext(
-                context.restriction(),
+                context.limits(),
                 context.newcomer(),
                 context.minutes(),
                 context.held(),

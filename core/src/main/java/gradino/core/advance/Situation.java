@@ -5,6 +5,7 @@ import gradino.core.body.Sided;
 import gradino.core.measure.Limiter;
 import gradino.core.measure.RangeState;
 import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.DoseChange;
 import gradino.core.prescribe.EffortClass;
 import gradino.core.prescribe.Method;
 import gradino.core.prescribe.Plan;
@@ -88,6 +89,10 @@ final class Situation {
 
     Optional<UncertainAngle> passive() {
         return Optional.ofNullable(passive);
+    }
+
+    Optional<UncertainAngle> active() {
+        return Optional.ofNullable(active);
     }
 
     private @Nullable UncertainAngle today(@Nullable RangeState range) {
@@ -228,10 +233,14 @@ final class Situation {
         return state.currentPlan().withDose(side, dose);
     }
 
+    DoseChange changeTo(Dose wanted) {
+        return new DoseChange(state.currentPlan(), side, Optional.of(dose()), wanted);
+    }
+
     PlanContext context() {
         var client = state.client();
         return new PlanContext(
-                client.restriction(),
+                client.limits(),
                 newcomer,
                 client.minutes(),
                 Sided.of(s -> Optional.of(state.side(s).dose())),

@@ -23,6 +23,8 @@ final class StepDown {
             case UNKNOWN -> undo(s);
             case AWAY_LONG -> newcomer(s);
             case EFFORT_CAPPED -> capped(s);
+            case ANGLE_CAPPED -> shallower(s, Degrees.of(angleCap(s)));
+            case CONTRACTION_CAPPED -> shorter(s);
         };
     }
 
@@ -52,7 +54,7 @@ final class StepDown {
 
     private static Dose within(Situation s, Dose dose) {
         return dose.withCeiling(
-                dose.ceiling().atMost(s.state().client().restriction().highestEffort()));
+                dose.ceiling().atMost(s.state().client().limits().highestEffort()));
     }
 
     private static Down newcomer(Situation s) {
@@ -63,12 +65,31 @@ final class StepDown {
     }
 
     private static Down capped(Situation s) {
-        var cap = s.state().client().restriction().highestEffort();
+        var cap = s.state().client().limits().highestEffort();
         var why = Because.of(
                 Reason.DOWN_CEILING,
                 Term.of(s.dose().ceiling().value(), Unit.PERCENT),
                 Term.of(cap.value(), Unit.PERCENT));
         return new Down(s.dose().withCeiling(cap), why);
+    }
+
+    private static double angleCap(Situation s) {
+        return s.state().client().limits().angleCap(s.side()).orElseThrow().bound();
+    }
+
+    /** The top hold gives way first; what is left is for the coach, who alone changes the ramp. */
+    private static Down shorter(Situation s) {
+        int over = s.changeTo(s.dose()).longestContractionSeconds()
+                - (int) s.state()
+                        .client()
+                        .limits()
+                        .contractionCap()
+                        .orElseThrow()
+                        .bound();
+        int hold = Math.max(0, s.dose().topHoldSeconds() - over);
+        var why = Because.of(
+                Reason.STEP_TOP_HOLD, Term.of(s.dose().topHoldSeconds(), Unit.SECOND), Term.of(hold, Unit.SECOND));
+        return new Down(s.dose().withTopHold(hold), why);
     }
 
     private static Dose held(Situation s, Dose dose) {

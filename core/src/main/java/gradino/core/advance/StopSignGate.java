@@ -21,9 +21,9 @@ final class StopSignGate implements Gate {
 
     @Override
     public Judgement judge(Situation s) {
-        var restriction = s.state().client().restriction();
-        if (restriction.stopped()) {
-            return refer(Because.of(Reason.CLIENT_STOPPED, Term.of(restriction.reason())));
+        var stopped = s.state().client().limits().stopped();
+        if (stopped.isPresent()) {
+            return refer(Because.of(Reason.CLIENT_STOPPED, Term.of(stopped.get().reason())));
         }
         return s.state().stops().stream()
                 .filter(stop -> stop.reaches(s.side()))

@@ -24,6 +24,8 @@ final class TooMuchGate implements Gate {
     public Judgement judge(Situation s) {
         List<Function<Situation, Optional<Judgement>>> questions = List.of(
                 this::capExceeded,
+                this::angleCapExceeded,
+                this::contractionTooLong,
                 this::painAbove,
                 this::painUnsettled,
                 this::painRising,
@@ -37,7 +39,7 @@ final class TooMuchGate implements Gate {
     }
 
     private Optional<Judgement> capExceeded(Situation s) {
-        var cap = s.state().client().restriction().highestEffort();
+        var cap = s.state().client().limits().highestEffort();
         if (s.dose().ceiling().compareTo(cap) <= 0) {
             return Optional.empty();
         }
@@ -46,6 +48,35 @@ final class TooMuchGate implements Gate {
                 amount(s.dose().ceiling().value(), Unit.PERCENT),
                 amount(cap.value(), Unit.PERCENT));
         return Optional.of(down(s, Threshold.PAIN_TOO_MUCH, worst(s), because, DownCause.EFFORT_CAPPED));
+    }
+
+    private Optional<Judgement> angleCapExceeded(Situation s) {
+        return s.state()
+                .client()
+                .limits()
+                .angleCap(s.side())
+                .filter(r -> s.dose().angle().value() > r.bound())
+                .map(r -> {
+                    var because = Because.of(
+                            Reason.ABOVE_ANGLE_CAP,
+                            amount(s.dose().angle().value(), Unit.DEGREE),
+                            amount(r.bound(), Unit.DEGREE));
+                    return down(s, Threshold.PAIN_TOO_MUCH, worst(s), because, DownCause.ANGLE_CAPPED);
+                });
+    }
+
+    private Optional<Judgement> contractionTooLong(Situation s) {
+        int longest = s.changeTo(s.dose()).longestContractionSeconds();
+        return s.state()
+                .client()
+                .limits()
+                .contractionCap()
+                .filter(r -> longest > r.bound() && s.dose().topHoldSeconds() > 0)
+                .map(r -> {
+                    var because = Because.of(
+                            Reason.CONTRACTION_TOO_LONG, amount(longest, Unit.SECOND), amount(r.bound(), Unit.SECOND));
+                    return down(s, Threshold.PAIN_TOO_MUCH, worst(s), because, DownCause.CONTRACTION_CAPPED);
+                });
     }
 
     private Optional<Judgement> painAbove(Situation s) {

@@ -1,19 +1,65 @@
 package gradino.core.body;
 
-import gradino.core.quantity.Centimetres;
+import gradino.core.because.Source;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.apache.commons.csv.CSVRecord;
 
 /**
- * Segment lengths as shares of stature.
+ * Body segments as shares of stature ({@code stature-shares.csv}) and of body mass ({@code segments.csv}).
  *
- * <p>Source: Drillis &amp; Contini 1966, as in Winter's figure 4.1 (value from memory): shank 0.246 H.
+ * <p>Sources: Drillis &amp; Contini 1966; Winter, table 4.1. All shares are without unit.
  */
 public final class Anthropometry {
-    private static final double SHANK_PER_STATURE = 0.246;
+    private static final Map<String, Double> SHARES = DataFile.rows(
+                    "stature-shares.csv",
+                    row -> Map.entry(row.get("id"), Double.parseDouble(row.get("shareOfStature"))))
+            .stream()
+            .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue));
+    private static final List<Mass> MASSES = DataFile.rows("segments.csv", Anthropometry::mass);
 
     private Anthropometry() {}
 
-    /** Knee to ankle, from stature; its standard uncertainty is 5 % of it (house rule). */
-    public static Centimetres shankFromStature(Centimetres stature) {
-        return Centimetres.of(SHANK_PER_STATURE * stature.value());
+    /**
+     * A segment's mass, centre of mass and radii of gyration, each as a share of body mass or of the segment's length.
+     *
+     * @param centreFromProximal distance of the centre of mass from the proximal end
+     */
+    public record Mass(
+            String id,
+            String ends,
+            double massShare,
+            double centreFromProximal,
+            double centreFromDistal,
+            double gyrationCentre,
+            double gyrationProximal,
+            double gyrationDistal,
+            Source source) {}
+
+    /** Length or height as a share of stature. */
+    public static double share(String id) {
+        var share = SHARES.get(id);
+        if (share == null) {
+            throw new IllegalArgumentException("no share of stature called " + id);
+        }
+        return share;
+    }
+
+    public static List<Mass> masses() {
+        return MASSES;
+    }
+
+    private static Mass mass(CSVRecord row) {
+        return new Mass(
+                row.get("id"),
+                row.get("ends"),
+                Double.parseDouble(row.get("massShare")),
+                Double.parseDouble(row.get("centreFromProximal")),
+                Double.parseDouble(row.get("centreFromDistal")),
+                Double.parseDouble(row.get("gyrationCentre")),
+                Double.parseDouble(row.get("gyrationProximal")),
+                Double.parseDouble(row.get("gyrationDistal")),
+                Source.parse(row.get("source")));
     }
 }

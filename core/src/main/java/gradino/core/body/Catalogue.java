@@ -1,6 +1,7 @@
 package gradino.core.body;
 
 import gradino.core.because.Source;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -8,12 +9,16 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVRecord;
+import org.jspecify.annotations.Nullable;
 
 /** Motions, positions and usual ranges that ship with Gradino, read once from the data files. */
 public final class Catalogue {
     private static final List<Motion> MOTIONS = DataFile.rows("motions.csv", Catalogue::motion);
     private static final List<Position> POSITIONS = DataFile.rows("positions.csv", Catalogue::position);
     private static final List<Norm> NORMS = DataFile.rows("norms.csv", Catalogue::norm);
+
+    private static final List<Equipment> EQUIPMENT = DataFile.rows(
+            "equipment.csv", row -> new Equipment(row.get("id"), row.get("name"), Source.parse(row.get("source"))));
 
     private static final Map<String, Motion> MOTION_BY_ID = byId(MOTIONS, Motion::id);
     private static final Map<String, Position> POSITION_BY_ID = byId(POSITIONS, Position::id);
@@ -44,12 +49,28 @@ public final class Catalogue {
         return Optional.ofNullable(POSITION_BY_ID.get(id));
     }
 
-    /** The usual range for a motion and mode in a position, if a table was taken at the same joint position. */
-    public static Optional<Norm> norm(String motion, String mode, String position) {
+    public static List<Equipment> equipment() {
+        return EQUIPMENT;
+    }
+
+    /** Everything published for a motion and mode in a position's own joint position, nearest people first. */
+    public static List<Norm> norms(String motion, String mode, String position, Norm.Person person) {
         var table = position(position).map(Position::table);
         return NORMS.stream()
-                .filter(n -> n.motion().equals(motion) && n.mode().equals(mode))
+                .filter(n -> n.motion().equals(motion)
+                        && (n.mode().equals(mode) || n.mode().equals("any")))
                 .filter(n -> table.filter(n.position()::equals).isPresent())
+                .sorted(Comparator.comparing(Norm::kind).thenComparingInt(n -> n.distance(person)))
+                .toList();
+    }
+
+    /**
+     * The usual range to hold a reading against: of the tables that tell how people differ, the one whose people are
+     * nearest. Round numbers and intervals of a mean are no usual range.
+     */
+    public static Optional<Norm> usual(String motion, String mode, String position, Norm.Person person) {
+        return norms(motion, mode, position, person).stream()
+                .filter(Norm::hasEdges)
                 .findFirst();
     }
 
@@ -58,6 +79,7 @@ public final class Catalogue {
                 row.get("id"),
                 row.get("joint"),
                 row.get("name"),
+                row.get("midline").equals("yes"),
                 row.get("opposite"),
                 row.get("zero"),
                 row.get("landmarks"),
@@ -69,10 +91,10 @@ public final class Catalogue {
                 row.get("id"),
                 row.get("name"),
                 row.get("view"),
+                row.get("lying").equals("yes"),
                 List.of(row.get("motions").split(";")),
                 row.get("table").isEmpty() ? null : row.get("table"),
-                Position.TapeFormulaId.valueOf(
-                        row.get("tape").toUpperCase(Locale.ROOT).replace('-', '_')),
+                row.get("tape").isEmpty() ? null : Position.TapeFormulaId.valueOf(constant(row.get("tape"))),
                 row.get("zero"),
                 row.get("setup"),
                 row.get("press"),
@@ -88,8 +110,22 @@ public final class Catalogue {
                 row.get("mode"),
                 row.get("position"),
                 row.get("population"),
+                row.get("sex"),
+                Integer.parseInt(row.get("fromYears")),
+                Integer.parseInt(row.get("toYears")),
+                Norm.Kind.valueOf(constant(row.get("kind"))),
                 Double.parseDouble(row.get("meanDegrees")),
-                Double.parseDouble(row.get("sdDegrees")),
+                number(row.get("sdDegrees")),
+                number(row.get("lowerDegrees")),
+                number(row.get("upperDegrees")),
                 Source.parse(row.get("source")));
+    }
+
+    private static String constant(String word) {
+        return word.toUpperCase(Locale.ROOT).replace('-', '_');
+    }
+
+    private static @Nullable Double number(String cell) {
+        return cell.isEmpty() ? null : Double.valueOf(cell);
     }
 }

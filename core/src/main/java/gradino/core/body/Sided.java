@@ -15,6 +15,9 @@ public record Sided<T>(T left, T right) {
     }
 
     public T on(Side side) {
+        if (!side.isPaired()) {
+            throw new IllegalArgumentException("the midline has no left and right");
+        }
         return side == Side.LEFT ? left : right;
     }
 

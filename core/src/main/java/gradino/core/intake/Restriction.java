@@ -1,25 +1,51 @@
 package gradino.core.intake;
 
-import gradino.core.quantity.EffortPercent;
+import gradino.core.because.Source;
+import gradino.core.quantity.OutOfBoundsException;
+import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What must not be done with a client, whoever asks. The strictest of each part holds.
+ * One thing that must not be done with a client, whoever asks.
  *
- * @param effortCap highest effort allowed; null for none
- * @param noDeepening the working angle must not rise
- * @param stopped nothing is trained until cleared in writing
- * @param reason why, in the coach's words; shown wherever the restriction bites
+ * @param id stable for one finding of one client, so that a clearance can name it
+ * @param limit in the kind's unit; null for kinds without one
+ * @param reason why; shown wherever it bites
+ * @param since when the finding was made, or the thing happened
+ * @param until when it ends by itself; null when only a clearance or a new screening ends it
  */
-public record Restriction(@Nullable EffortPercent effortCap, boolean noDeepening, boolean stopped, String reason) {
-    public static final Restriction NONE = new Restriction(null, false, false, "");
+public record Restriction(
+        String id,
+        RestrictionKind kind,
+        Scope scope,
+        @Nullable Double limit,
+        String reason,
+        Source source,
+        Instant since,
+        @Nullable Instant until) {
 
-    public boolean isNone() {
-        return effortCap == null && !noDeepening && !stopped;
+    public Restriction {
+        if (kind.hasLimit() != (limit != null)) {
+            throw new IllegalArgumentException(kind + " with limit " + limit);
+        }
+        if (limit != null) {
+            OutOfBoundsException.require("limit", limit, kind.lowestLimit(), kind.highestLimit(), kind.unitText());
+        }
     }
 
-    /** Highest effort allowed, 100 % when there is no cap. */
-    public EffortPercent highestEffort() {
-        return effortCap == null ? EffortPercent.of(100) : effortCap;
+    public boolean stands(Instant now) {
+        return until == null || now.isBefore(until);
+    }
+
+    public Restriction withLimit(double to, String because) {
+        return new Restriction(id, kind, scope, to, because, source, since, until);
+    }
+
+    /** Its limit where the kind has one. */
+    public double bound() {
+        if (limit == null) {
+            throw new IllegalStateException(kind + " has no limit");
+        }
+        return limit;
     }
 }

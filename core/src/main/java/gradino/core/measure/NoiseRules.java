@@ -1,5 +1,7 @@
 package gradino.core.measure;
 
+import gradino.core.quantity.OutOfBoundsException;
+
 /**
  * How noisy a day's reading is taken to be, and how fast a body drifts.
  *
@@ -11,6 +13,16 @@ package gradino.core.measure;
 public record NoiseRules(double semCoachDegrees, double semSelfDegrees, double driftPerDay, double firstVariance) {
     /** House values (house rule, shown and editable later). */
     public static final NoiseRules HOUSE = new NoiseRules(3, 4, 0.3, 225);
+
+    public NoiseRules {
+        OutOfBoundsException.require("semCoachDegrees", semCoachDegrees, 0.5, 15, "°");
+        OutOfBoundsException.require("semSelfDegrees", semSelfDegrees, 0.5, 15, "°");
+    }
+
+    /** The same with a studio's own standard errors of measurement, each 0.5 to 15°. */
+    public NoiseRules withSem(double coach, double self) {
+        return new NoiseRules(coach, self, driftPerDay, firstVariance);
+    }
 
     /** Variance of one day's reading without a repeatability study: SEM², however many trials. */
     public double readingVariance(Tester tester) {

@@ -1,8 +1,12 @@
 package gradino.core.measure;
 
+import gradino.core.body.Position.TapeFormulaId;
+import gradino.core.body.Segment;
+import gradino.core.measure.Tape.BodyLength;
 import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.OutOfBoundsException;
+import java.util.Map;
 
 /** The angles that a client's props can give. Always rounds down: never past what was allowed. */
 public sealed interface PropGrid {
@@ -34,19 +38,20 @@ public sealed interface PropGrid {
 
         /** Height of the stack above the foot's start for an angle, cm, rounded down to what the blocks give. */
         public Centimetres height(Degrees angle) {
-            double wanted = Math.max(0, Tape.acrossFor(angle, shank));
-            return Centimetres.of(Math.floor(wanted / step.value() + ROUNDING_SLACK) * step.value());
+            return Centimetres.of(solved(angle).readingCm());
         }
 
         @Override
         public Degrees roundDown(Degrees angle) {
-            if (angle.value() <= 0) {
-                return Degrees.of(Math.floor(angle.value()));
-            }
-            var measured = Tape.BodyLength.measured(shank);
-            return Tape.footRise(height(angle), Centimetres.of(0), measured)
-                    .angle()
-                    .value();
+            return angle.value() <= 0
+                    ? Degrees.of(Math.floor(angle.value()))
+                    : solved(angle).reached().value();
+        }
+
+        private Tape.Solved solved(Degrees angle) {
+            var above = Degrees.of(Math.max(0, Math.min(90, angle.value())));
+            return Tape.solve(
+                    TapeFormulaId.FOOT_RISE, above, 0, Map.of(Segment.SHANK, BodyLength.measured(shank)), step.value());
         }
     }
 }

@@ -34,6 +34,7 @@ public record BlockRecord(
         phases = List.copyOf(phases);
         faults = List.copyOf(faults);
         pains = List.copyOf(pains);
+        side.paired();
         OutOfBoundsException.require("cramps", cramps, 0, 50, "");
     }
 

@@ -46,7 +46,7 @@ public final class Compiler {
     public static int secondsOf(Plan plan) {
         var compiler = new Compiler(plan);
         int seconds = plan.setUpSeconds() + plan.sideChangeSeconds();
-        for (var side : Side.values()) {
+        for (var side : Side.PAIR) {
             var dose = plan.dose(side);
             seconds += length(compiler.opening(dose)) + dose.sets() * length(compiler.set(dose));
             seconds += length(closing(dose));

@@ -48,6 +48,7 @@ public record Plan(
         OutOfBoundsException.require("setUpSeconds", setUpSeconds, 0, 600, "s");
         OutOfBoundsException.require("sideChangeSeconds", sideChangeSeconds, 0, 600, "s");
         OutOfBoundsException.require("sessionsPerWeek", sessionsPerWeek, 1, 14, "");
+        firstSide.paired();
     }
 
     /** A newcomer's plan by the house method. */
@@ -81,6 +82,25 @@ public record Plan(
 
     public Plan withSessionsPerWeek(int to) {
         return with(to, doses);
+    }
+
+    public Plan withContractions(RampPattern ramp, int pull) {
+        return new Plan(
+                motion,
+                position,
+                method,
+                rotationsEachWay,
+                secondsPerCircle,
+                ramp,
+                pull,
+                settleSeconds,
+                settleBreathing,
+                setUpSeconds,
+                sideChangeSeconds,
+                sessionsPerWeek,
+                firstSide,
+                unequalReason,
+                doses);
     }
 
     private Plan with(int perWeek, Sided<Dose> to) {

@@ -3,7 +3,6 @@ package gradino.core.prescribe;
 import gradino.core.because.Finding;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
-import gradino.core.intake.Restriction;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -29,7 +28,7 @@ public final class PlanCheck {
         var check = new PlanCheck(plan, context);
         check.place();
         check.shape();
-        for (var side : Side.values()) {
+        for (var side : Side.PAIR) {
             check.side(side);
         }
         check.sides();
@@ -72,6 +71,8 @@ public final class PlanCheck {
         var position = Catalogue.position(plan.position());
         if (position.isEmpty()) {
             block("position", "unknown-position", null, "", "No position called '" + plan.position() + "': pick one.");
+        } else if (!position.get().trains()) {
+            block("position", "measuring-only", null, "", "This position is for measuring only: pick another.");
         } else if (!position.get().allows(plan.motion())) {
             block(
                     "position",
@@ -172,35 +173,8 @@ public final class PlanCheck {
     }
 
     private void restrictions(Side side, Dose dose) {
-        findings.addAll(restricted(context.restriction(), context.held().on(side), dose, "doses." + side.word() + "."));
-    }
-
-    /**
-     * What a client's restriction says of a dose, wherever the dose comes from.
-     *
-     * @param held the dose before the change; empty for a new line
-     * @param at put before each finding's path
-     */
-    public static List<Finding> restricted(Restriction restriction, Optional<Dose> held, Dose dose, String at) {
-        var findings = new ArrayList<Finding>();
-        var why = restriction.reason();
-        if (restriction.stopped()) {
-            findings.add(
-                    Finding.blocking(at + "sets", "stopped", null, "", "Stopped until cleared in writing: " + why));
-        }
-        var cap = restriction.effortCap();
-        if (cap != null && dose.ceiling().compareTo(cap) > 0) {
-            var message = "Effort is capped at " + cap + ": " + why;
-            findings.add(Finding.blocking(at + "ceiling", "effort-cap", (double) cap.value(), "%", message));
-        }
-        if (restriction.noDeepening()
-                && held.isPresent()
-                && dose.angle().compareTo(held.get().angle()) > 0) {
-            double bound = held.get().angle().value();
-            findings.add(
-                    Finding.blocking(at + "angle", "no-deepening", bound, "°", "No deepening for this client: " + why));
-        }
-        return findings;
+        var change = new DoseChange(plan, side, context.held().on(side), dose);
+        findings.addAll(RestrictionCheck.check(context.limits(), change, "doses." + side.word() + "."));
     }
 
     private void sides() {

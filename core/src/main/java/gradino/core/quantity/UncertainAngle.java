@@ -19,6 +19,11 @@ public record UncertainAngle(Degrees value, double standardUncertainty) {
         return new UncertainAngle(Degrees.of(degrees), standardUncertainty);
     }
 
+    /** The same angle with a further, independent uncertainty. */
+    public UncertainAngle with(double furtherUncertainty) {
+        return new UncertainAngle(value, Math.hypot(standardUncertainty, furtherUncertainty));
+    }
+
     /** ± 2u, in degrees. */
     public double expanded() {
         return 2 * standardUncertainty;

@@ -8,7 +8,9 @@ import gradino.core.because.Reason;
 import gradino.core.because.Verdict;
 import gradino.core.because.Wording;
 import gradino.core.body.Side;
-import gradino.core.intake.Restriction;
+import gradino.core.intake.AnyLimits;
+import gradino.core.intake.Limits;
+import gradino.core.intake.RestrictionKind;
 import gradino.core.measure.NoiseRules;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.PainKind;
@@ -151,10 +153,10 @@ public class AdvanceRulesTest {
 
     @Test
     public void anEffortCapIsNeverPassedAndPullsTheCeilingDown() {
-        var cap = new Restriction(EffortPercent.of(40), false, false, "invented reason");
+        var cap = AnyLimits.of(40, false, false);
         var p = Story.of(Story.BASE)
                 .clean(6, 3)
-                .client(new ClientFacts(cap, false, null, 45.0))
+                .client(ClientFacts.PLAIN.withLimits(cap))
                 .left();
         assertThat(p.verdict()).isEqualTo(Verdict.STEP_DOWN);
         assertThat(p.to().ceiling()).isEqualTo(EffortPercent.of(40));
@@ -162,14 +164,76 @@ public class AdvanceRulesTest {
 
     @Test
     public void noDeepeningLeavesTheAngleAlone() {
-        var rule = new Restriction(null, true, false, "invented reason");
+        var rule = AnyLimits.of(null, true, false);
         var p = Story.of(Story.BASE)
                 .clean(6, 3)
                 .passive(40, 1)
-                .client(new ClientFacts(rule, false, null, 45.0))
+                .client(new ClientFacts(rule, false, null, 45.0, null, null))
                 .left();
         assertThat(p.lever()).isEqualTo(LeverId.TOP_HOLD);
         assertThat(p.alternatives().get(0).why().reason()).isEqualTo(Reason.NO_DEEPENING);
+    }
+
+    @Test
+    public void anAngleAboveAWrittenLimitComesDownToItAndIsNeverPassed() {
+        var limit = AnyLimits.of(RestrictionKind.ANGLE_CAP, Story.BASE.angle().value() - 3);
+        var p = Story.of(Story.BASE)
+                .clean(6, 3)
+                .passive(40, 1)
+                .client(new ClientFacts(limit, false, null, 45.0, null, null))
+                .left();
+        assertThat(p.verdict()).isEqualTo(Verdict.STEP_DOWN);
+        assertThat(p.to().angle().value()).isEqualTo(Story.BASE.angle().value() - 3);
+        var near = AnyLimits.of(RestrictionKind.ANGLE_CAP, Story.BASE.angle().value() + 1);
+        var held = Story.of(Story.BASE)
+                .clean(6, 3)
+                .passive(40, 1)
+                .client(new ClientFacts(near, false, null, 45.0, null, null))
+                .left();
+        assertThat(held.to().angle()).isEqualTo(Story.BASE.angle());
+        assertThat(held.alternatives().get(0).why().reason()).isEqualTo(Reason.AT_ANGLE_CAP);
+    }
+
+    @Test
+    public void aContractionOverTheLimitIsShortened() {
+        // 20·40·50 at 5 s a tread and the top hold on top of them.
+        var limit = AnyLimits.of(RestrictionKind.CONTRACTION_CAP, 20.0);
+        var p = Story.of(Story.BASE)
+                .clean(6, 3)
+                .client(ClientFacts.PLAIN.withLimits(limit))
+                .left();
+        assertThat(p.verdict()).isEqualTo(Verdict.STEP_DOWN);
+        assertThat(p.to().topHoldSeconds()).isEqualTo(5);
+    }
+
+    @Test
+    public void aVeryMobileMotionGoesDeeperOnlyWithControlAndAGoalThatNeedsIt() {
+        Double flag = 38.0;
+        var without = new ClientFacts(Limits.NONE, false, null, 45.0, null, flag);
+        var p = Story.of(Story.BASE)
+                .clean(6, 3)
+                .passive(40, 1)
+                .active(39, 1)
+                .client(without)
+                .left();
+        assertThat(p.alternatives().get(0).why().reason()).isEqualTo(Reason.BEYOND_USUAL);
+        var needed = new ClientFacts(Limits.NONE, false, null, 45.0, 45.0, flag);
+        assertThat(Story.of(Story.BASE)
+                        .clean(6, 3)
+                        .passive(40, 1)
+                        .active(39, 1)
+                        .client(needed)
+                        .left()
+                        .lever())
+                .isEqualTo(LeverId.ANGLE);
+        assertThat(Story.of(Story.BASE)
+                        .clean(6, 3)
+                        .passive(40, 1)
+                        .active(33, 1)
+                        .client(needed)
+                        .left()
+                        .lever())
+                .isNotEqualTo(LeverId.ANGLE);
     }
 
     @Test
@@ -177,7 +241,7 @@ public class AdvanceRulesTest {
         var p = Story.of(Story.BASE)
                 .clean(6, 3)
                 .passive(32.5, 1.5)
-                .client(new ClientFacts(Restriction.NONE, false, 9, 45.0))
+                .client(new ClientFacts(Limits.NONE, false, 9, 45.0, null, null))
                 .left();
         // 9 min hold neither 5 s more a set nor a third set; the plan itself already takes 9.0 min.
         assertThat(p.lever()).isNotEqualTo(LeverId.SETS);
@@ -255,7 +319,12 @@ public class AdvanceRulesTest {
         var random = new Random(seed);
         var cap = EffortPercent.of(40 + random.nextInt(7) * 10);
         var client = new ClientFacts(
-                new Restriction(cap, random.nextInt(5) == 0, false, "invented"), random.nextInt(6) == 0, null, 45.0);
+                AnyLimits.of(cap.value(), random.nextInt(5) == 0, false),
+                random.nextInt(6) == 0,
+                null,
+                45.0,
+                null,
+                null);
         var dose = Story.BASE.withCeiling(cap.atMost(EffortPercent.of(50)));
         double range = 30 + random.nextInt(15);
         for (int round = 0; round < 6; round++) {
@@ -273,9 +342,9 @@ public class AdvanceRulesTest {
     private static void keepsPromises(Proposal p, Dose dose, ClientFacts client, double range) {
         var to = p.to();
         boolean deeper = to.angle().compareTo(dose.angle()) > 0;
-        assertThat(to.ceiling()).isLessThanOrEqualTo(client.restriction().highestEffort());
+        assertThat(to.ceiling()).isLessThanOrEqualTo(client.limits().highestEffort());
         if (deeper) {
-            assertThat(client.hypermobile() || client.restriction().noDeepening())
+            assertThat(client.hypermobile() || client.limits().noDeepening().isPresent())
                     .isFalse();
             assertThat(to.angle().value()).isLessThan(range);
             assertThat(to.angle().minus(dose.angle())).isLessThanOrEqualTo(5);

@@ -7,7 +7,9 @@ import gradino.core.because.Reason;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
-import gradino.core.intake.Restriction;
+import gradino.core.intake.AnyLimits;
+import gradino.core.intake.Limits;
+import gradino.core.intake.RestrictionKind;
 import gradino.core.measure.EndFeel;
 import gradino.core.measure.NoiseRules;
 import gradino.core.measure.PropGrid;
@@ -119,7 +121,7 @@ public class LadderTest {
         var p = Story.of(tops)
                 .clean(12, 9, 6, 3)
                 .passive(31, 1)
-                .client(new ClientFacts(Restriction.NONE, false, 11, 45.0))
+                .client(new ClientFacts(Limits.NONE, false, 11, 45.0, null, null))
                 .left();
         // Two sets take 9.9 min, a third would make 13.0 of 11; a higher ceiling adds two steps of 5 s a set.
         assertThat(p.alternatives())
@@ -250,7 +252,7 @@ public class LadderTest {
                 "prone-knee-bent",
                 passive,
                 new PropGrid.AngleStep(0.5),
-                new Restriction(EffortPercent.of(40), false, false, "invented"),
+                AnyLimits.of(40, false, false),
                 Policy.house());
         assertThat(plan.firstSide()).isEqualTo(Side.RIGHT);
         // 36.5 − 1.645·1.5 = 34.03; 30 − 2 = 28, since 1.645·0.5 is less.
@@ -258,6 +260,24 @@ public class LadderTest {
         assertThat(plan.dose(Side.RIGHT).angle()).isEqualTo(Degrees.of(28));
         assertThat(plan.dose(Side.LEFT).ceiling()).isEqualTo(EffortPercent.of(40));
         assertThat(plan.dose(Side.LEFT).supportedHoldSeconds()).isEqualTo(60);
+    }
+
+    @Test
+    public void aFirstPlanKeepsACapOnContractionsAndOnTheAngle() {
+        for (var limit : java.util.List.of(
+                AnyLimits.of(RestrictionKind.CONTRACTION_CAP, 10.0), AnyLimits.of(RestrictionKind.ANGLE_CAP, 20.0))) {
+            var plan = Start.firstPlan(
+                    "hip-internal-rotation",
+                    "prone-knee-bent",
+                    Sided.both(UncertainAngle.of(36.5, 1.5)),
+                    new PropGrid.AngleStep(0.5),
+                    limit,
+                    Policy.house());
+            var context = new gradino.core.prescribe.PlanContext(
+                    limit, true, null, Sided.both(java.util.Optional.empty()), Sided.both(java.util.Optional.empty()));
+            assertThat(gradino.core.prescribe.PlanCheck.check(plan, context))
+                    .noneMatch(gradino.core.because.Finding::blocks);
+        }
     }
 
     @Test

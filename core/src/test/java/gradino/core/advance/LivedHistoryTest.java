@@ -6,7 +6,7 @@ import gradino.core.because.Finding;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
-import gradino.core.intake.Restriction;
+import gradino.core.intake.AnyLimits;
 import gradino.core.measure.EndFeel;
 import gradino.core.measure.Mode;
 import gradino.core.measure.NoiseRules;
@@ -67,14 +67,18 @@ public class LivedHistoryTest {
             random = new Random(seed);
             range = 30 + random.nextInt(16);
             var cap = random.nextInt(3) == 0 ? EffortPercent.of(40 + 10 * random.nextInt(5)) : null;
-            var restriction =
-                    new Restriction(cap, random.nextInt(6) == 0, false, cap == null ? "invented" : "cap, invented");
+            var limits = AnyLimits.of(cap == null ? null : cap.value(), random.nextInt(6) == 0, false);
             var client = new ClientFacts(
-                    restriction, random.nextInt(6) == 0, random.nextBoolean() ? 14 + random.nextInt(14) : null, 50.0);
+                    limits,
+                    random.nextInt(6) == 0,
+                    random.nextBoolean() ? 14 + random.nextInt(14) : null,
+                    50.0,
+                    null,
+                    null);
             var plan = Plan.first(
                     "hip-internal-rotation", "prone-knee-bent", Sided.both(Degrees.of(range - 6)), Side.LEFT);
             var dose = plan.dose(Side.LEFT);
-            var first = dose.withCeiling(dose.ceiling().atMost(restriction.highestEffort()));
+            var first = dose.withCeiling(dose.ceiling().atMost(limits.highestEffort()));
             start = LineState.open(plan.withDoses(Sided.both(first)), new PropGrid.AngleStep(0.5), client);
         }
 
@@ -83,7 +87,7 @@ public class LivedHistoryTest {
         }
 
         void measure() {
-            for (var side : Side.values()) {
+            for (var side : Side.PAIR) {
                 for (var mode : List.of(Mode.PASSIVE, Mode.ACTIVE)) {
                     double gap = mode == Mode.ACTIVE ? 4 : 0;
                     double seen = range - gap + 0.2 * sessions + random.nextGaussian();
@@ -97,7 +101,7 @@ public class LivedHistoryTest {
             var state = state();
             var doses = Sided.of(side -> state.side(side).dose());
             var blocks = new ArrayList<BlockRecord>();
-            for (var side : Side.values()) {
+            for (var side : Side.PAIR) {
                 for (int set = 1; set <= doses.on(side).sets(); set++) {
                     blocks.add(press(side, set, doses.on(side)));
                 }
@@ -177,7 +181,7 @@ public class LivedHistoryTest {
             if (life.sessions % 3 == 0) {
                 life.measure();
             }
-            for (var side : Side.values()) {
+            for (var side : Side.PAIR) {
                 var proposal = life.propose(side);
                 look.at(life, proposal);
                 if (proposal.verdict() != Verdict.STAY) {
@@ -243,7 +247,7 @@ public class LivedHistoryTest {
     @Test(dataProvider = "seeds")
     public void neverMoreThanFiveDegreesInSevenDays(int seed) {
         var life = live(seed, (l, p) -> {});
-        for (var side : Side.values()) {
+        for (var side : Side.PAIR) {
             var steps = life.state().side(side).decisions();
             for (var last : steps) {
                 double gained = steps.stream()
@@ -263,7 +267,7 @@ public class LivedHistoryTest {
         var shuffled = new ArrayList<>(life.events);
         Collections.shuffle(shuffled, new Random(seed + 1));
         var again = LineState.fold(life.start, shuffled, NoiseRules.HOUSE);
-        for (var side : Side.values()) {
+        for (var side : Side.PAIR) {
             assertThat(Advance.propose(again, side, POLICY, life.moment())).isEqualTo(life.propose(side));
         }
     }

@@ -3,7 +3,7 @@ package gradino.core.advance;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
-import gradino.core.intake.Restriction;
+import gradino.core.intake.Limits;
 import gradino.core.measure.NoiseRules;
 import gradino.core.measure.PropGrid;
 import gradino.core.measure.RangeState;
@@ -37,7 +37,7 @@ final class Story {
     private final List<Event> events = new ArrayList<>();
     private Sided<Dose> doses = Sided.both(BASE);
     private Sided<Dose> bases = Sided.both(BASE);
-    private ClientFacts client = new ClientFacts(Restriction.NONE, false, null, 45.0);
+    private ClientFacts client = new ClientFacts(Limits.NONE, false, null, 45.0, null, null);
     private UnaryOperator<SideState> ranges = s -> s;
     private Observer observer = Observer.COACH;
     private int sessions;
@@ -141,7 +141,7 @@ final class Story {
 
     /** A step that the coach accepted on both sides. */
     Story stepped(double daysAgo, Dose to, LeverId lever) {
-        for (var side : Side.values()) {
+        for (var side : Side.PAIR) {
             events.add(new Event.DoseDecided(
                     "d" + side.word() + daysAgo,
                     side,
@@ -165,7 +165,7 @@ final class Story {
 
     LineState state() {
         var start = LineState.open(plan().withDoses(bases), new PropGrid.AngleStep(0.5), client);
-        for (var side : Side.values()) {
+        for (var side : Side.PAIR) {
             boolean stepped = events.stream().anyMatch(e -> e instanceof Event.DoseDecided);
             var first = start.side(side);
             var dose = stepped ? first.dose() : doses.on(side);

@@ -8,7 +8,7 @@ import gradino.core.because.Reason;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.intake.Beighton;
-import gradino.core.intake.Restriction;
+import gradino.core.intake.Limits;
 import gradino.core.perform.Observer;
 import gradino.core.perform.PainKind;
 import gradino.core.perform.StopSign;
@@ -83,7 +83,7 @@ public class WorkedCasesTest {
     public void case6NeverDeepensAHypermobileClient() {
         // Malfait et al. 2017 cut-off to 50 years is 5 (value from memory).
         var hypermobile = new Beighton(6).isHypermobileAt(30);
-        var p = case3().client(new ClientFacts(Restriction.NONE, hypermobile, null, 45.0))
+        var p = case3().client(new ClientFacts(Limits.NONE, hypermobile, null, 45.0, null, null))
                 .left();
         assertThat(p.lever()).isEqualTo(LeverId.HANDS_OFF_HOLD);
         assertThat(p.to().angle()).isEqualTo(CASE_3.angle());
@@ -152,7 +152,7 @@ public class WorkedCasesTest {
     @Test
     public void case12StopsTheWholeClientAndProposesNothingElse() {
         var story = noRoom().clean(6).stopped(3, StopSign.NUMBNESS_TINGLING_WEAKNESS, Side.LEFT);
-        for (var side : Side.values()) {
+        for (var side : Side.PAIR) {
             var p = story.propose(side);
             assertThat(p.verdict()).isEqualTo(Verdict.STOP_AND_REFER);
             assertThat(p.changesDose()).isFalse();

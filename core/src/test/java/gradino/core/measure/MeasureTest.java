@@ -1,5 +1,18 @@
 package gradino.core.measure;
 
+import static gradino.core.body.Position.TapeFormulaId.FOOT_RISE;
+import static gradino.core.body.Position.TapeFormulaId.FOOT_SIDEWAYS;
+import static gradino.core.body.Position.TapeFormulaId.HEEL_RISE;
+import static gradino.core.body.Position.TapeFormulaId.KNEE_FOLD;
+import static gradino.core.body.Position.TapeFormulaId.LEG_OUT;
+import static gradino.core.body.Position.TapeFormulaId.STRADDLE_EACH;
+import static gradino.core.body.Position.TapeFormulaId.STRADDLE_TOTAL;
+import static gradino.core.body.Position.TapeFormulaId.TOE_WALL;
+import static gradino.core.body.Segment.HIP_CENTRES;
+import static gradino.core.body.Segment.LEG;
+import static gradino.core.body.Segment.SHANK;
+import static gradino.core.body.Segment.THIGH;
+import static gradino.core.body.Segment.TOE_TO_ANKLE;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -12,15 +25,12 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 public class MeasureTest {
     private static final Instant DAY_0 = Instant.parse("2026-01-01T08:00:00Z");
-
-    private static BodyLength shank(double length, double u) {
-        return new BodyLength(Centimetres.of(length), u);
-    }
 
     private static Instant day(double days) {
         return DAY_0.plusSeconds(Math.round(days * 86_400));
@@ -30,9 +40,16 @@ public class MeasureTest {
     public Object[][] tapeRows() {
         // Trigonometry and JCGM 100:2008 propagation, computed rows (no publication).
         return new Object[][] {
-            {Tape.footSideways(Centimetres.of(21), shank(42, 0.5)), 0.5, 30.0000, 0.8806},
-            {Tape.footSideways(Centimetres.of(10), shank(40, 0.5)), 0.5, 14.4775, 0.7625},
-            {Tape.footRise(Centimetres.of(12), Centimetres.of(4), shank(40, 0.5)), 0.3, 11.5370, 0.6372},
+            {AnyTape.of(FOOT_SIDEWAYS, 21, 0, SHANK, 42, 0.5), 0.5, 30.0000, 0.8806},
+            {AnyTape.of(FOOT_SIDEWAYS, 10, 0, SHANK, 40, 0.5), 0.5, 14.4775, 0.7625},
+            {AnyTape.of(FOOT_RISE, 12, 4, SHANK, 40, 0.5), 0.3, 11.5370, 0.6372},
+            {AnyTape.of(STRADDLE_TOTAL, 120, 0, LEG, 85, 1), 1.0, 89.8017, 1.6464},
+            {AnyTape.of(STRADDLE_EACH, 120, 0, LEG, 85, 1, HIP_CENTRES, 18, 1), 1.0, 36.8699, 0.7814},
+            {AnyTape.of(KNEE_FOLD, 25, 0, THIGH, 42, 0.5, SHANK, 40, 0.5), 0.5, 144.6050, 0.8043},
+            {AnyTape.of(KNEE_FOLD, 40, 0, THIGH, 40, 0.5, SHANK, 40, 0.5), 0.5, 120.0000, 1.0129},
+            {AnyTape.of(KNEE_FOLD, 5, 0, THIGH, 3, 0.05, SHANK, 4, 0.05), 0.05, 90.0000, 1.6881},
+            {AnyTape.of(TOE_WALL, 10, 0, SHANK, 40, 0.5, TOE_TO_ANKLE, 15, 0.5), 0.2, 38.6822, 1.1425},
+            {AnyTape.of(HEEL_RISE, 70, 0, LEG, 85, 1), 1.0, 55.4397, 1.5393},
         };
     }
 
@@ -44,40 +61,51 @@ public class MeasureTest {
         assertThat(angle.expanded()).isCloseTo(2 * u, within(1e-4));
     }
 
+    /** Slope of the lunge, computed: 1.545 °/cm at 0, 1.835 at 10 cm with L 40 and f 15; no constant factor exists. */
     @Test
-    public void findsTheLengthBackFromTheAngle() {
-        for (double degrees = 0; degrees <= 80; degrees += 2.5) {
-            double across = Tape.acrossFor(Degrees.of(degrees), Centimetres.of(41));
-            var back = Tape.footSideways(Centimetres.of(across), shank(41, 0.5)).angle();
-            assertThat(back.value().value()).isCloseTo(degrees, within(1e-9));
-        }
+    public void degreesACentimetreOfALungeGrowWithTheDistance() {
+        assertThat(lungeSlope(0)).isCloseTo(1.545, within(5e-4));
+        assertThat(lungeSlope(5)).isCloseTo(1.654, within(5e-4));
+        assertThat(lungeSlope(10)).isCloseTo(1.835, within(5e-4));
+    }
+
+    private static double lungeSlope(double cm) {
+        return AnyTape.of(TOE_WALL, cm, 0, SHANK, 40, 0.5, TOE_TO_ANKLE, 15, 0.5)
+                .readingUncertainty(1);
     }
 
     @Test
     public void refusesAFootThatIsHigherThanTheShankIsLong() {
-        assertThatThrownBy(() -> Tape.footRise(Centimetres.of(46), Centimetres.of(3), shank(42, 0.5)))
+        assertThatThrownBy(() -> AnyTape.of(FOOT_RISE, 46, 3, SHANK, 42, 0.5))
                 .isInstanceOf(Tape.DoesNotFitException.class)
                 .hasMessageContaining("43.0 cm")
                 .hasMessageContaining("42.0 cm");
+        assertThatThrownBy(() -> AnyTape.of(KNEE_FOLD, 90, 0, THIGH, 42, 0.5, SHANK, 40, 0.5))
+                .isInstanceOf(Tape.DoesNotFitException.class)
+                .hasMessageContaining("90.0 cm")
+                .hasMessageContaining("42.0 cm");
         assertThatThrownBy(() -> Centimetres.of(-1)).hasMessageContaining("was -1");
-        assertThatThrownBy(() -> Centimetres.of(Double.NaN)).hasMessageContaining("NaN");
+        assertThatThrownBy(() -> AnyTape.of(FOOT_SIDEWAYS, Double.NaN, 0, SHANK, 42, 0.5))
+                .hasMessageContaining("NaN");
+        assertThatThrownBy(() -> new Tape(LEG_OUT, 20, 0, Map.of())).hasMessageContaining("LEG");
     }
 
     @Test
     public void staysFiniteAndSaysSoAtTheLimit() {
-        var tape = Tape.footSideways(Centimetres.of(42), shank(42, 0.5));
+        var tape = AnyTape.of(FOOT_SIDEWAYS, 42, 0, SHANK, 42, 0.5);
         assertThat(tape.angle().value().value()).isCloseTo(90, within(1e-9));
         assertThat(tape.angle().standardUncertainty()).isFinite().isGreaterThan(20);
         assertThat(tape.nearLimit()).isTrue();
-        assertThat(Tape.footSideways(Centimetres.of(21), shank(42, 0.5)).nearLimit())
-                .isFalse();
+        assertThat(AnyTape.of(FOOT_SIDEWAYS, 21, 0, SHANK, 42, 0.5).nearLimit()).isFalse();
     }
 
     @Test
     public void aLengthFromStatureIsFivePercentUnsure() {
-        // Drillis & Contini 1966 (value from memory): shank 0.246 H.
-        var length = gradino.core.body.Anthropometry.shankFromStature(Centimetres.of(175));
+        // Drillis & Contini 1966 (value from memory): shank 0.246 H, trochanter 0.530 H, ankle 0.039 H.
+        var length = SHANK.fromStature(Centimetres.of(175)).orElseThrow();
         assertThat(length.value()).isCloseTo(43.05, within(1e-9));
+        assertThat(LEG.fromStature(Centimetres.of(175)).orElseThrow().value()).isCloseTo(85.925, within(1e-9));
+        assertThat(HIP_CENTRES.fromStature(Centimetres.of(175))).isEmpty();
         assertThat(BodyLength.fromStature(length).standardUncertainty()).isCloseTo(2.1525, within(1e-9));
     }
 

@@ -4,10 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import gradino.core.body.Position.TapeFormulaId;
+import gradino.core.body.Segment;
 import gradino.core.measure.Tape.BodyLength;
 import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
 import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.Map;
 import java.util.Random;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -15,84 +19,106 @@ import org.testng.annotations.Test;
 /** The tape's geometry over the whole of what a coach may type, against sampling and against its own inverse. */
 public class TapeEverywhereTest {
 
+    private static final Map<Segment, BodyLength> BODY = Map.of(
+            Segment.SHANK, measured(41),
+            Segment.THIGH, measured(43),
+            Segment.LEG, measured(86),
+            Segment.HIP_CENTRES, measured(18),
+            Segment.TOE_TO_ANKLE, measured(15));
+
+    private static BodyLength measured(double cm) {
+        return BodyLength.measured(Centimetres.of(cm));
+    }
+
+    /** Every formula at angles that a coach meets, where its sine is not yet flat. */
     @DataProvider
-    public Object[][] lengths() {
+    public Object[][] everywhere() {
         var rows = new ArrayList<Object[]>();
-        for (double shank : new double[] {30, 38, 42, 50}) {
-            for (double share : new double[] {0.05, 0.2, 0.4, 0.6, 0.8}) {
-                rows.add(new Object[] {shank, shank * share});
+        for (var formula : TapeFormulaId.values()) {
+            double[] angles = switch (formula) {
+                case KNEE_FOLD -> new double[] {60, 90, 120, 140};
+                case STRADDLE_TOTAL -> new double[] {20, 60, 90, 120};
+                case TOE_WALL -> new double[] {23, 30, 40, 50};
+                default -> new double[] {5, 15, 35, 55};
+            };
+            for (double angle : angles) {
+                rows.add(new Object[] {formula, angle});
             }
         }
         return rows.toArray(Object[][]::new);
     }
 
-    private static BodyLength measured(double shank) {
-        return BodyLength.measured(Centimetres.of(shank));
+    private static double start(TapeFormulaId formula) {
+        return Tape.hasStart(formula) ? 4 : 0;
     }
 
-    @Test(dataProvider = "lengths")
-    public void theInverseGivesTheLengthBack(double shank, double across) {
-        var angle = Tape.footSideways(Centimetres.of(across), measured(shank)).angle();
-        assertThat(Tape.acrossFor(angle.value(), Centimetres.of(shank))).isCloseTo(across, within(1e-9));
+    private static Tape at(TapeFormulaId formula, double degrees) {
+        double reading = Tape.readingFor(formula, Degrees.of(degrees), start(formula), BODY);
+        return new Tape(formula, reading, start(formula), BODY);
     }
 
-    /** GUM propagation is first order: a sampled spread agrees within a few per cent where the sine is not yet flat. */
-    @Test(dataProvider = "lengths")
-    public void theUncertaintyIsTheSpreadOfSampledReadings(double shank, double across) {
+    @Test(dataProvider = "everywhere")
+    public void theInverseGivesTheAngleBack(TapeFormulaId formula, double degrees) {
+        assertThat(at(formula, degrees).angle().value().value()).isCloseTo(degrees, within(1e-9));
+    }
+
+    /** GUM propagation is first order: a sampled spread of all inputs agrees within a few per cent. */
+    @Test(dataProvider = "everywhere")
+    public void theUncertaintyIsTheSpreadOfSampledReadings(TapeFormulaId formula, double degrees) {
+        var tape = at(formula, degrees);
         var random = new Random(7);
-        int samples = 20_000;
+        int samples = 10_000;
         double sum = 0;
         double squares = 0;
         for (int n = 0; n < samples; n++) {
-            double x = across + 0.5 * random.nextGaussian();
-            double length = shank + 0.5 * random.nextGaussian();
-            double angle = Math.toDegrees(Math.asin(Math.min(1, x / length)));
+            var body = new EnumMap<Segment, BodyLength>(Segment.class);
+            BODY.forEach((s, l) -> body.put(s, measured(l.length().value() + 0.5 * random.nextGaussian())));
+            double start = Math.max(0, tape.startCm() + (tape.startCm() > 0 ? 0.5 * random.nextGaussian() : 0));
+            double reading = Math.max(0, tape.reading() + 0.5 * random.nextGaussian());
+            double angle =
+                    new Tape(formula, reading, start, body).angle().value().value();
             sum += angle;
             squares += angle * angle;
         }
         double sampled = Math.sqrt(squares / samples - (sum / samples) * (sum / samples));
-        double propagated = Tape.footSideways(Centimetres.of(across), measured(shank))
-                .angle()
-                .standardUncertainty();
-        assertThat(propagated).isCloseTo(sampled, within(0.04 * sampled));
+        assertThat(tape.angle().standardUncertainty()).isCloseTo(sampled, within(0.05 * sampled));
     }
 
-    @Test(dataProvider = "lengths")
-    public void aRiseIsTheDifferenceOfItsTwoHeightsAndLessSureThanOneReading(double shank, double across) {
-        var rise = Tape.footRise(Centimetres.of(across + 6), Centimetres.of(6), measured(shank));
-        var sideways = Tape.footSideways(Centimetres.of(across), measured(shank));
-        assertThat(rise.angle().value().value())
-                .isCloseTo(sideways.angle().value().value(), within(1e-9));
-        assertThat(rise.angle().standardUncertainty())
-                .isGreaterThan(sideways.angle().standardUncertainty());
+    /** A body length's error is common to all readings with it: it is in the value, not in a change. */
+    @Test(dataProvider = "everywhere")
+    public void aChangeKnowsOnlyTheTapesShareOfTheUncertainty(TapeFormulaId formula, double degrees) {
+        var tape = at(formula, degrees);
+        double change = tape.readingUncertainty(Tape.READING_U_CM);
+        assertThat(Math.hypot(change, tape.bodyUncertainty()))
+                .isCloseTo(tape.angle().standardUncertainty(), within(1e-12));
+        assertThat(change).isLessThan(tape.angle().standardUncertainty());
     }
 
-    @Test(dataProvider = "lengths")
-    public void aLengthTakenFromStatureIsLessSureThanAMeasuredOne(double shank, double across) {
-        var guessed = BodyLength.fromStature(Centimetres.of(shank));
-        assertThat(Tape.footSideways(Centimetres.of(across), guessed).angle().standardUncertainty())
-                .isGreaterThan(Tape.footSideways(Centimetres.of(across), measured(shank))
-                        .angle()
-                        .standardUncertainty());
+    /** Props are rounded so that the wanted angle is never passed, whichever way the formula runs. */
+    @Test(dataProvider = "everywhere")
+    public void propsNeverPassTheWantedAngle(TapeFormulaId formula, double degrees) {
+        for (double step : new double[] {0.5, 1, 2.5}) {
+            var solved = Tape.solve(formula, Degrees.of(degrees), start(formula), BODY, step);
+            double reached = solved.reached().value().value();
+            assertThat(reached).isLessThanOrEqualTo(degrees + 1e-6);
+            assertThat(solved.readingCm() / step).isCloseTo(Math.rint(solved.readingCm() / step), within(1e-9));
+        }
     }
 
-    @Test(dataProvider = "lengths")
-    public void furtherAcrossIsMoreDegreesAndNearTheLimitIsSaid(double shank, double across) {
-        var here = Tape.footSideways(Centimetres.of(across), measured(shank));
-        var further = Tape.footSideways(Centimetres.of(across + 1), measured(shank));
-        assertThat(further.angle().value()).isGreaterThan(here.angle().value());
-        assertThat(Tape.footSideways(Centimetres.of(shank * 0.95), measured(shank))
-                        .nearLimit())
-                .isTrue();
-        assertThat(here.nearLimit()).isFalse();
+    @Test(dataProvider = "everywhere")
+    public void theAngleRunsOneWayWithTheReading(TapeFormulaId formula, double degrees) {
+        var here = at(formula, degrees);
+        var further = new Tape(formula, here.reading() + 0.5, here.startCm(), BODY);
+        boolean grows = further.angle().value().compareTo(here.angle().value()) > 0;
+        assertThat(grows).isEqualTo(formula != TapeFormulaId.KNEE_FOLD);
     }
 
-    @Test(dataProvider = "lengths")
-    public void aFootFurtherThanTheShankIsLongNamesBothNumbers(double shank, double across) {
-        assertThatThrownBy(() -> Tape.footSideways(Centimetres.of(shank + across), measured(shank)))
+    @Test
+    public void anAngleThatNoTapeCanShowIsRefusedWithItsBound() {
+        assertThatThrownBy(() -> Tape.readingFor(TapeFormulaId.HEEL_RISE, Degrees.of(120), 0, BODY))
                 .isInstanceOf(Tape.DoesNotFitException.class)
-                .hasMessageContaining("%.1f cm across".formatted(shank + across))
-                .hasMessageContaining("shank of %.1f cm".formatted(shank));
+                .hasMessageContaining("120.0°")
+                .hasMessageContaining("90°");
     }
 
     @DataProvider

@@ -7,7 +7,9 @@ import static org.assertj.core.api.Assertions.within;
 import gradino.core.because.Finding;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
-import gradino.core.intake.Restriction;
+import gradino.core.intake.AnyLimits;
+import gradino.core.intake.Limits;
+import gradino.core.intake.RestrictionKind;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
 import gradino.core.quantity.UncertainAngle;
@@ -140,9 +142,9 @@ public class PrescribeTest {
         return PlanCheck.check(plan, context);
     }
 
-    private static PlanContext context(Restriction restriction, boolean newcomer, Integer minutes) {
+    private static PlanContext context(Limits limits, boolean newcomer, Integer minutes) {
         return new PlanContext(
-                restriction,
+                limits,
                 newcomer,
                 minutes,
                 Sided.both(Optional.of(PLAN.dose(Side.LEFT))),
@@ -151,13 +153,13 @@ public class PrescribeTest {
 
     @Test
     public void theFirstDoseHasNoFinding() {
-        assertThat(check(PLAN, context(Restriction.NONE, true, 20))).isEmpty();
+        assertThat(check(PLAN, context(Limits.NONE, true, 20))).isEmpty();
     }
 
     @Test
     public void findsWhatIsUnsafeOrSenseless() {
         var dose = PLAN.dose(Side.LEFT);
-        var open = context(Restriction.NONE, false, null);
+        var open = context(Limits.NONE, false, null);
         assertThat(check(both(dose.withSets(0)), open))
                 .extracting(Finding::code)
                 .contains("no-sets");
@@ -205,7 +207,7 @@ public class PrescribeTest {
     @Test
     public void newcomersStayUnderSixtySecondsAndFiftyPercent() {
         var dose = PLAN.dose(Side.LEFT);
-        var newcomer = context(Restriction.NONE, true, null);
+        var newcomer = context(Limits.NONE, true, null);
         assertThat(check(both(dose.withCeiling(EffortPercent.of(60))), newcomer))
                 .extracting(Finding::code)
                 .contains("newcomer-ceiling");
@@ -216,7 +218,7 @@ public class PrescribeTest {
 
     @Test
     public void restrictionsBlockWhoeverAsks() {
-        var capped = new Restriction(EffortPercent.of(40), true, false, "invented");
+        var capped = AnyLimits.of(40, true, false);
         assertThat(check(PLAN, context(capped, false, null)))
                 .extracting(Finding::code, Finding::blocks)
                 .containsOnly(org.assertj.core.groups.Tuple.tuple("effort-cap", true));
@@ -224,15 +226,24 @@ public class PrescribeTest {
         assertThat(check(deeper, context(capped, false, null)))
                 .extracting(Finding::code)
                 .containsOnly("no-deepening");
-        var stopped = new Restriction(null, false, true, "invented");
-        assertThat(check(PLAN, context(stopped, false, null)))
+        for (var kind : RestrictionKind.values()) {
+            if (kind.forbids()) {
+                assertThat(check(PLAN, context(AnyLimits.of(kind, null), false, null)))
+                        .extracting(Finding::code)
+                        .containsOnly("stopped");
+            }
+        }
+        assertThat(check(PLAN, context(AnyLimits.of(RestrictionKind.CONTRACTION_CAP, 10.0), false, null)))
                 .extracting(Finding::code)
-                .containsOnly("stopped");
+                .containsOnly("contraction-cap");
+        assertThat(check(PLAN, context(AnyLimits.of(RestrictionKind.ANGLE_CAP, 5.0), false, null)))
+                .extracting(Finding::code)
+                .containsOnly("angle-cap");
     }
 
     @Test
     public void saysWhenTheMinutesDoNotSuffice() {
-        assertThat(check(PLAN, context(Restriction.NONE, false, 8)))
+        assertThat(check(PLAN, context(Limits.NONE, false, 8)))
                 .singleElement()
                 .matches(f -> f.code().equals("too-long") && f.message().startsWith("8.6 min in 8 min"));
     }

@@ -48,6 +48,8 @@ class SecuritySetup {
                         .authenticated()
                         .requestMatchers("/api/accounts/**", "/api/audit", "/api/exchange/**")
                         .hasRole("OWNER")
+                        .requestMatchers(HttpMethod.PUT, "/api/noise")
+                        .hasRole("OWNER")
                         .requestMatchers(HttpMethod.GET, "/api/**")
                         .authenticated()
                         .requestMatchers("/api/**")

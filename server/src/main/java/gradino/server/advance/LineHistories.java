@@ -11,6 +11,7 @@ import gradino.core.because.Finding;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import gradino.core.measure.LimiterReason.Wanted;
 import gradino.core.measure.Mode;
 import gradino.core.measure.Warmth;
 import gradino.core.prescribe.Dose;
@@ -19,7 +20,10 @@ import gradino.core.prescribe.PlanContext;
 import gradino.server.advance.DecisionRepository.StoredDecision;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientRepository;
+import gradino.server.intake.IntakeRepository;
+import gradino.server.intake.IntakeRepository.StoredClearance;
 import gradino.server.measure.MeasurementRepository;
+import gradino.server.measure.NoiseService;
 import gradino.server.measure.Ranges;
 import gradino.server.perform.SessionRepository;
 import gradino.server.platform.Problem;
@@ -29,9 +33,9 @@ import gradino.server.prescribe.LineHistory;
 import gradino.server.prescribe.LineRepository;
 import gradino.server.prescribe.Props;
 import java.time.Clock;
-import java.time.LocalDate;
+import java.time.Instant;
+import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -42,7 +46,9 @@ import org.springframework.stereotype.Component;
 public class LineHistories implements LineHistory {
     private final LineRepository lines;
     private final ClientRepository clients;
+    private final IntakeRepository intakes;
     private final MeasurementRepository measurements;
+    private final NoiseService noise;
     private final SessionRepository sessions;
     private final DecisionRepository decisions;
     private final Clock clock;
@@ -50,13 +56,17 @@ public class LineHistories implements LineHistory {
     LineHistories(
             LineRepository lines,
             ClientRepository clients,
+            IntakeRepository intakes,
             MeasurementRepository measurements,
+            NoiseService noise,
             SessionRepository sessions,
             DecisionRepository decisions,
             Clock clock) {
         this.lines = lines;
         this.clients = clients;
+        this.intakes = intakes;
         this.measurements = measurements;
+        this.noise = noise;
         this.sessions = sessions;
         this.decisions = decisions;
         this.clock = clock;
@@ -77,15 +87,23 @@ public class LineHistories implements LineHistory {
                 .forEach(m -> events.add(new Event.MorningAnswered(
                         m.sessionId(), m.settled(), m.soreness(), m.happenedAt(), m.recordedAt())));
         decisions.of(line.id()).forEach(d -> events.add(d.decided()));
-        clients.clearances(line.clientId()).forEach(c -> events.add(new Event.Cleared(c.happenedAt(), c.recordedAt())));
+        intakes.clearances(line.clientId()).stream()
+                .filter(c -> c.clearance().stopSigns())
+                .forEach(c -> events.add(new Event.Cleared(clearedUpTo(c, moment.zone()), c.recordedAt())));
         elsewhere(line, events);
         return new Inputs(
                 plan(line),
                 Props.grid(client, line.position()),
-                facts(client, line, moment.day(moment.instant())),
+                facts(client, line, moment),
                 events,
                 moment.instant(),
                 moment.zone().getId());
+    }
+
+    /** A letter clears what was there on the day it was written, not what came after. */
+    private static Instant clearedUpTo(StoredClearance c, ZoneId zone) {
+        var dayAfter = c.clearance().writtenOn().plusDays(1).atStartOfDay(zone).toInstant();
+        return dayAfter.isBefore(c.happenedAt()) ? dayAfter : c.happenedAt();
     }
 
     @Override
@@ -102,7 +120,7 @@ public class LineHistories implements LineHistory {
         var state = inputs.state(Policy.house());
         var now = inputs.moment();
         return new PlanContext(
-                inputs.client().restriction(),
+                inputs.client().limits(),
                 Advance.isNewcomer(state, Policy.house(), now),
                 inputs.client().minutes(),
                 Sided.of(side -> Optional.of(state.side(side).dose())),
@@ -116,7 +134,7 @@ public class LineHistories implements LineHistory {
     public List<Finding> forbids(Line line) {
         var inputs = inputs(line);
         var state = inputs.state(Policy.house());
-        return Arrays.stream(Side.values())
+        return Side.PAIR.stream()
                 .map(side -> Advance.propose(state, side, Policy.house(), inputs.moment()))
                 .filter(p -> p.verdict() == Verdict.STOP_AND_REFER)
                 .map(p -> Finding.blocking(
@@ -145,22 +163,26 @@ public class LineHistories implements LineHistory {
                 .withDoses(versions.get(0).plan().doses());
     }
 
-    private static ClientFacts facts(Client client, Line line, LocalDate day) {
+    private static ClientFacts facts(Client client, Line line, Moment moment) {
+        var day = moment.day(moment.instant());
+        var wanted = Ranges.wanted(client, line.motion(), line.position(), day);
         return new ClientFacts(
-                client.restriction(),
-                client.hypermobileOn(day),
+                client.limits(line.motion(), moment.instant(), moment.zone()),
+                client.intake().hypermobile(day),
                 client.details().minutes(),
-                Ranges.wanted(client, line.motion(), line.position()).orElse(null));
+                wanted.map(Wanted::degrees).orElse(null),
+                client.goalFor(line.motion()).orElse(null),
+                wanted.map(Wanted::flagAboveDegrees).orElse(null));
     }
 
     private void measured(Line line, List<Event> events) {
-        var noise = Policy.house().noise();
+        var book = noise.book();
         measurements.of(line.clientId()).stream()
                 .filter(m -> m.warmth() == Warmth.COLD && m.mode() != Mode.HANDS_OFF)
                 .filter(m -> m.motion().equals(line.motion()))
                 .filter(m -> m.position().equals(line.position()) && m.instrument() == line.instrument())
                 .forEach(m -> events.add(
-                        new Event.MeasuredCold(m.side(), m.mode(), m.reading(noise), m.endFeel(), m.recordedAt())));
+                        new Event.MeasuredCold(m.side(), m.mode(), m.reading(book), m.endFeel(), m.recordedAt())));
     }
 
     /** Stop signs of the client's other lines reach this one as far as their scope says. */

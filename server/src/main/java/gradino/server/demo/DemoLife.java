@@ -1,13 +1,13 @@
 package gradino.server.demo;
 
 import gradino.core.body.Sided;
-import gradino.core.intake.Restriction;
 import gradino.core.measure.Instrument;
 import gradino.server.intake.Client.Details;
 
 /**
  * How one invented client lives through ten weeks.
  *
+ * @param intake what was answered when the client came
  * @param passive true range at the start, left and right, degrees
  * @param gap true control gap, degrees
  * @param gainPerWeek true gain of range a week, degrees
@@ -20,7 +20,7 @@ import gradino.server.intake.Client.Details;
 record DemoLife(
         String id,
         Details details,
-        Restriction restriction,
+        DemoIntake intake,
         String motion,
         String position,
         Instrument instrument,
@@ -37,7 +37,7 @@ record DemoLife(
         return new DemoLife(
                 id,
                 details,
-                restriction,
+                intake,
                 motion,
                 position,
                 instrument,

@@ -2,11 +2,11 @@ package gradino.server.demo;
 
 import gradino.core.advance.Moment;
 import gradino.core.body.Sided;
-import gradino.core.intake.Restriction;
 import gradino.core.measure.Instrument;
-import gradino.core.quantity.EffortPercent;
 import gradino.server.intake.Client.Details;
+import gradino.server.intake.Client.Lengths;
 import gradino.server.intake.Client.MotionGoal;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -47,7 +47,7 @@ class DemoLives {
         return life(
                 "demo-puppeteer",
                 details,
-                Restriction.NONE,
+                DemoIntake.NOT_YET,
                 "prone-knee-bent",
                 Instrument.GONIOMETER,
                 31,
@@ -75,7 +75,7 @@ class DemoLives {
         return life(
                 "demo-rower",
                 details,
-                Restriction.NONE,
+                DemoIntake.clean(),
                 "prone-knee-bent",
                 Instrument.GONIOMETER,
                 24,
@@ -100,12 +100,10 @@ class DemoLives {
                 44.0,
                 1,
                 38);
-        var cap = new Restriction(
-                EffortPercent.of(70), false, false, "blood pressure under treatment, written clearance to 70 %");
         return life(
                 "demo-bell-ringer",
                 details,
-                cap,
+                DemoIntake.clearedTo70(today.minusDays(75)),
                 "prone-knee-bent",
                 Instrument.GONIOMETER,
                 26,
@@ -133,7 +131,7 @@ class DemoLives {
         return life(
                         "demo-waller",
                         details,
-                        Restriction.NONE,
+                        DemoIntake.brokenWrist(today.minusDays(150)),
                         "seated-90-90-rear",
                         Instrument.TAPE,
                         37,
@@ -158,13 +156,25 @@ class DemoLives {
             int beighton,
             double needs) {
         return new Details(
-                name, birth, goal, minutes, stature, shank, beighton, 1, List.of(new MotionGoal(INWARD, needs)));
+                name,
+                birth,
+                null,
+                goal,
+                "",
+                minutes,
+                List.of(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY, DayOfWeek.SATURDAY),
+                List.of("block", "strap", "wall", "bench"),
+                stature,
+                Lengths.ofShank(shank),
+                beighton,
+                1,
+                List.of(new MotionGoal(INWARD, needs, false)));
     }
 
     private static DemoLife life(
             String id,
             Details details,
-            Restriction restriction,
+            DemoIntake intake,
             String position,
             Instrument instrument,
             double left,
@@ -179,7 +189,7 @@ class DemoLives {
         return new DemoLife(
                 id,
                 details,
-                restriction,
+                intake,
                 INWARD,
                 position,
                 instrument,

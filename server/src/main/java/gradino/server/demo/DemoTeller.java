@@ -9,15 +9,9 @@ import gradino.core.advance.Start;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
-import gradino.core.measure.EndFeel;
-import gradino.core.measure.Instrument;
 import gradino.core.measure.Mode;
-import gradino.core.measure.NoiseRules;
-import gradino.core.measure.Tape;
-import gradino.core.measure.Tape.BodyLength;
-import gradino.core.measure.Tester;
-import gradino.core.measure.Trials;
-import gradino.core.measure.Warmth;
+import gradino.core.measure.NoiseBook;
+import gradino.core.measure.SeriesKey;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.Observer;
 import gradino.core.perform.Pain;
@@ -27,18 +21,15 @@ import gradino.core.prescribe.BlockKind;
 import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.PhaseKind;
 import gradino.core.prescribe.Timeline;
-import gradino.core.quantity.Centimetres;
-import gradino.core.quantity.Degrees;
 import gradino.core.quantity.PainScore;
 import gradino.core.quantity.Tenths;
-import gradino.core.quantity.UncertainAngle;
 import gradino.server.advance.DecisionRepository;
 import gradino.server.advance.DecisionRepository.StoredDecision;
 import gradino.server.advance.LineHistories;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientRepository;
+import gradino.server.intake.IntakeRepository;
 import gradino.server.measure.Measurement;
-import gradino.server.measure.Measurement.TapeInput;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.measure.Ranges;
 import gradino.server.perform.SessionRepository;
@@ -53,24 +44,24 @@ import gradino.server.prescribe.LineRepository.PlanVersion;
 import gradino.server.prescribe.Props;
 import java.time.Instant;
 import java.time.LocalTime;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 
 /** Tells an invented life through the same tables and the same engine that a real one goes through. Seeded. */
 @Component
 class DemoTeller {
-    private static final double TRIAL_SD = 1.0;
-    private static final double DAY_SD = 1.4;
-    private static final double TAPE_START_CM = 4;
+    private static final double WARM_GAIN = 8;
     private static final List<Integer> TRAINING_DAYS = List.of(0, 2, 5);
 
     private final ClientRepository clients;
+    private final IntakeRepository intakes;
+    private final DemoBody body;
     private final MeasurementRepository measurements;
     private final LineRepository lines;
     private final SessionRepository sessions;
@@ -80,6 +71,8 @@ class DemoTeller {
 
     DemoTeller(
             ClientRepository clients,
+            IntakeRepository intakes,
+            DemoBody body,
             MeasurementRepository measurements,
             LineRepository lines,
             SessionRepository sessions,
@@ -87,6 +80,8 @@ class DemoTeller {
             LineHistories histories,
             Json json) {
         this.clients = clients;
+        this.intakes = intakes;
+        this.body = body;
         this.measurements = measurements;
         this.lines = lines;
         this.sessions = sessions;
@@ -99,13 +94,12 @@ class DemoTeller {
         var random = new Random(life.seed());
         var start = at(now, Math.max(1, life.weeks() * 7), 9);
         clients.insert(life.id(), life.details(), start);
-        if (!life.restriction().isNone()) {
-            clients.addRestriction(life.id(), life.restriction(), start, start);
-        }
+        life.intake().tell(intakes, life.id(), start);
+        body.tell(life, now, random);
         if (life.weeks() > 0) {
             measure(life, 0, start, random);
             measure(life, 0, start.plusSeconds(86_400), random);
-            var line = open(life, start.plusSeconds(90_000));
+            var line = open(life, start.plusSeconds(90_000), now.zone());
             weeks(life, line, now, random);
         }
     }
@@ -137,20 +131,18 @@ class DemoTeller {
                 .toInstant();
     }
 
-    private Line open(DemoLife life, Instant at) {
+    private Line open(DemoLife life, Instant at, ZoneId zone) {
         var client = client(life);
-        var row = Ranges.of(client, measurements.of(life.id()), NoiseRules.HOUSE, at)
-                .get(0);
-        var passive = Sided.of(s -> {
-            var estimate = java.util.Objects.requireNonNull(row.sides().on(s).passive());
-            return UncertainAngle.of(estimate.degrees(), estimate.standardError());
-        });
+        var row = new Ranges(client, NoiseBook.house(), at, zone)
+                .of(measurements.of(life.id()), life.motion(), life.position(), life.instrument())
+                .orElseThrow();
+        var passive = Sided.of(side -> row.passive(side).orElseThrow());
         var plan = Start.firstPlan(
                 life.motion(),
                 life.position(),
                 passive,
                 Props.grid(client, life.position()),
-                life.restriction(),
+                client.limits(life.motion(), at, zone),
                 Policy.house());
         var line = new Line(life.id() + "-line", life.id(), life.motion(), life.position(), life.instrument(), at, at);
         lines.insert(line);
@@ -164,58 +156,17 @@ class DemoTeller {
 
     private void measure(DemoLife life, double week, Instant at, Random random) {
         var all = new ArrayList<Measurement>();
-        for (var side : Side.values()) {
+        var readings = new DemoReadings(client(life), random);
+        for (var side : Side.PAIR) {
             double truth = life.passive().on(side) + life.gainPerWeek() * week;
-            all.add(measurement(life, side, Mode.PASSIVE, truth, at, random));
-            all.add(measurement(life, side, Mode.ACTIVE, truth - life.gap(), at.plusSeconds(120), random));
+            var series = new SeriesKey(life.motion(), side, Mode.PASSIVE, life.position(), life.instrument());
+            var active = new SeriesKey(life.motion(), side, Mode.ACTIVE, life.position(), life.instrument());
+            all.add(readings.cold(series, truth, at));
+            all.add(readings.cold(active, truth - life.gap(), at.plusSeconds(120)));
+            // After the work there is more range for a while: most of it is gone the next time.
+            all.add(readings.warm(series, truth + WARM_GAIN, at.plusSeconds(7200)));
         }
         measurements.insert(all);
-    }
-
-    private static Measurement measurement(
-            DemoLife life, Side side, Mode mode, double truth, Instant at, Random random) {
-        double day = truth + random.nextGaussian() * DAY_SD;
-        var trials = IntStream.range(0, Trials.USUAL)
-                .mapToObj(n -> (double) Math.round(day + random.nextGaussian() * TRIAL_SD))
-                .toList();
-        var tape = life.instrument() == Instrument.TAPE ? tape(life, trials) : null;
-        var angles = tape == null ? trials.stream().map(Degrees::of).toList() : angles(tape);
-        return new Measurement(
-                life.id() + "-" + side.word() + "-" + mode + "-" + at.toEpochMilli(),
-                life.id(),
-                life.motion(),
-                side,
-                mode,
-                Warmth.COLD,
-                life.position(),
-                life.instrument(),
-                Tester.COACH,
-                at,
-                at,
-                new Trials(angles),
-                tape,
-                mode == Mode.PASSIVE ? EndFeel.STRETCH : EndFeel.MUSCULAR_EFFORT,
-                PainScore.NONE,
-                mode == Mode.ACTIVE ? 2 : null,
-                "");
-    }
-
-    private static TapeInput tape(DemoLife life, List<Double> degrees) {
-        double shank = java.util.Objects.requireNonNull(life.details().shankCm());
-        var lengths = degrees.stream()
-                .map(d -> TAPE_START_CM + Tape.acrossFor(Degrees.of(d), Centimetres.of(shank)))
-                .map(cm -> Math.round(cm * 2) / 2.0)
-                .toList();
-        return new TapeInput(lengths, TAPE_START_CM, shank);
-    }
-
-    private static List<Degrees> angles(TapeInput tape) {
-        var shank = BodyLength.measured(Centimetres.of(tape.shankCm()));
-        return tape.lengthsCm().stream()
-                .map(cm -> Tape.footRise(Centimetres.of(cm), Centimetres.of(tape.startCm()), shank)
-                        .angle()
-                        .value())
-                .toList();
     }
 
     private void session(DemoLife life, Line line, Instant at, int pain, boolean last, Random random) {
@@ -278,7 +229,7 @@ class DemoTeller {
 
     /** The coach accepts what the engine proposed that day. */
     private void decide(Line line, Moment then) {
-        for (var side : Side.values()) {
+        for (var side : Side.PAIR) {
             var inputs = histories.inputs(line, then);
             var proposal = Advance.propose(inputs.state(Policy.house()), side, Policy.house(), then);
             if (proposal.verdict() != Verdict.STAY) {

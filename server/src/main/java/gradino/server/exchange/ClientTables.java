@@ -1,22 +1,27 @@
 package gradino.server.exchange;
 
-import gradino.core.intake.Restriction;
-import gradino.core.quantity.EffortPercent;
+import gradino.server.intake.Client;
 import gradino.server.intake.Client.Details;
+import gradino.server.intake.Client.Lengths;
 import gradino.server.intake.Client.MotionGoal;
-import gradino.server.intake.ClientRepository.Clearance;
-import gradino.server.intake.ClientRepository.ClearanceRow;
+import gradino.server.intake.ClientRepository;
+import java.time.DayOfWeek;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 
-/** Clients and clearances. */
+/** Clients. */
 final class ClientTables {
     private ClientTables() {}
 
-    /** A client with the restriction in force. */
-    record ClientRow(String id, Details details, Restriction restriction, Instant restrictedAt, Instant recordedAt) {}
+    /** A client's file. */
+    record ClientRow(String id, Details details, Instant recordedAt) {
+        static ClientRow of(Client c) {
+            return new ClientRow(c.id(), c.details(), c.recordedAt());
+        }
+    }
 
     static final CsvTable<ClientRow> CLIENTS = new CsvTable<>(
             "clients.csv",
@@ -24,89 +29,90 @@ final class ClientTables {
                     "client_id",
                     "name",
                     "birth_date",
+                    "sex",
                     "goal",
                     "goal_degrees",
+                    "history",
                     "minutes",
+                    "days",
+                    "equipment",
                     "stature_cm",
                     "shank_cm",
+                    "leg_cm",
+                    "thigh_cm",
+                    "hip_centres_cm",
+                    "toe_to_ankle_cm",
                     "beighton",
                     "block_step_cm",
-                    "effort_cap",
-                    "no_deepening",
-                    "stopped",
-                    "restriction_reason",
-                    "restricted_at",
                     "recorded_at"),
             c -> Arrays.asList(
                     c.id(),
                     c.details().name(),
                     c.details().birthDate(),
+                    c.details().sex(),
                     c.details().goal(),
-                    c.details().goals().stream()
-                            .map(g -> g.motion() + ":" + g.degrees())
-                            .collect(Collectors.joining(";")),
+                    c.details().goals().stream().map(ClientTables::goal).collect(Collectors.joining(";")),
+                    c.details().history(),
                     c.details().minutes(),
+                    c.details().days().stream()
+                            .map(d -> d.name().toLowerCase(Locale.ROOT))
+                            .collect(Collectors.joining(";")),
+                    String.join(";", c.details().equipment()),
                     c.details().statureCm(),
-                    c.details().shankCm(),
+                    c.details().lengths().shank(),
+                    c.details().lengths().leg(),
+                    c.details().lengths().thigh(),
+                    c.details().lengths().hipCentres(),
+                    c.details().lengths().toeToAnkle(),
                     c.details().beighton(),
                     c.details().blockStepCm(),
-                    c.restriction().effortCap() == null
-                            ? null
-                            : c.restriction().effortCap().value(),
-                    CsvRow.flag(c.restriction().noDeepening()),
-                    CsvRow.flag(c.restriction().stopped()),
-                    c.restriction().reason(),
-                    c.restriction().isNone() && c.restriction().reason().isEmpty() ? null : c.restrictedAt(),
                     c.recordedAt()),
             ClientTables::client);
 
     private static ClientRow client(CsvRow r) {
-        var recorded = r.instant("recorded_at");
+        var sex = r.text("sex");
         var details = new Details(
                 r.required("name"),
                 CsvRow.date(r, "birth_date"),
+                sex.isEmpty() ? null : sex,
                 r.text("goal"),
+                r.text("history"),
                 r.optional("minutes", Integer::valueOf),
+                r.read("days", List.of(), ClientTables::days),
+                ClientRepository.words(r.text("equipment")),
                 r.optional("stature_cm", Double::valueOf),
-                r.optional("shank_cm", Double::valueOf),
+                new Lengths(
+                        r.optional("shank_cm", Double::valueOf),
+                        r.optional("leg_cm", Double::valueOf),
+                        r.optional("thigh_cm", Double::valueOf),
+                        r.optional("hip_centres_cm", Double::valueOf),
+                        r.optional("toe_to_ankle_cm", Double::valueOf)),
                 r.optional("beighton", Integer::valueOf),
                 r.read("block_step_cm", 1.0, Double::parseDouble),
                 r.isEmpty("goal_degrees") ? List.of() : r.read("goal_degrees", List.of(), ClientTables::goals));
-        var restriction = new Restriction(
-                r.optional("effort_cap", text -> EffortPercent.of(Integer.parseInt(text))),
-                r.flag("no_deepening"),
-                r.flag("stopped"),
-                r.text("restriction_reason"));
-        return new ClientRow(
-                r.required("client_id"), details, restriction, r.instant("restricted_at", recorded), recorded);
+        return new ClientRow(r.required("client_id"), details, r.instant("recorded_at"));
+    }
+
+    private static List<DayOfWeek> days(String text) {
+        return ClientRepository.words(text).stream()
+                .map(d -> DayOfWeek.valueOf(d.toUpperCase(Locale.ROOT)))
+                .toList();
+    }
+
+    private static String goal(MotionGoal g) {
+        return g.motion() + ":" + g.degrees() + (g.replacesTable() ? ":own" : "");
     }
 
     private static List<MotionGoal> goals(String text) {
         return Arrays.stream(text.split(";"))
                 .map(part -> part.split(":"))
                 .map(p -> {
-                    if (p.length != 2) {
-                        throw new IllegalArgumentException("a goal is motion:degrees");
+                    boolean own = p.length == 3 && p[2].equals("own");
+                    if (p.length != 2 && !own) {
+                        throw new IllegalArgumentException("a goal is motion:degrees, or motion:degrees:own");
                     }
-                    return new MotionGoal(p[0], Double.parseDouble(p[1]));
+                    return new MotionGoal(p[0], Double.parseDouble(p[1]), own);
                 })
                 .toList();
     }
-
-    static final CsvTable<ClearanceRow> CLEARANCES = new CsvTable<>(
-            "clearances.csv",
-            List.of("clearance_id", "client_id", "cleared_by", "note", "happened_at", "recorded_at"),
-            c -> Arrays.asList(
-                    c.id(),
-                    c.clientId(),
-                    c.clearance().clearedBy(),
-                    c.clearance().note(),
-                    c.happenedAt(),
-                    c.recordedAt()),
-            r -> new ClearanceRow(
-                    r.required("clearance_id"),
-                    r.required("client_id"),
-                    new Clearance(r.required("cleared_by"), r.text("note")),
-                    r.instant("happened_at"),
-                    r.instant("recorded_at")));
 }

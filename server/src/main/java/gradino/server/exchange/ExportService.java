@@ -1,8 +1,8 @@
 package gradino.server.exchange;
 
 import gradino.server.advance.DecisionRepository;
-import gradino.server.intake.Client;
 import gradino.server.intake.ClientRepository;
+import gradino.server.intake.IntakeRepository;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.perform.SessionRepository;
 import gradino.server.perform.SessionRepository.Closed;
@@ -29,6 +29,7 @@ public class ExportService {
     static final CSVFormat FORMAT = CSVFormat.RFC4180;
 
     private final ClientRepository clients;
+    private final IntakeRepository intakes;
     private final LineRepository lines;
     private final MeasurementRepository measurements;
     private final SessionRepository sessions;
@@ -36,11 +37,13 @@ public class ExportService {
 
     ExportService(
             ClientRepository clients,
+            IntakeRepository intakes,
             LineRepository lines,
             MeasurementRepository measurements,
             SessionRepository sessions,
             DecisionRepository decisions) {
         this.clients = clients;
+        this.intakes = intakes;
         this.lines = lines;
         this.measurements = measurements;
         this.sessions = sessions;
@@ -65,12 +68,14 @@ public class ExportService {
     @Transactional(readOnly = true)
     public void table(String file, Writer out) throws IOException {
         switch (file) {
-            case "clients.csv" -> print(ClientTables.CLIENTS, clients.all(), this::client, out);
+            case "clients.csv" -> print(ClientTables.CLIENTS, clients.all(), ClientTables.ClientRow::of, out);
+            case "screenings.csv" -> print(IntakeTables.SCREENINGS, intakes.screenings(), Function.identity(), out);
+            case "restrictions.csv" -> print(IntakeTables.RESTRICTIONS, intakes.allAdded(), Function.identity(), out);
             case "clearances.csv" ->
                 print(
-                        ClientTables.CLEARANCES,
+                        IntakeTables.CLEARANCES,
                         clients.all().stream()
-                                .flatMap(c -> clients.clearances(c.id()).stream())
+                                .flatMap(c -> intakes.clearances(c.id()).stream())
                                 .toList(),
                         Function.identity(),
                         out);
@@ -83,10 +88,6 @@ public class ExportService {
             case "decisions.csv" -> print(DecisionTables.DECISIONS, decisions.all(), Function.identity(), out);
             default -> throw Problem.notFound("file");
         }
-    }
-
-    private ClientTables.ClientRow client(Client c) {
-        return new ClientTables.ClientRow(c.id(), c.details(), c.restriction(), c.restrictedAt(), c.recordedAt());
     }
 
     private List<PlanTables.LineRow> lineRows() {

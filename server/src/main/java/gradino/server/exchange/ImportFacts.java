@@ -1,41 +1,41 @@
 package gradino.server.exchange;
 
 import gradino.core.body.Catalogue;
-import gradino.core.intake.Restriction;
-import gradino.core.prescribe.Dose;
+import gradino.core.body.Position;
+import gradino.core.body.Side;
+import gradino.core.measure.Tape;
+import gradino.core.prescribe.DoseChange;
 import gradino.core.prescribe.Plan;
-import gradino.core.prescribe.PlanCheck;
+import gradino.core.prescribe.RestrictionCheck;
 import gradino.server.intake.Client;
 import gradino.server.measure.Measurement;
 import gradino.server.prescribe.Line;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 
 /** What is there already or comes with the same import, and what a row may therefore say. */
 final class ImportFacts {
     private final Instant now;
-    private final Map<String, Restricted> clients = new HashMap<>();
+    private final Map<String, Client> clients = new HashMap<>();
+    private final ZoneId zone;
     private final Set<String> sessions = new HashSet<>();
     final Map<String, Line> lines = new HashMap<>();
     final Map<String, Plan> newestPlan = new HashMap<>();
     private final Set<String> ids = new HashSet<>();
 
-    ImportFacts(Instant now) {
+    ImportFacts(Instant now, ZoneId zone) {
         this.now = now;
+        this.zone = zone;
     }
 
-    private record Restricted(Restriction restriction, Instant since) {}
-
+    /** As known so far; told again when an intake row changes it. */
     void client(Client client) {
-        client(client.id(), client.restriction(), client.restrictedAt());
-    }
-
-    void client(String id, Restriction restriction, Instant since) {
-        clients.put(id, new Restricted(restriction, since));
+        clients.put(client.id(), client);
     }
 
     /** @return whether it was not there yet */
@@ -67,7 +67,9 @@ final class ImportFacts {
     boolean hasItsPlace(CsvRow row, Measurement m) {
         var motion = "no motion called '" + m.motion() + "'.";
         var position = "no position called '" + m.position() + "' for this motion.";
+        var sides = Catalogue.motion(m.motion()).map(Side::of).orElse(Side.PAIR);
         return says(row, Catalogue.motion(m.motion()).isPresent(), "motion", "unknown-motion", motion)
+                && says(row, sides.contains(m.side()), "side", "side-for-motion", "not a side of this motion.")
                 && says(
                         row,
                         Catalogue.position(m.position())
@@ -75,16 +77,41 @@ final class ImportFacts {
                                 .isPresent(),
                         "position",
                         "unknown-position",
-                        position);
+                        position)
+                && says(row, isLived(m), "happened_at", "before-birth", "this lies before the birth date.")
+                && tapeFits(row, m);
+    }
+
+    private boolean isLived(Measurement m) {
+        var client = clients.get(m.clientId());
+        var birth = client == null ? null : client.details().birthDate();
+        return birth == null || !LocalDate.ofInstant(m.happenedAt(), zone).isBefore(birth);
+    }
+
+    private static boolean tapeFits(CsvRow row, Measurement m) {
+        var tape = m.tape();
+        var formula = Catalogue.position(m.position()).map(Position::tape).orElse(null);
+        if (tape == null || formula == null) {
+            return true;
+        }
+        try {
+            for (double length : tape.lengthsCm()) {
+                var read = new Tape(formula, length, tape.startCm(), tape.body());
+                says(row, read.angle().expanded() >= 0, "tape_lengths_cm", "does-not-fit", "");
+            }
+            return true;
+        } catch (IllegalArgumentException e) {
+            return says(row, false, "tape_lengths_cm", "does-not-fit", e.getMessage() + ".");
+        }
     }
 
     /** What was changed after a restriction stood must keep it; what was set before is history. */
-    void obeys(CsvRow row, String clientId, Instant at, Optional<Dose> held, Dose dose) {
-        var restricted = clients.get(clientId);
-        boolean changed = held.filter(dose::equals).isEmpty();
-        if (restricted != null && changed && at.isAfter(restricted.since())) {
-            PlanCheck.restricted(restricted.restriction(), held, dose, "")
-                    .forEach(f -> row.finding("dose", f.code(), f.message()));
+    void obeys(CsvRow row, String clientId, Instant at, DoseChange change) {
+        var client = clients.get(clientId);
+        boolean changed = change.held().filter(change.wanted()::equals).isEmpty();
+        if (client != null && changed) {
+            var limits = client.limits(change.plan().motion(), at, zone).at(at);
+            RestrictionCheck.check(limits, change, "").forEach(f -> row.finding("dose", f.code(), f.message()));
         }
     }
 

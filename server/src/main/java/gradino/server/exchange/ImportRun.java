@@ -1,7 +1,9 @@
 package gradino.server.exchange;
 
 import gradino.core.because.Finding;
-import gradino.core.intake.Restriction;
+import gradino.core.body.Side;
+import gradino.core.intake.IntakeCheck;
+import gradino.core.prescribe.DoseChange;
 import gradino.core.prescribe.PlanCheck;
 import gradino.core.prescribe.PlanContext;
 import gradino.server.advance.DecisionRepository.StoredDecision;
@@ -9,8 +11,10 @@ import gradino.server.exchange.ClientTables.ClientRow;
 import gradino.server.exchange.ImportService.Stores;
 import gradino.server.exchange.PlanTables.LineRow;
 import gradino.server.exchange.SessionTables.SessionRow;
-import gradino.server.intake.ClientRepository.ClearanceRow;
 import gradino.server.intake.ClientService;
+import gradino.server.intake.IntakeRepository.AddedRestriction;
+import gradino.server.intake.IntakeRepository.StoredClearance;
+import gradino.server.intake.IntakeRepository.StoredScreening;
 import gradino.server.measure.Measurement;
 import gradino.server.perform.SessionRepository.Morning;
 import gradino.server.perform.SessionRepository.Opened;
@@ -38,7 +42,7 @@ final class ImportRun {
         this.findings = reader.findings;
         this.today = LocalDate.now(clock);
         this.now = StudioClock.now(clock);
-        this.facts = new ImportFacts(now);
+        this.facts = new ImportFacts(now, clock.getZone());
         load(reader);
     }
 
@@ -74,19 +78,43 @@ final class ImportRun {
         } else if (isNew) {
             stores.clients().addDetails(client.id(), client.details(), now);
         }
-        var before = known.map(k -> k.restriction()).orElse(Restriction.NONE);
-        if (!before.equals(client.restriction())) {
-            stores.clients()
-                    .addRestriction(client.id(), client.restriction(), client.restrictedAt(), client.recordedAt());
-        }
-        facts.client(client.id(), client.restriction(), client.restrictedAt());
+        know(client.id());
         return isNew;
     }
 
-    /** Counted as read only: a clearance that is there already stays as it is. */
-    boolean clearance(CsvRow row, ClearanceRow c) {
+    /** The client as the rows so far make it. */
+    private void know(String clientId) {
+        stores.clients().find(clientId).ifPresent(facts::client);
+    }
+
+    /** Intake rows are counted as read only: one that is there already stays as it is. */
+    boolean screening(CsvRow row, StoredScreening s) {
+        boolean fine = facts.knowsClient(row, s.clientId())
+                && facts.past(row, "happened_at", s.screening().at());
+        if (fine) {
+            IntakeCheck.check(s.screening(), null, today)
+                    .forEach(f -> row.finding("answers_json", f.code(), f.path() + ": " + f.message()));
+        }
+        if (fine && row.isClean()) {
+            stores.intakes().add(s);
+            know(s.clientId());
+        }
+        return false;
+    }
+
+    boolean restriction(CsvRow row, AddedRestriction r) {
+        if (facts.knowsClient(row, r.clientId())
+                && facts.past(row, "happened_at", r.restriction().since())) {
+            stores.intakes().add(r);
+            know(r.clientId());
+        }
+        return false;
+    }
+
+    boolean clearance(CsvRow row, StoredClearance c) {
         if (facts.knowsClient(row, c.clientId()) && facts.past(row, "happened_at", c.happenedAt())) {
-            stores.clients().addClearance(c.id(), c.clientId(), c.clearance(), c.happenedAt(), c.recordedAt());
+            stores.intakes().add(c);
+            know(c.clientId());
         }
         return false;
     }
@@ -102,9 +130,10 @@ final class ImportRun {
         PlanCheck.check(version.plan(), PlanContext.unrestricted()).stream()
                 .filter(Finding::blocks)
                 .forEach(f -> row.finding(f.path(), f.code(), f.message()));
-        var doses = version.plan().doses();
-        for (var dose : List.of(doses.left(), doses.right())) {
-            facts.obeys(row, line.line().clientId(), version.happenedAt(), Optional.empty(), dose);
+        for (var side : Side.PAIR) {
+            var plan = version.plan();
+            var change = new DoseChange(plan, side, Optional.empty(), plan.dose(side));
+            facts.obeys(row, line.line().clientId(), version.happenedAt(), change);
         }
         if (!findings.isEmpty()) {
             return false;
@@ -181,11 +210,13 @@ final class ImportRun {
 
     boolean decision(CsvRow row, StoredDecision d) {
         var line = facts.lines.get(d.lineId());
-        if (!facts.knowsLine(row, d.lineId()) || line == null) {
+        var plan = facts.newestPlan.get(d.lineId());
+        if (!facts.knowsLine(row, d.lineId()) || line == null || plan == null) {
             return false;
         }
         var decided = d.decided();
-        facts.obeys(row, line.clientId(), decided.happenedAt(), Optional.of(decided.before()), decided.after());
+        var change = new DoseChange(plan, decided.side(), Optional.of(decided.before()), decided.after());
+        facts.obeys(row, line.clientId(), decided.happenedAt(), change);
         return facts.past(row, "happened_at", decided.happenedAt())
                 && findings.isEmpty()
                 && stores.decisions().insert(d);

@@ -2,6 +2,7 @@ package gradino.server.exchange;
 
 import gradino.server.advance.DecisionRepository;
 import gradino.server.intake.ClientRepository;
+import gradino.server.intake.IntakeRepository;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.perform.SessionRepository;
 import gradino.server.platform.Problem;
@@ -22,18 +23,20 @@ public class ImportService {
 
     ImportService(
             ClientRepository clients,
+            IntakeRepository intakes,
             LineRepository lines,
             MeasurementRepository measurements,
             SessionRepository sessions,
             DecisionRepository decisions,
             Clock clock) {
-        this.stores = new Stores(clients, lines, measurements, sessions, decisions);
+        this.stores = new Stores(clients, intakes, lines, measurements, sessions, decisions);
         this.clock = clock;
     }
 
     /** Where the rows go. */
     record Stores(
             ClientRepository clients,
+            IntakeRepository intakes,
             LineRepository lines,
             MeasurementRepository measurements,
             SessionRepository sessions,
@@ -51,7 +54,9 @@ public class ImportService {
         var reader = new ImportReader(files);
         var run = new ImportRun(stores, reader, clock);
         reader.each(ClientTables.CLIENTS, run::client);
-        reader.each(ClientTables.CLEARANCES, run::clearance);
+        reader.each(IntakeTables.SCREENINGS, run::screening);
+        reader.each(IntakeTables.RESTRICTIONS, run::restriction);
+        reader.each(IntakeTables.CLEARANCES, run::clearance);
         reader.each(PlanTables.LINES, run::line);
         reader.each(MeasurementTables.MEASUREMENTS, run::measurement);
         reader.each(SessionTables.SESSIONS, run::session);

@@ -1,19 +1,23 @@
 package gradino.server.exchange;
 
+import gradino.core.body.Segment;
 import gradino.core.body.Side;
 import gradino.core.measure.EndFeel;
 import gradino.core.measure.Instrument;
 import gradino.core.measure.Mode;
+import gradino.core.measure.Tape.BodyLength;
 import gradino.core.measure.Tester;
 import gradino.core.measure.Trials;
 import gradino.core.measure.Warmth;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.PainScore;
 import gradino.server.measure.Measurement;
+import gradino.server.measure.Measurement.Incline;
 import gradino.server.measure.Measurement.TapeInput;
 import gradino.server.measure.MeasurementRepository;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /** Measurements. */
@@ -37,11 +41,15 @@ final class MeasurementTables {
                     "trials_deg",
                     "tape_lengths_cm",
                     "tape_start_cm",
-                    "tape_shank_cm",
+                    "tape_body_cm",
                     "end_feel",
                     "pain",
                     "control_grade",
-                    "note"),
+                    "note",
+                    "measured_by",
+                    "bench",
+                    "incline_deg",
+                    "assessment_id"),
             MeasurementTables::measurementCells,
             MeasurementTables::measurement);
 
@@ -63,11 +71,15 @@ final class MeasurementTables {
                         m.trials().angles().stream().map(Degrees::value).toList()),
                 tape == null ? null : MeasurementRepository.joined(tape.lengthsCm()),
                 tape == null ? null : tape.startCm(),
-                tape == null ? null : tape.shankCm(),
+                tape == null ? null : MeasurementRepository.bodyText(tape.body()),
                 CsvRow.word(m.endFeel()),
                 m.pain().value(),
                 m.controlGrade(),
-                m.note());
+                m.note(),
+                m.measuredBy(),
+                m.incline() == null ? null : m.incline().bench(),
+                m.incline() == null ? null : m.incline().degrees(),
+                m.assessmentId());
     }
 
     private static Measurement measurement(CsvRow r) {
@@ -77,7 +89,7 @@ final class MeasurementTables {
                 : new TapeInput(
                         r.read("tape_lengths_cm", List.of(0.0), MeasurementRepository::numbers),
                         r.read("tape_start_cm", 0.0, Double::parseDouble),
-                        r.read("tape_shank_cm", 0.0, Double::parseDouble));
+                        r.read("tape_body_cm", Map.<Segment, BodyLength>of(), MeasurementRepository::body));
         return new Measurement(
                 r.isEmpty("measurement_id") ? "csv-" + r.contentHash() : r.text("measurement_id"),
                 r.required("client_id"),
@@ -95,7 +107,16 @@ final class MeasurementTables {
                 r.optionalChoice("end_feel", EndFeel.class),
                 r.read("pain", PainScore.NONE, text -> PainScore.of(text.isEmpty() ? 0 : Integer.parseInt(text))),
                 r.optional("control_grade", MeasurementTables::grade),
-                r.text("note"));
+                r.text("note"),
+                blank(r.text("measured_by")),
+                r.isEmpty("bench")
+                        ? null
+                        : new Incline(r.text("bench"), r.read("incline_deg", 0.0, Double::parseDouble)),
+                blank(r.text("assessment_id")));
+    }
+
+    private static @Nullable String blank(String text) {
+        return text.isEmpty() ? null : text;
     }
 
     private static Trials trials(String text) {

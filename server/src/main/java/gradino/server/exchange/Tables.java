@@ -9,7 +9,9 @@ final class Tables {
     static List<CsvTable<?>> all() {
         return List.of(
                 ClientTables.CLIENTS,
-                ClientTables.CLEARANCES,
+                IntakeTables.SCREENINGS,
+                IntakeTables.RESTRICTIONS,
+                IntakeTables.CLEARANCES,
                 PlanTables.LINES,
                 MeasurementTables.MEASUREMENTS,
                 SessionTables.SESSIONS,

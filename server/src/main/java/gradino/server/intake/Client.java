@@ -1,78 +1,134 @@
 package gradino.server.intake;
 
-import gradino.core.body.Anthropometry;
-import gradino.core.intake.Beighton;
+import gradino.core.body.Norm;
+import gradino.core.body.Segment;
+import gradino.core.intake.Intake;
+import gradino.core.intake.Limits;
 import gradino.core.intake.Restriction;
 import gradino.core.measure.Tape.BodyLength;
 import gradino.core.quantity.Centimetres;
+import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.Period;
+import java.time.ZoneId;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A client's file as it stands.
+ * A client's facts as they stand.
  *
- * @param restrictedAt since when the restriction stands; the intake's time while there is none
+ * @param intake what was answered, added and cleared; restrictions follow from it
  */
-public record Client(
-        String id,
-        Details details,
-        Restriction restriction,
-        Instant restrictedAt,
-        @Nullable Instant lastClearance,
-        Instant recordedAt) {
+public record Client(String id, Details details, Intake intake, Instant recordedAt) {
 
     /**
      * What a coach writes down about a client.
      *
+     * @param sex male or female, for the tables only; null when not said
      * @param minutes for a session; null when not said
-     * @param shankCm measured knee to ankle; null when not measured
-     * @param beighton 0 to 9; null when not scored
+     * @param equipment ids of the catalogue
+     * @param days on which the client can train
+     * @param lengths of the body as measured, cm
+     * @param beighton 0 to 9, as noted elsewhere; the screening's own score goes before it
      * @param blockStepCm what the client's blocks stack in
      */
     public record Details(
             String name,
             @Nullable LocalDate birthDate,
+            @Nullable String sex,
             String goal,
+            String history,
             @Nullable Integer minutes,
+            List<DayOfWeek> days,
+            List<String> equipment,
             @Nullable Double statureCm,
-            @Nullable Double shankCm,
+            Lengths lengths,
             @Nullable Integer beighton,
             double blockStepCm,
             List<MotionGoal> goals) {
         public Details {
+            days = List.copyOf(days);
+            equipment = List.copyOf(equipment);
             goals = List.copyOf(goals);
         }
     }
 
-    /** Degrees of a motion that the goal needs. */
-    public record MotionGoal(String motion, double degrees) {}
+    /** Measured body lengths, cm; null where not measured. */
+    public record Lengths(
+            @Nullable Double shank,
+            @Nullable Double leg,
+            @Nullable Double thigh,
+            @Nullable Double hipCentres,
+            @Nullable Double toeToAnkle) {
+        public static final Lengths NONE = new Lengths(null, null, null, null, null);
 
-    /** Measured, else from stature with its larger uncertainty, else empty. */
-    public Optional<BodyLength> shank() {
-        if (details.shankCm() != null) {
-            return Optional.of(BodyLength.measured(Centimetres.of(details.shankCm())));
+        public static Lengths ofShank(@Nullable Double shank) {
+            return new Lengths(shank, null, null, null, null);
         }
-        return Optional.ofNullable(details.statureCm())
-                .map(s -> BodyLength.fromStature(Anthropometry.shankFromStature(Centimetres.of(s))));
+
+        @Nullable
+        Double of(Segment segment) {
+            return switch (segment) {
+                case SHANK -> shank;
+                case LEG -> leg;
+                case THIGH -> thigh;
+                case HIP_CENTRES -> hipCentres;
+                case TOE_TO_ANKLE -> toeToAnkle;
+            };
+        }
     }
 
-    /** Hypermobile by score and age; without a birth date the adult cut-off counts. */
-    public boolean hypermobileOn(LocalDate day) {
-        int adult = 30;
-        int age = details.birthDate() == null
-                ? adult
-                : Period.between(details.birthDate(), day).getYears();
-        return details.beighton() != null && new Beighton(details.beighton()).isHypermobileAt(age);
+    /**
+     * Degrees of a motion that the goal needs.
+     *
+     * @param replacesTable whether it stands in place of the published usual range
+     */
+    public record MotionGoal(String motion, double degrees, boolean replacesTable) {}
+
+    /** Each length that is known: measured, else from stature with its larger uncertainty. */
+    public Map<Segment, BodyLength> body() {
+        var known = new EnumMap<Segment, BodyLength>(Segment.class);
+        for (var segment : Segment.values()) {
+            length(segment).ifPresent(l -> known.put(segment, l));
+        }
+        return known;
+    }
+
+    public Optional<BodyLength> length(Segment segment) {
+        var measured = details.lengths().of(segment);
+        if (measured != null) {
+            return Optional.of(BodyLength.measured(Centimetres.of(measured)));
+        }
+        return Optional.ofNullable(details.statureCm())
+                .flatMap(s -> segment.fromStature(Centimetres.of(s)))
+                .map(BodyLength::fromStature);
+    }
+
+    public List<Restriction> restrictions(Instant now, ZoneId zone) {
+        return intake.restrictions(now, zone);
+    }
+
+    public Limits limits(String motion, Instant now, ZoneId zone) {
+        return Limits.of(motion, restrictions(now, zone));
+    }
+
+    /** Whom the published tables are looked up for. */
+    public Norm.Person person(LocalDate today) {
+        var birth = details.birthDate();
+        return new Norm.Person(
+                details.sex(),
+                birth == null ? null : Period.between(birth, today).getYears());
+    }
+
+    public Optional<MotionGoal> goal(String motion) {
+        return details.goals().stream().filter(g -> g.motion().equals(motion)).findFirst();
     }
 
     public Optional<Double> goalFor(String motion) {
-        return details.goals().stream()
-                .filter(g -> g.motion().equals(motion))
-                .map(MotionGoal::degrees)
-                .findFirst();
+        return goal(motion).map(MotionGoal::degrees);
     }
 }

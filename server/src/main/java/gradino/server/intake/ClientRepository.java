@@ -1,36 +1,45 @@
 package gradino.server.intake;
 
-import gradino.core.intake.Restriction;
-import gradino.core.quantity.EffortPercent;
+import gradino.core.intake.Beighton;
+import gradino.core.intake.Intake;
 import gradino.server.account.Whose;
 import gradino.server.intake.Client.Details;
+import gradino.server.intake.Client.Lengths;
 import gradino.server.intake.Client.MotionGoal;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
-/** Owns client, client_details, client_goal, restriction and clearance. */
+/** Owns client, client_details and client_goal. */
 @Repository
 public class ClientRepository implements Whose {
     private static final String CURRENT = """
-            SELECT c.id, c.recorded_at, d.id AS details_id, d.name, d.birth_date, d.goal, d.minutes, d.stature_cm,
-                   d.shank_cm, d.beighton, d.block_step_cm,
-                   r.effort_cap, r.no_deepening, r.stopped, r.reason, coalesce(r.happened_at, c.recorded_at) AS restricted_at,
-                   (SELECT max(happened_at) FROM clearance k WHERE k.client_id = c.id) AS cleared_at
+            SELECT c.id AS whose, c.recorded_at AS taken_in, d.id AS details_id, d.*
               FROM client c
               JOIN client_details d ON d.id = (SELECT max(id) FROM client_details WHERE client_id = c.id)
-              LEFT JOIN restriction r ON r.id = (SELECT max(id) FROM restriction WHERE client_id = c.id)
+            """;
+    private static final String INSERT_DETAILS = """
+            INSERT INTO client_details
+              (client_id, recorded_at, name, birth_date, sex, goal, history, minutes, days, equipment, stature_cm, shank_cm,
+               leg_cm, thigh_cm, hip_centres_cm, toe_to_ankle_cm, beighton, block_step_cm)
+            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) RETURNING id
             """;
 
     private final Sql sql;
+    private final IntakeRepository intakes;
 
-    ClientRepository(Sql sql) {
+    ClientRepository(Sql sql, IntakeRepository intakes) {
         this.sql = sql;
+        this.intakes = intakes;
     }
 
     @Override
@@ -58,112 +67,86 @@ public class ClientRepository implements Whose {
 
     public void addDetails(String id, Details d, Instant recordedAt) {
         var detailsId = sql.first(
-                        """
-                        INSERT INTO client_details
-                          (client_id, recorded_at, name, birth_date, goal, minutes, stature_cm, shank_cm, beighton, block_step_cm)
-                        VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?) RETURNING id
-                        """,
+                        INSERT_DETAILS,
                         row -> row.getLong(1),
                         id,
                         recordedAt,
                         d.name(),
                         d.birthDate() == null ? null : d.birthDate().toString(),
+                        d.sex(),
                         d.goal(),
+                        d.history(),
                         d.minutes(),
+                        d.days().stream().map(DayOfWeek::name).collect(Collectors.joining(";")),
+                        String.join(";", d.equipment()),
                         d.statureCm(),
-                        d.shankCm(),
+                        d.lengths().shank(),
+                        d.lengths().leg(),
+                        d.lengths().thigh(),
+                        d.lengths().hipCentres(),
+                        d.lengths().toeToAnkle(),
                         d.beighton(),
                         d.blockStepCm())
                 .orElseThrow();
         for (var goal : d.goals()) {
             sql.update(
-                    "INSERT INTO client_goal (details_id, motion, degrees) VALUES (?, ?, ?)",
+                    "INSERT INTO client_goal (details_id, motion, degrees, replaces_table) VALUES (?, ?, ?, ?)",
                     detailsId,
                     goal.motion(),
-                    goal.degrees());
+                    goal.degrees(),
+                    goal.replacesTable());
         }
     }
 
-    public void addRestriction(String clientId, Restriction r, Instant happenedAt, Instant recordedAt) {
-        sql.update(
-                """
-                INSERT INTO restriction (client_id, happened_at, recorded_at, effort_cap, no_deepening, stopped, reason)
-                VALUES (?, ?, ?, ?, ?, ?, ?)
-                """,
-                clientId,
-                happenedAt,
-                recordedAt,
-                r.effortCap() == null ? null : r.effortCap().value(),
-                r.noDeepening(),
-                r.stopped(),
-                r.reason());
-    }
-
-    public void addClearance(String id, String clientId, Clearance clearance, Instant happenedAt, Instant recordedAt) {
-        sql.update("""
-                INSERT INTO clearance (id, client_id, happened_at, recorded_at, cleared_by, note)
-                VALUES (?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING
-                """, id, clientId, happenedAt, recordedAt, clearance.clearedBy(), clearance.note());
-    }
-
-    /** Who cleared the client in writing, and what was written. */
-    public record Clearance(String clearedBy, String note) {}
-
-    /** A clearance with its times. */
-    public record ClearanceRow(
-            String id, String clientId, Clearance clearance, Instant happenedAt, Instant recordedAt) {}
-
-    public List<ClearanceRow> clearances(String clientId) {
-        return sql.list(
-                "SELECT * FROM clearance WHERE client_id = ? ORDER BY happened_at, id",
-                row -> new ClearanceRow(
-                        row.getString("id"),
-                        row.getString("client_id"),
-                        new Clearance(row.getString("cleared_by"), row.getString("note")),
-                        Sql.instant(row, "happened_at"),
-                        Sql.instant(row, "recorded_at")),
-                clientId);
-    }
-
     private Client client(ResultSet row) throws SQLException {
+        var id = row.getString("whose");
+        var recorded = Sql.instant(row, "taken_in");
+        var details = details(row);
+        var noted = details.beighton() == null ? null : new Beighton(details.beighton());
+        var intake = new Intake(
+                intakes.newest(id).orElse(null),
+                details.birthDate(),
+                noted,
+                intakes.added(id),
+                intakes.clearances(id).stream()
+                        .map(IntakeRepository.StoredClearance::clearance)
+                        .toList());
+        return new Client(id, details, intake, recorded);
+    }
+
+    private Details details(ResultSet row) throws SQLException {
         var birth = row.getString("birth_date");
-        var details = new Details(
+        return new Details(
                 row.getString("name"),
                 birth == null ? null : LocalDate.parse(birth),
+                row.getString("sex"),
                 row.getString("goal"),
+                row.getString("history"),
                 Sql.integer(row, "minutes"),
+                words(row.getString("days")).stream().map(DayOfWeek::valueOf).toList(),
+                words(row.getString("equipment")),
                 Sql.real(row, "stature_cm"),
-                Sql.real(row, "shank_cm"),
+                new Lengths(
+                        Sql.real(row, "shank_cm"),
+                        Sql.real(row, "leg_cm"),
+                        Sql.real(row, "thigh_cm"),
+                        Sql.real(row, "hip_centres_cm"),
+                        Sql.real(row, "toe_to_ankle_cm")),
                 Sql.integer(row, "beighton"),
                 row.getDouble("block_step_cm"),
                 goals(row.getLong("details_id")));
-        boolean cleared = row.getObject("cleared_at") != null;
-        return new Client(
-                row.getString("id"),
-                details,
-                restriction(row),
-                Sql.instant(row, "restricted_at"),
-                cleared ? Sql.instant(row, "cleared_at") : null,
-                Sql.instant(row, "recorded_at"));
     }
 
     private List<MotionGoal> goals(long detailsId) {
         return sql.list(
-                "SELECT motion, degrees FROM client_goal WHERE details_id = ? ORDER BY motion",
-                row -> new MotionGoal(row.getString("motion"), row.getDouble("degrees")),
+                "SELECT * FROM client_goal WHERE details_id = ? ORDER BY motion",
+                row -> new MotionGoal(
+                        row.getString("motion"), row.getDouble("degrees"), row.getInt("replaces_table") == 1),
                 detailsId);
     }
 
-    private static Restriction restriction(ResultSet row) throws SQLException {
-        var reason = row.getString("reason");
-        if (reason == null) {
-            return Restriction.NONE;
-        }
-        var cap = Sql.integer(row, "effort_cap");
-        return new Restriction(
-                cap == null ? null : EffortPercent.of(cap),
-                row.getInt("no_deepening") == 1,
-                row.getInt("stopped") == 1,
-                reason);
+    /** A list kept in one cell, separated by semicolons. */
+    public static List<String> words(@Nullable String joined) {
+        return joined == null || joined.isEmpty() ? List.of() : Arrays.asList(joined.split(";"));
     }
 }

@@ -4,6 +4,8 @@ import gradino.core.because.Finding;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Position;
 import gradino.core.body.Position.TapeFormulaId;
+import gradino.core.body.Segment;
+import gradino.core.body.Side;
 import gradino.core.measure.Instrument;
 import gradino.core.measure.Tape;
 import gradino.core.measure.Tape.BodyLength;
@@ -14,24 +16,26 @@ import gradino.core.quantity.OutOfBoundsException;
 import gradino.core.quantity.UncertainAngle;
 import gradino.server.measure.MeasurementDraft.TapeDraft;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** Reads one typed measurement: degrees and ± for each trial, and every finding beside its field. */
 final class Bench {
     private final MeasurementDraft draft;
-    private final Optional<BodyLength> shank;
+    private final Map<Segment, BodyLength> file;
     private final List<Finding> findings = new ArrayList<>();
     private final List<UncertainAngle> angles = new ArrayList<>();
-    private Optional<BodyLength> used = Optional.empty();
+    private final Map<Segment, BodyLength> used = new EnumMap<>(Segment.class);
 
-    private Bench(MeasurementDraft draft, Optional<BodyLength> shank) {
+    private Bench(MeasurementDraft draft, Map<Segment, BodyLength> file) {
         this.draft = draft;
-        this.shank = shank;
+        this.file = file;
     }
 
     /** What came out: one angle for each readable trial. */
-    record Reading(List<UncertainAngle> angles, Optional<BodyLength> shank, List<Finding> findings) {
+    record Reading(List<UncertainAngle> angles, Map<Segment, BodyLength> body, List<Finding> findings) {
         Optional<Trials> trials() {
             return angles.isEmpty() || angles.size() > Trials.MOST
                     ? Optional.empty()
@@ -40,9 +44,9 @@ final class Bench {
         }
     }
 
-    /** @param fileShank the client's shank, used when the tape form leaves it out; its uncertainty comes with it */
-    static Reading read(MeasurementDraft draft, Optional<BodyLength> fileShank) {
-        var bench = new Bench(draft, fileShank);
+    /** @param file the client's body lengths, used where the tape form leaves them out; their uncertainty comes with them */
+    static Reading read(MeasurementDraft draft, Map<Segment, BodyLength> file) {
+        var bench = new Bench(draft, file);
         bench.place();
         if (draft.instrument() == Instrument.TAPE) {
             bench.tape();
@@ -50,12 +54,18 @@ final class Bench {
             bench.typed();
         }
         bench.count();
-        return new Reading(List.copyOf(bench.angles), bench.used, List.copyOf(bench.findings));
+        return new Reading(List.copyOf(bench.angles), Map.copyOf(bench.used), List.copyOf(bench.findings));
     }
 
     private void place() {
-        if (Catalogue.motion(draft.motion()).isEmpty()) {
+        var motion = Catalogue.motion(draft.motion());
+        if (motion.isEmpty()) {
             block("motion", "unknown-motion", "Pick a motion of the list.");
+        } else if (!Side.of(motion.get()).contains(draft.side())) {
+            block(
+                    "side",
+                    "side-for-motion",
+                    "This motion has %s.".formatted(motion.get().midline() ? "no sides" : "a left and a right"));
         }
         var position = Catalogue.position(draft.position());
         if (position.isEmpty()) {
@@ -66,6 +76,13 @@ final class Bench {
         var grade = draft.controlGrade();
         if (grade != null && (grade < 0 || grade > 3)) {
             findings.add(Finding.blocking("controlGrade", "out-of-bounds", 3.0, "", "A control grade is 0 to 3."));
+        }
+        var incline = draft.incline();
+        if (incline != null && !(incline.degrees() >= 0 && incline.degrees() <= 90)) {
+            findings.add(Finding.blocking("incline.degrees", "out-of-bounds", 90.0, "°", "Between 0 and 90°."));
+        }
+        if (incline != null && incline.bench().isBlank()) {
+            block("incline.bench", "required", "Which bench? Each has its own line.");
         }
     }
 
@@ -81,57 +98,60 @@ final class Bench {
 
     private void tape() {
         var input = draft.tape();
-        if (input == null || input.lengthsCm().isEmpty()) {
+        var formula = Catalogue.position(draft.position()).map(Position::tape).orElse(null);
+        if (formula == null) {
+            block("instrument", "no-tape-here", "A tape gives no angle in this position: use a goniometer.");
+        } else if (input == null || input.lengthsCm().isEmpty()) {
             block("tape.lengthsCm[0]", "required", "Type the length that the tape shows.");
-            return;
-        }
-        try {
-            used = body(input);
-            var start = Centimetres.of(input.startCm());
-            used.ifPresentOrElse(
-                    body -> lengths(input, start, body),
-                    () -> block(
-                            "tape.shankCm",
-                            "required",
-                            "Measure the shank, knee to ankle, or put the stature in the file."));
-        } catch (OutOfBoundsException e) {
-            outOfBounds(input.startCm() >= 0 && input.startCm() <= e.upper() ? "tape.shankCm" : "tape.startCm", e);
-        }
-    }
-
-    private void lengths(TapeDraft input, Centimetres start, BodyLength body) {
-        var formula = Catalogue.position(draft.position()).map(Position::tape).orElse(TapeFormulaId.FOOT_SIDEWAYS);
-        for (int i = 0; i < input.lengthsCm().size(); i++) {
-            var path = "tape.lengthsCm[" + i + "]";
-            try {
-                var length = Centimetres.of(input.lengthsCm().get(i));
-                var tape = formula == TapeFormulaId.FOOT_RISE
-                        ? Tape.footRise(length, start, body)
-                        : Tape.footSideways(length, body);
-                angles.add(tape.angle());
-                if (tape.nearLimit()) {
-                    findings.add(Finding.advice(
-                            path,
-                            "near-limit",
-                            null,
-                            "",
-                            "So near the shank's whole length a tape says little: use a goniometer."));
-                }
-            } catch (OutOfBoundsException e) {
-                outOfBounds(path, e);
-            } catch (Tape.DoesNotFitException e) {
-                block(path, "does-not-fit", String.valueOf(e.getMessage()));
+        } else if (body(formula, input)) {
+            for (int i = 0; i < input.lengthsCm().size(); i++) {
+                length(formula, input, i);
             }
         }
     }
 
-    /** The shank as typed, else the one of the client's file with its own uncertainty. */
-    private Optional<BodyLength> body(TapeDraft input) {
-        if (input.shankCm() == null) {
-            return shank;
+    private void length(TapeFormulaId formula, TapeDraft input, int i) {
+        var path = "tape.lengthsCm[" + i + "]";
+        try {
+            Centimetres.of(input.lengthsCm().get(i));
+            var tape = new Tape(formula, input.lengthsCm().get(i), input.startCm(), used);
+            angles.add(tape.angle());
+            if (tape.nearLimit()) {
+                findings.add(Finding.advice(
+                        path,
+                        "near-limit",
+                        null,
+                        "",
+                        "So near the tape's limit a small error is a large one: use a goniometer."));
+            }
+        } catch (OutOfBoundsException e) {
+            boolean start = e.quantity().equals("reading at zero");
+            outOfBounds(start ? "tape.startCm" : path, e);
+        } catch (Tape.DoesNotFitException e) {
+            block(path, "does-not-fit", String.valueOf(e.getMessage()));
         }
-        var typed = Centimetres.of(input.shankCm());
-        return Optional.of(shank.filter(s -> s.length().equals(typed)).orElseGet(() -> BodyLength.measured(typed)));
+    }
+
+    /** Each length as typed, else the one of the client's file with its own uncertainty. */
+    private boolean body(TapeFormulaId formula, TapeDraft input) {
+        boolean whole = true;
+        for (var segment : Tape.needs(formula)) {
+            var path = "tape.body." + segment;
+            var typed = input.body().get(segment);
+            var known = file.get(segment);
+            if (typed == null && known == null) {
+                block(path, "required", "Measure it: " + segment.words() + "; or put it in the file.");
+                whole = false;
+            } else if (typed == null || (known != null && known.length().value() == typed)) {
+                used.put(segment, known);
+            } else if (!(typed >= 2 && typed <= 150)) {
+                findings.add(Finding.blocking(path, "out-of-bounds", 150.0, "cm", "Between 2 and 150 cm."));
+                whole = false;
+            } else {
+                used.put(segment, BodyLength.measured(Centimetres.of(typed)));
+            }
+        }
+        return whole;
     }
 
     private void count() {

@@ -1,18 +1,24 @@
 package gradino.server.measure;
 
+import gradino.core.body.Catalogue;
+import gradino.core.body.Position;
+import gradino.core.body.Segment;
 import gradino.core.body.Side;
 import gradino.core.measure.EndFeel;
 import gradino.core.measure.Instrument;
 import gradino.core.measure.Mode;
-import gradino.core.measure.NoiseRules;
+import gradino.core.measure.NoiseBook;
 import gradino.core.measure.RangeReading;
 import gradino.core.measure.SeriesKey;
+import gradino.core.measure.Tape;
+import gradino.core.measure.Tape.BodyLength;
 import gradino.core.measure.Tester;
 import gradino.core.measure.Trials;
 import gradino.core.measure.Warmth;
 import gradino.core.quantity.PainScore;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /** A stored measurement. */
@@ -33,25 +39,43 @@ public record Measurement(
         @Nullable EndFeel endFeel,
         PainScore pain,
         @Nullable Integer controlGrade,
-        String note) {
+        String note,
+        @Nullable String measuredBy,
+        @Nullable Incline incline,
+        @Nullable String assessmentId) {
 
     /**
      * Lengths as they were read.
      *
-     * @param lengthsCm foot heights, or sideways distances; one a trial
-     * @param startCm foot height at the zero; 0 where the formula has none
+     * @param lengthsCm as the position's formula takes them; one a trial
+     * @param startCm reading at the zero; 0 where the formula has none
+     * @param body the body lengths that were used
      */
-    public record TapeInput(List<Double> lengthsCm, double startCm, double shankCm) {
+    public record TapeInput(List<Double> lengthsCm, double startCm, Map<Segment, BodyLength> body) {
         public TapeInput {
             lengthsCm = List.copyOf(lengthsCm);
+            body = Map.copyOf(body);
         }
     }
+
+    /** A bench with an incline, and how steep it stood. */
+    public record Incline(String bench, double degrees) {}
 
     public SeriesKey series() {
         return new SeriesKey(motion, side, mode, position, instrument);
     }
 
-    public RangeReading reading(NoiseRules noise) {
-        return new RangeReading(happenedAt, trials.median().value(), noise.readingVariance(tester));
+    public RangeReading reading(NoiseBook noise) {
+        double variance = noise.variance(measuredBy, tester, motion, instrument, happenedAt, trials);
+        return new RangeReading(happenedAt, trials.median().value(), variance);
+    }
+
+    /** Uncertainty that the body lengths of a tape reading put on its value, degrees; 0 for other instruments. */
+    public double bodyUncertainty() {
+        var formula = Catalogue.position(position).map(Position::tape).orElse(null);
+        if (tape == null || formula == null || !tape.body().keySet().containsAll(Tape.needs(formula))) {
+            return 0;
+        }
+        return new Tape(formula, tape.lengthsCm().get(0), tape.startCm(), tape.body()).bodyUncertainty();
     }
 }

@@ -1,5 +1,6 @@
 package gradino.server.measure;
 
+import gradino.core.body.Segment;
 import gradino.core.body.Side;
 import gradino.core.measure.EndFeel;
 import gradino.core.measure.Instrument;
@@ -7,10 +8,12 @@ import gradino.core.measure.Mode;
 import gradino.core.measure.Tester;
 import gradino.core.measure.Warmth;
 import gradino.core.quantity.PainScore;
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -35,16 +38,18 @@ record MeasurementDraft(
         @Nullable EndFeel endFeel,
         PainScore pain,
         @Nullable Integer controlGrade,
-        @Size(max = 2000) String note) {
+        @Size(max = 2000) String note,
+        @Nullable @Valid InclineDraft incline,
+        @Nullable String assessmentId) {
 
     /**
      * Lengths as they are typed, in centimetres.
      *
-     * @param startCm foot height at the zero; 0 where the formula has none
-     * @param shankCm null for the one in the client's file
+     * @param startCm reading at the zero; 0 where the formula has none
+     * @param body body lengths measured just now, by segment; the client's file has the others
      */
-    record TapeDraft(
-            List<Double> lengthsCm,
-            double startCm,
-            @Nullable Double shankCm) {}
+    record TapeDraft(List<Double> lengthsCm, double startCm, Map<Segment, Double> body) {}
+
+    /** A bench with an incline. */
+    record InclineDraft(@Size(max = 80) String bench, double degrees) {}
 }

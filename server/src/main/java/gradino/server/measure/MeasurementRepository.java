@@ -1,20 +1,28 @@
 package gradino.server.measure;
 
+import gradino.core.body.Segment;
 import gradino.core.body.Side;
 import gradino.core.measure.EndFeel;
 import gradino.core.measure.Instrument;
 import gradino.core.measure.Mode;
+import gradino.core.measure.Tape.BodyLength;
 import gradino.core.measure.Tester;
 import gradino.core.measure.Trials;
 import gradino.core.measure.Warmth;
+import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.PainScore;
+import gradino.server.measure.Measurement.Incline;
 import gradino.server.measure.Measurement.TapeInput;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.Instant;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
@@ -25,8 +33,9 @@ public class MeasurementRepository {
     private static final String INSERT = """
             INSERT INTO measurement
               (id, client_id, motion, side, mode, warmth, position, instrument, tester, happened_at, recorded_at, trials,
-               tape_lengths, tape_start_cm, tape_shank_cm, end_feel, pain, control_grade, note)
-            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+               tape_lengths, tape_start_cm, tape_inputs, end_feel, pain, control_grade, note, measured_by, bench, incline,
+               assessment_id)
+            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
             ON CONFLICT (id) DO NOTHING
             """;
 
@@ -40,6 +49,14 @@ public class MeasurementRepository {
         return sql.list(
                 "SELECT * FROM measurement WHERE client_id = ? ORDER BY happened_at, id",
                 MeasurementRepository::measurement,
+                clientId);
+    }
+
+    /** When this client was last measured. */
+    public Optional<Instant> last(String clientId) {
+        return sql.first(
+                "SELECT happened_at FROM measurement WHERE client_id = ? ORDER BY happened_at DESC LIMIT 1",
+                row -> Sql.instant(row, "happened_at"),
                 clientId);
     }
 
@@ -72,11 +89,15 @@ public class MeasurementRepository {
             joined(m.trials().angles().stream().map(Degrees::value).toList()),
             tape == null ? null : joined(tape.lengthsCm()),
             tape == null ? null : tape.startCm(),
-            tape == null ? null : tape.shankCm(),
+            tape == null ? null : bodyText(tape.body()),
             m.endFeel(),
             m.pain().value(),
             m.controlGrade(),
-            m.note()
+            m.note(),
+            m.measuredBy(),
+            m.incline() == null ? null : m.incline().bench(),
+            m.incline() == null ? null : m.incline().degrees(),
+            m.assessmentId()
         };
     }
 
@@ -101,14 +122,51 @@ public class MeasurementRepository {
                 feel == null ? null : EndFeel.valueOf(feel),
                 PainScore.of(row.getInt("pain")),
                 Sql.integer(row, "control_grade"),
-                row.getString("note"));
+                row.getString("note"),
+                row.getString("measured_by"),
+                incline(row),
+                row.getString("assessment_id"));
+    }
+
+    private static @Nullable Incline incline(ResultSet row) throws SQLException {
+        var bench = row.getString("bench");
+        return bench == null ? null : new Incline(bench, row.getDouble("incline"));
     }
 
     private static @Nullable TapeInput tape(ResultSet row) throws SQLException {
         var lengths = row.getString("tape_lengths");
         return lengths == null
                 ? null
-                : new TapeInput(numbers(lengths), row.getDouble("tape_start_cm"), row.getDouble("tape_shank_cm"));
+                : new TapeInput(numbers(lengths), row.getDouble("tape_start_cm"), body(row.getString("tape_inputs")));
+    }
+
+    /** SHANK:42.5:0.5, separated by semicolons: segment, length and its uncertainty, cm. */
+    public static String bodyText(Map<Segment, BodyLength> body) {
+        if (body.isEmpty()) {
+            return "";
+        }
+        return new EnumMap<>(body)
+                .entrySet().stream()
+                        .map(e -> e.getKey() + ":" + e.getValue().length().value() + ":"
+                                + e.getValue().standardUncertainty())
+                        .collect(Collectors.joining(";"));
+    }
+
+    /** @throws IllegalArgumentException for anything else */
+    public static Map<Segment, BodyLength> body(String text) {
+        var body = new EnumMap<Segment, BodyLength>(Segment.class);
+        if (text.isEmpty()) {
+            return body;
+        }
+        for (var part : text.split(";")) {
+            var cells = part.split(":");
+            if (cells.length != 3) {
+                throw new IllegalArgumentException("a body length is segment:cm:uncertainty");
+            }
+            var length = Centimetres.of(Double.parseDouble(cells[1]));
+            body.put(Segment.valueOf(cells[0]), new BodyLength(length, Double.parseDouble(cells[2])));
+        }
+        return body;
     }
 
     public static String joined(List<Double> numbers) {

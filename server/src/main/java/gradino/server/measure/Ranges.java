@@ -1,203 +1,274 @@
 package gradino.server.measure;
 
+import gradino.core.because.Because;
 import gradino.core.body.Catalogue;
+import gradino.core.body.Motion;
+import gradino.core.body.Norm;
+import gradino.core.body.Position;
 import gradino.core.body.Side;
-import gradino.core.body.Sided;
 import gradino.core.measure.EndFeel;
 import gradino.core.measure.Instrument;
 import gradino.core.measure.Limiter;
+import gradino.core.measure.LimiterReason;
+import gradino.core.measure.LimiterReason.Wanted;
 import gradino.core.measure.Mode;
-import gradino.core.measure.NoiseRules;
-import gradino.core.measure.RangeReading;
-import gradino.core.measure.RangeSeries;
-import gradino.core.measure.RangeState;
-import gradino.core.measure.Warmth;
+import gradino.core.measure.NoiseBook;
+import gradino.core.measure.Priority;
 import gradino.core.quantity.UncertainAngle;
 import gradino.server.intake.Client;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** What a client's measurements say about each motion in each position, as it stands at a moment. */
 public final class Ranges {
-    private Ranges() {}
+    private final Client client;
+    private final NoiseBook noise;
+    private final Instant now;
+    private final ZoneId zone;
 
-    /** One motion in one position with one instrument, both sides. */
+    public Ranges(Client client, NoiseBook noise, Instant now, ZoneId zone) {
+        this.client = client;
+        this.noise = noise;
+        this.now = now;
+        this.zone = zone;
+    }
+
+    /**
+     * One motion in one position with one instrument.
+     *
+     * @param usualPassive null where no table was taken in this joint position
+     * @param asymmetry left − right; null for a midline motion or while a side is missing
+     */
     public record RangeRow(
             String motion,
+            String joint,
+            String name,
             String position,
+            String positionName,
             Instrument instrument,
             @Nullable Usual usualPassive,
             @Nullable Usual usualActive,
             @Nullable Double goalDegrees,
-            Sided<RangeSide> sides,
-            @Nullable Difference asymmetry) {}
+            List<RangeSide> sides,
+            @Nullable Difference asymmetry,
+            Priority priority,
+            Instant lastMeasured) {
+        public RangeRow {
+            sides = List.copyOf(sides);
+        }
 
-    /** A published usual range with its table. */
-    public record Usual(double lower, double upper, String source) {}
+        public Optional<RangeSide> on(Side side) {
+            return sides.stream().filter(s -> s.side() == side).findFirst();
+        }
+
+        /** Passive estimate of a side as the engine takes it: without the body lengths' common error. */
+        public Optional<UncertainAngle> passive(Side side) {
+            return on(side).map(RangeSide::passive).map(Estimate::own);
+        }
+    }
+
+    /** A published usual range with its table; {@code sameGroup} when the client belongs to its people. */
+    public record Usual(
+            double lower, double upper, double mean, double sd, String population, boolean sameGroup, String source) {
+        static Usual of(Norm norm, Norm.Person person) {
+            return new Usual(
+                    norm.lowerEdge(),
+                    norm.upperEdge(),
+                    norm.meanDegrees(),
+                    norm.upperEdge() - norm.meanDegrees(),
+                    norm.population(),
+                    norm.covers(person),
+                    norm.source().text());
+        }
+    }
 
     /**
      * One side's range.
      *
      * @param gap passive − active; null unless both were measured
      * @param gapLimit largest gap in order, degrees
+     * @param why what limits it, in words with numbers
      */
     public record RangeSide(
+            Side side,
             @Nullable Estimate passive,
             @Nullable Estimate active,
             @Nullable Difference gap,
             @Nullable Double gapLimit,
             Limiter limiter,
-            @Nullable EndFeel endFeel,
-            List<Dot> dots) {}
+            List<Because> why,
+            boolean veryMobile,
+            @Nullable EndFeel endFeel) {}
 
     /**
      * An estimate with its 95 % band and the change since the first reading.
      *
+     * @param standardError of the readings alone
+     * @param bodyError what a tape's body lengths add to the value, in common to all readings, degrees
+     * @param lower with both
      * @param asOf time of the last cold reading
      */
     public record Estimate(
             double degrees,
             double standardError,
+            double bodyError,
             double lower,
             double upper,
             Instant asOf,
             int readings,
-            Difference change) {}
+            Difference change) {
+        UncertainAngle own() {
+            return UncertainAngle.of(degrees, standardError);
+        }
+
+        UncertainAngle whole() {
+            return own().with(bodyError);
+        }
+    }
 
     /** A difference with its 95 % interval; real when it leaves out zero. */
-    public record Difference(double degrees, double lower, double upper, boolean real) {}
-
-    /** One reading, for the history. */
-    public record Dot(Instant at, Mode mode, Warmth warmth, double degrees, boolean outlier) {}
+    public record Difference(double degrees, double lower, double upper, boolean real) {
+        static Difference of(UncertainAngle d) {
+            boolean real = d.lower95() > 0 || d.upper95() < 0;
+            return new Difference(d.value().value(), d.lower95(), d.upper95(), real);
+        }
+    }
 
     private record RowKey(String motion, String position, Instrument instrument) {}
 
-    public static List<RangeRow> of(Client client, List<Measurement> measurements, NoiseRules noise, Instant now) {
+    public List<RangeRow> of(List<Measurement> measurements) {
         Map<RowKey, List<Measurement>> rows = new LinkedHashMap<>();
-        measurements.stream()
-                .sorted(Comparator.comparing(Measurement::happenedAt))
-                .forEach(m -> rows.computeIfAbsent(
-                                new RowKey(m.motion(), m.position(), m.instrument()), k -> new ArrayList<>())
-                        .add(m));
+        for (var m : measurements) {
+            rows.computeIfAbsent(new RowKey(m.motion(), m.position(), m.instrument()), k -> new ArrayList<>())
+                    .add(m);
+        }
         return rows.entrySet().stream()
-                .map(e -> row(client, e.getKey(), e.getValue(), noise, now))
+                .map(e -> row(e.getKey(), e.getValue()))
+                .sorted(Comparator.comparing(RangeRow::priority).thenComparing(RangeRow::name))
                 .toList();
     }
 
-    private static RangeRow row(Client client, RowKey key, List<Measurement> all, NoiseRules noise, Instant now) {
-        var wanted = wanted(client, key.motion(), key.position());
-        var sides = Sided.of(side -> side(all, side, wanted.orElse(null), noise, now));
+    /** The row of one line, if it was ever measured. */
+    public Optional<RangeRow> of(
+            List<Measurement> measurements, String motion, String position, Instrument instrument) {
+        return of(measurements.stream()
+                        .filter(m -> m.motion().equals(motion)
+                                && m.position().equals(position)
+                                && m.instrument() == instrument)
+                        .toList())
+                .stream()
+                .findFirst();
+    }
+
+    private RangeRow row(RowKey key, List<Measurement> all) {
+        var motion = Catalogue.motion(key.motion());
+        var wanted = wanted(client, key.motion(), key.position(), today()).orElse(null);
+        var sides = motion.map(Side::of).orElse(Side.PAIR).stream()
+                .map(side -> side(side, all, wanted))
+                .toList();
+        var asymmetry = asymmetry(sides);
         return new RangeRow(
                 key.motion(),
+                motion.map(Motion::joint).orElse(""),
+                motion.map(Motion::name).orElse(key.motion()),
                 key.position(),
+                Catalogue.position(key.position()).map(Position::name).orElse(key.position()),
                 key.instrument(),
-                usual(key, Mode.PASSIVE),
-                usual(key, Mode.ACTIVE),
+                usual(key.motion(), key.position(), Mode.PASSIVE),
+                usual(key.motion(), key.position(), Mode.ACTIVE),
                 client.goalFor(key.motion()).orElse(null),
                 sides,
-                asymmetry(sides));
+                asymmetry,
+                priority(key, sides, asymmetry),
+                all.get(all.size() - 1).happenedAt());
     }
 
-    /** What the passive range is held against: the greater of the goal and the usual range's lower edge. */
-    public static Optional<Double> wanted(Client client, String motion, String position) {
-        var usual = Catalogue.norm(motion, "passive", position).map(n -> n.lowerEdge());
-        var goal = client.goalFor(motion);
-        return usual.isPresent() && goal.isPresent()
-                ? Optional.of(Math.max(usual.get(), goal.get()))
-                : usual.or(() -> goal);
+    private LocalDate today() {
+        return LocalDate.ofInstant(now, zone);
     }
 
-    private static @Nullable Usual usual(RowKey key, Mode mode) {
-        return Catalogue.norm(key.motion(), mode.tableMode(), key.position())
-                .map(n -> new Usual(n.lowerEdge(), n.upperEdge(), n.source().text() + ", " + n.population()))
+    @Nullable
+    Usual usual(String motion, String position, Mode mode) {
+        var person = client.person(today());
+        return Catalogue.usual(motion, mode.tableMode(), position, person)
+                .map(n -> Usual.of(n, person))
                 .orElse(null);
     }
 
-    private static RangeSide side(
-            List<Measurement> all, Side side, @Nullable Double wanted, NoiseRules noise, Instant now) {
+    /**
+     * What the passive range is held against: the greater of the goal and the usual range's lower edge, or the goal alone
+     * where the coach put it in the table's place.
+     */
+    public static Optional<Wanted> wanted(Client client, String motion, String position, LocalDate today) {
+        var goal = client.goal(motion);
+        var table = Catalogue.usual(motion, "passive", position, client.person(today))
+                .filter(n -> goal.filter(Client.MotionGoal::replacesTable).isEmpty());
+        var flag = table.map(n -> n.edge(2)).orElse(null);
+        var lower = table.map(n -> new Wanted(n.lowerEdge(), "of the usual range (" + n.population() + ")", flag));
+        var needed = goal.map(g -> new Wanted(g.degrees(), "that the goal needs", flag));
+        if (lower.isPresent() && needed.isPresent()) {
+            return lower.get().degrees() > needed.get().degrees() ? lower : needed;
+        }
+        return needed.or(() -> lower);
+    }
+
+    private RangeSide side(Side side, List<Measurement> all, @Nullable Wanted wanted) {
         var mine = all.stream().filter(m -> m.side() == side).toList();
-        var passive = estimate(mine, Mode.PASSIVE, noise, now);
-        var active = estimate(mine, Mode.ACTIVE, noise, now);
-        var feel = mine.stream()
-                .filter(m -> m.mode() == Mode.PASSIVE && m.warmth() == Warmth.COLD && m.endFeel() != null)
-                .reduce((a, b) -> b)
-                .map(Measurement::endFeel)
-                .orElse(null);
+        var passive = Series.estimate(mine, Mode.PASSIVE, noise, now);
+        var active = Series.estimate(mine, Mode.ACTIVE, noise, now);
+        var feel = Series.endFeel(mine);
+        var reason = new LimiterReason(
+                passive == null ? null : passive.whole(), active == null ? null : active.own(), wanted, feel);
         return new RangeSide(
+                side,
                 passive,
                 active,
                 passive == null || active == null
                         ? null
-                        : difference(angle(passive).minusIndependent(angle(active))),
+                        : Difference.of(passive.own().minusIndependent(active.own())),
                 passive == null ? null : Limiter.gapLimit(passive.degrees()),
-                Limiter.judge(
-                        passive == null ? null : angle(passive), active == null ? null : angle(active), wanted, feel),
-                feel,
-                dots(mine, noise));
+                reason.limiter(),
+                reason.why(),
+                reason.veryMobile(),
+                feel);
     }
 
-    private static UncertainAngle angle(Estimate estimate) {
-        return UncertainAngle.of(estimate.degrees(), estimate.standardError());
-    }
-
-    private static @Nullable Estimate estimate(List<Measurement> mine, Mode mode, NoiseRules noise, Instant now) {
-        var readings = cold(mine, mode, noise);
-        return RangeSeries.fold(readings, noise)
-                .map(state -> {
-                    var angle = state.predict(now, noise).estimate();
-                    var change = state.change();
-                    return new Estimate(
-                            angle.value().value(),
-                            angle.standardUncertainty(),
-                            angle.lower95(),
-                            angle.upper95(),
-                            state.at(),
-                            readings.size(),
-                            new Difference(change.degrees(), change.lower95(), change.upper95(), change.isReal()));
-                })
-                .orElse(null);
-    }
-
-    private static List<RangeReading> cold(List<Measurement> mine, Mode mode, NoiseRules noise) {
-        return mine.stream()
-                .filter(m -> m.mode() == mode && m.warmth() == Warmth.COLD)
-                .map(m -> m.reading(noise))
-                .toList();
-    }
-
-    private static List<Dot> dots(List<Measurement> mine, NoiseRules noise) {
-        Map<Mode, RangeState> states = new LinkedHashMap<>();
-        var dots = new ArrayList<Dot>();
-        for (var m : mine) {
-            var reading = m.reading(noise);
-            var before = states.get(m.mode());
-            boolean cold = m.warmth() == Warmth.COLD;
-            boolean outlier = cold && before != null && before.isOutlier(reading, noise);
-            if (cold) {
-                states.put(m.mode(), before == null ? RangeState.first(reading, noise) : before.next(reading, noise));
-            }
-            dots.add(new Dot(m.happenedAt(), m.mode(), m.warmth(), reading.degrees(), outlier));
+    private static @Nullable Difference asymmetry(List<RangeSide> sides) {
+        if (sides.size() < 2) {
+            return null;
         }
-        return dots;
+        var left = sides.get(0).passive();
+        var right = sides.get(1).passive();
+        return left == null || right == null ? null : Difference.of(left.own().minusIndependent(right.own()));
     }
 
-    private static @Nullable Difference asymmetry(Sided<RangeSide> sides) {
-        var left = sides.left().passive();
-        var right = sides.right().passive();
-        return left == null || right == null
-                ? null
-                : difference(angle(Objects.requireNonNull(left)).minusIndependent(angle(right)));
+    private Priority priority(RowKey key, List<RangeSide> sides, @Nullable Difference asymmetry) {
+        var goal = client.goalFor(key.motion());
+        var usual = usual(key.motion(), key.position(), Mode.PASSIVE);
+        double uneven = asymmetry != null && asymmetry.real() ? Math.abs(asymmetry.degrees()) : 0;
+        var worst = new Priority(0, 0, uneven, 0);
+        for (var side : sides) {
+            var passive = side.passive();
+            if (passive != null) {
+                double shortOf = goal.map(g -> g - passive.degrees()).orElse(0.0);
+                double deficit = usual == null ? 0 : (usual.mean() - passive.degrees()) / usual.sd();
+                worst = worst.worse(new Priority(shortOf, deficit, 0, gapOver(side)));
+            }
+        }
+        return worst;
     }
 
-    private static Difference difference(UncertainAngle d) {
-        boolean real = d.lower95() > 0 || d.upper95() < 0;
-        return new Difference(d.value().value(), d.lower95(), d.upper95(), real);
+    private static double gapOver(RangeSide side) {
+        var gap = side.gap();
+        var limit = side.gapLimit();
+        return gap == null || limit == null || gap.lower() <= limit ? 0 : gap.degrees() - limit;
     }
 }

@@ -13,6 +13,7 @@ import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.Timeline;
 import gradino.core.quantity.Tenths;
 import gradino.server.account.Whose;
+import gradino.server.intake.Flags;
 import gradino.server.platform.Json;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;
@@ -20,6 +21,7 @@ import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,7 +32,7 @@ import org.springframework.stereotype.Repository;
 
 /** Owns session, session_block, session_close and morning. */
 @Repository
-public class SessionRepository implements Whose {
+public class SessionRepository implements Whose, Flags {
     private static final String INSERT_BLOCK = """
             INSERT INTO session_block
               (id, session_id, block_id, side, kind, happened_at, recorded_at, phases, effort_rating, faults, pains,
@@ -171,6 +173,11 @@ public class SessionRepository implements Whose {
     }
 
     /** Closes with a stop sign in any line of a client. */
+    @Override
+    public Optional<Instant> lastFlag(String clientId) {
+        return stopsOfClient(clientId).stream().map(Closed::happenedAt).max(Comparator.naturalOrder());
+    }
+
     public List<Closed> stopsOfClient(String clientId) {
         return sql.list("""
                 SELECT c.* FROM session_close c JOIN session s ON s.id = c.session_id

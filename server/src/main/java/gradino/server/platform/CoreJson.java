@@ -9,7 +9,7 @@ import gradino.core.advance.Event;
 import gradino.core.because.Because;
 import gradino.core.because.Reason;
 import gradino.core.because.Term;
-import gradino.core.intake.Restriction;
+import gradino.core.intake.Limits;
 import gradino.core.measure.PropGrid;
 import gradino.core.prescribe.Timeline;
 import gradino.core.quantity.Centimetres;
@@ -40,7 +40,7 @@ public class CoreJson {
                 .addMixIn(PainScore.class, PlainInt.class)
                 .addMixIn(Tenths.class, PlainInt.class)
                 .addMixIn(Because.class, Spoken.class)
-                .addMixIn(Restriction.class, WithoutNone.class)
+                .addMixIn(Limits.class, WithoutNone.class)
                 .addMixIn(Timeline.Phase.class, WithoutContraction.class)
                 .addMixIn(Event.class, Tagged.class)
                 .addMixIn(PropGrid.class, Tagged.class)

@@ -5,8 +5,8 @@ import gradino.core.advance.Start;
 import gradino.core.because.Finding;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import gradino.core.intake.Limits;
 import gradino.core.measure.Instrument;
-import gradino.core.measure.NoiseRules;
 import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.PlanCheck;
@@ -17,6 +17,7 @@ import gradino.core.quantity.UncertainAngle;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.measure.MeasurementRepository;
+import gradino.server.measure.NoiseService;
 import gradino.server.measure.Ranges;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
@@ -35,6 +36,7 @@ public class LineService {
     private final LineHistory history;
     private final ClientService clients;
     private final MeasurementRepository measurements;
+    private final NoiseService noise;
     private final Clock clock;
 
     LineService(
@@ -42,11 +44,13 @@ public class LineService {
             LineHistory history,
             ClientService clients,
             MeasurementRepository measurements,
+            NoiseService noise,
             Clock clock) {
         this.lines = lines;
         this.history = history;
         this.clients = clients;
         this.measurements = measurements;
+        this.noise = noise;
         this.clock = clock;
     }
 
@@ -92,13 +96,13 @@ public class LineService {
                 position,
                 passive.map((s, p) -> p.orElseThrow()),
                 Props.grid(client, position),
-                client.restriction(),
+                limits(client, motion),
                 Policy.house());
         return new Suggestion(plan, List.of());
     }
 
     private static List<Finding> missing(Sided<Optional<UncertainAngle>> passive) {
-        return java.util.Arrays.stream(Side.values())
+        return Side.PAIR.stream()
                 .filter(s -> passive.on(s).isEmpty())
                 .map(s -> Finding.blocking(
                         s.word(),
@@ -153,7 +157,7 @@ public class LineService {
         var wanted = onProps(client, plan);
         var now = StudioClock.now(clock);
         lines.addPlan(new PlanVersion(lineId, wanted, now, now));
-        for (var side : Side.values()) {
+        for (var side : Side.PAIR) {
             if (!before.dose(side).equals(wanted.dose(side))) {
                 history.edited(line, side, before.dose(side), wanted.dose(side));
             }
@@ -180,7 +184,7 @@ public class LineService {
             return history.context(get(lineId));
         }
         return new PlanContext(
-                client.restriction(),
+                limits(client, plan.motion()),
                 true,
                 client.details().minutes(),
                 Sided.both(Optional.empty()),
@@ -189,10 +193,12 @@ public class LineService {
 
     private Sided<Optional<UncertainAngle>> passive(
             Client client, String motion, String position, Instrument instrument) {
-        var row = Ranges.of(client, measurements.of(client.id()), NoiseRules.HOUSE, StudioClock.now(clock)).stream()
-                .filter(r -> r.motion().equals(motion) && r.position().equals(position) && r.instrument() == instrument)
-                .findFirst();
-        return Sided.of(side ->
-                row.map(r -> r.sides().on(side).passive()).map(e -> UncertainAngle.of(e.degrees(), e.standardError())));
+        var ranges = new Ranges(client, noise.book(), StudioClock.now(clock), clock.getZone());
+        var row = ranges.of(measurements.of(client.id()), motion, position, instrument);
+        return Sided.of(side -> row.flatMap(r -> r.passive(side)));
+    }
+
+    private Limits limits(Client client, String motion) {
+        return client.limits(motion, StudioClock.now(clock), clock.getZone());
     }
 }

@@ -2,6 +2,7 @@ package gradino.server.prescribe;
 
 import gradino.core.body.Catalogue;
 import gradino.core.body.Position.TapeFormulaId;
+import gradino.core.body.Segment;
 import gradino.core.measure.PropGrid;
 import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
@@ -26,7 +27,7 @@ public final class Props {
         boolean blocks = Catalogue.position(position)
                 .filter(p -> p.tape() == TapeFormulaId.FOOT_RISE)
                 .isPresent();
-        var shank = client.shank();
+        var shank = client.length(Segment.SHANK);
         return blocks && shank.isPresent()
                 ? new PropGrid.Blocks(
                         shank.get().length(), Centimetres.of(client.details().blockStepCm()))

@@ -3,13 +3,14 @@ package gradino.server.today;
 import gradino.core.advance.Moment;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
+import gradino.core.intake.Intake;
 import gradino.core.intake.Restriction;
+import gradino.core.intake.Scope;
 import gradino.core.prescribe.Plan;
 import gradino.server.advance.DecisionService;
 import gradino.server.advance.DecisionService.Proposals;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
-import gradino.server.measure.Measurement;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.perform.SessionRepository;
 import gradino.server.perform.SessionRepository.Held;
@@ -68,8 +69,8 @@ public class TodayService {
             String id,
             String name,
             String goal,
-            Restriction restriction,
-            boolean hypermobile,
+            List<Restriction> restrictions,
+            Intake.Due screeningDue,
             @Nullable Instant lastMeasured,
             State state,
             List<LineDay> lines) {}
@@ -125,23 +126,22 @@ public class TodayService {
             lineDays.add(lineDay(line, held, now));
             mornings.addAll(asked(client, line, held, now));
         }
+        var file = clients.file(client);
         return new ClientDay(
                 client.id(),
                 client.details().name(),
                 client.details().goal(),
-                client.restriction(),
-                client.hypermobileOn(now.day(now.instant())),
-                measurements.of(client.id()).stream()
-                        .map(Measurement::happenedAt)
-                        .max(Comparator.naturalOrder())
-                        .orElse(null),
-                state(client, lineDays),
+                file.restrictions(),
+                file.screeningDue(),
+                measurements.last(client.id()).orElse(null),
+                state(file.restrictions(), lineDays),
                 lineDays);
     }
 
-    private static State state(Client client, List<LineDay> lines) {
-        boolean stop =
-                client.restriction().stopped() || lines.stream().anyMatch(l -> l.verdict() == Verdict.STOP_AND_REFER);
+    private static State state(List<Restriction> restrictions, List<LineDay> lines) {
+        boolean stop = restrictions.stream()
+                        .anyMatch(r -> r.kind().forbids() && r.scope().equals(Scope.WHOLE_BODY))
+                || lines.stream().anyMatch(l -> l.verdict() == Verdict.STOP_AND_REFER);
         if (stop) {
             return State.STOP;
         } else if (lines.stream().anyMatch(l -> l.waiting() > 0)) {
@@ -185,7 +185,7 @@ public class TodayService {
 
     private static int waiting(Proposals proposals) {
         int waiting = 0;
-        for (var side : Side.values()) {
+        for (var side : Side.PAIR) {
             waiting += proposals.sides().on(side).waits() ? 1 : 0;
         }
         return waiting;

@@ -1,0 +1,89 @@
+package gradino.server.demo;
+
+import gradino.core.advance.Moment;
+import gradino.core.body.Catalogue;
+import gradino.core.body.Side;
+import gradino.core.measure.Instrument;
+import gradino.core.measure.Mode;
+import gradino.core.measure.SeriesKey;
+import gradino.server.intake.ClientRepository;
+import gradino.server.measure.Measurement;
+import gradino.server.measure.MeasurementRepository;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.springframework.stereotype.Component;
+
+/** Whole-body assessments of the invented clients who were measured all over: at the start and half way. */
+@Component
+class DemoBody {
+    private static final int SECONDS_A_READING = 45;
+
+    private final ClientRepository clients;
+    private final MeasurementRepository measurements;
+
+    DemoBody(ClientRepository clients, MeasurementRepository measurements) {
+        this.clients = clients;
+        this.measurements = measurements;
+    }
+
+    /**
+     * A motion of the body.
+     *
+     * @param passive true range at the start, left side
+     * @param uneven right − left
+     * @param gap true control gap
+     * @param gain true gain till the second assessment
+     */
+    private record Part(String motion, String position, double passive, double uneven, double gap, double gain) {}
+
+    private static final List<Part> PARTS = List.of(
+            new Part("neck-rotation", "seated-tall", 68, 3, 4, 1),
+            new Part("shoulder-flexion", "supine-arm-overhead", 158, 5, 10, 3),
+            new Part("shoulder-internal-rotation", "supine-arm-square", 46, 9, 9, 6),
+            new Part("shoulder-external-rotation", "supine-arm-square", 92, -4, 12, 0),
+            new Part("thoracic-rotation", "seated-arms-crossed", 34, 6, 6, 4),
+            new Part("wrist-extension", "forearm-on-table", 66, -2, 7, 0),
+            new Part("hip-flexion", "supine-knee-to-chest", 108, 2, 16, 5),
+            new Part("hip-extension", "prone-leg-lift", 8, 2, 6, 1),
+            new Part("hip-abduction", "supine-leg-slide", 36, -5, 14, 4),
+            new Part("hip-external-rotation", "prone-knee-bent", 31, 7, 9, 2),
+            new Part("knee-flexion", "supine-heel-slide", 138, 1, 8, 0),
+            new Part("ankle-plantarflexion", "long-sitting", 44, 0, 5, 0),
+            new Part("ankle-dorsiflexion", "long-sitting", 9, 3, 4, 2),
+            new Part("big-toe-extension", "seated-foot-flat", 52, -6, 22, 3));
+
+    void tell(DemoLife life, Moment now, Random random) {
+        if (life.weeks() < 8) {
+            return;
+        }
+        assess(life, at(now, life.weeks() * 7), 0, random);
+        assess(life, at(now, life.weeks() * 7 / 2), 1, random);
+    }
+
+    private static Instant at(Moment now, int daysAgo) {
+        return now.day(now.instant())
+                .minusDays(daysAgo)
+                .atTime(LocalTime.of(10, 0))
+                .atZone(now.zone())
+                .toInstant();
+    }
+
+    private void assess(DemoLife life, Instant start, double share, Random random) {
+        var readings = new DemoReadings(clients.find(life.id()).orElseThrow(), random);
+        var all = new ArrayList<Measurement>();
+        for (var part : PARTS) {
+            for (var side : Catalogue.motion(part.motion()).map(Side::of).orElseThrow()) {
+                double truth = part.passive() + part.gain() * share + (side == Side.RIGHT ? part.uneven() : 0);
+                for (var mode : List.of(Mode.PASSIVE, Mode.ACTIVE)) {
+                    var key = new SeriesKey(part.motion(), side, mode, part.position(), Instrument.GONIOMETER);
+                    double value = mode == Mode.PASSIVE ? truth : truth - part.gap();
+                    all.add(readings.cold(key, value, start.plusSeconds((long) all.size() * SECONDS_A_READING)));
+                }
+            }
+        }
+        measurements.insert(all);
+    }
+}

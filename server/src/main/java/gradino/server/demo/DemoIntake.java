@@ -1,0 +1,82 @@
+package gradino.server.demo;
+
+import gradino.core.body.Side;
+import gradino.core.intake.Beighton;
+import gradino.core.intake.Clearance;
+import gradino.core.intake.Question;
+import gradino.core.intake.RestrictionKind;
+import gradino.core.intake.Scope;
+import gradino.core.intake.Screening;
+import gradino.core.intake.Screening.EventKind;
+import gradino.core.intake.Screening.JointEvent;
+import gradino.server.intake.IntakeRepository;
+import gradino.server.intake.IntakeRepository.AddedRestriction;
+import gradino.server.intake.IntakeRepository.StoredClearance;
+import gradino.server.intake.IntakeRepository.StoredScreening;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What an invented client answered on the first day.
+ *
+ * @param asked false for one who was not screened yet
+ * @param yes questions answered with yes
+ */
+record DemoIntake(
+        boolean asked,
+        Set<String> yes,
+        List<JointEvent> events,
+        @Nullable Double effortCap,
+        List<Clearance> clearances) {
+    static final DemoIntake NOT_YET = new DemoIntake(false, Set.of(), List.of(), null, List.of());
+
+    static DemoIntake clean() {
+        return new DemoIntake(true, Set.of(), List.of(), null, List.of());
+    }
+
+    static DemoIntake brokenWrist(LocalDate on) {
+        var event = new JointEvent(EventKind.FRACTURE, "wrist", Side.LEFT, on, "no weight on the hand yet");
+        return new DemoIntake(true, Set.of(), List.of(event), null, List.of());
+    }
+
+    static DemoIntake clearedTo70(LocalDate writtenOn) {
+        var lifted = new Clearance.Loosening("medication/" + RestrictionKind.NO_ISOMETRICS, null, List.of());
+        var clearance = new Clearance(
+                "Dr. Wenna Polglaze, invented practice",
+                writtenOn,
+                null,
+                "Blood pressure treated and steady; isometrics up to 70 % of full effort.",
+                false,
+                List.of(lifted));
+        return new DemoIntake(true, Set.of("medication"), List.of(), 70.0, List.of(clearance));
+    }
+
+    void tell(IntakeRepository intakes, String clientId, Instant at) {
+        if (asked) {
+            intakes.add(new StoredScreening(clientId + "-screening", clientId, screening(at), at));
+        }
+        if (effortCap != null) {
+            var cap = IntakeRepository.ofCoach(
+                    "coach:" + clientId,
+                    RestrictionKind.EFFORT_CAP,
+                    Scope.WHOLE_BODY,
+                    effortCap,
+                    "blood pressure under treatment, written clearance to 70 %",
+                    at);
+            intakes.add(new AddedRestriction(clientId, cap, at));
+        }
+        for (var clearance : clearances) {
+            intakes.add(new StoredClearance(clientId + "-clearance", clientId, clearance, at, at));
+        }
+    }
+
+    private Screening screening(Instant at) {
+        var answers = Question.all().stream().collect(Collectors.toMap(Question::id, q -> yes.contains(q.id())));
+        var seen = Set.of(Beighton.Item.PALMS, Beighton.Item.THUMB_LEFT);
+        return new Screening(at, answers, null, events, List.of(), null, null, seen, 0, "");
+    }
+}

@@ -1,0 +1,109 @@
+package gradino.server.measure;
+
+import gradino.server.measure.Battery.Assessment;
+import gradino.server.measure.Battery.MovementResult;
+import gradino.server.platform.Json;
+import gradino.server.platform.Sql;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Repository;
+
+/** Owns battery, assessment and movement_result. */
+@Repository
+public class BatteryRepository {
+    private final Sql sql;
+    private final Json json;
+
+    BatteryRepository(Sql sql, Json json) {
+        this.sql = sql;
+        this.json = json;
+    }
+
+    void insert(Battery b) {
+        sql.update("""
+                INSERT INTO battery (id, client_id, recorded_at, name, body) VALUES (?, ?, ?, ?, ?)
+                ON CONFLICT (id) DO NOTHING
+                """, b.id(), b.clientId(), b.recordedAt(), b.name(), json.write(b.body()));
+    }
+
+    List<Battery> of(String clientId) {
+        return sql.list("SELECT * FROM battery WHERE client_id = ? ORDER BY recorded_at, id", this::battery, clientId);
+    }
+
+    Optional<Battery> find(String clientId, String id) {
+        return sql.first("SELECT * FROM battery WHERE client_id = ? AND id = ?", this::battery, clientId, id);
+    }
+
+    void insert(Assessment a) {
+        sql.update("""
+                INSERT INTO assessment (id, client_id, battery_id, happened_at, recorded_at) VALUES (?, ?, ?, ?, ?)
+                ON CONFLICT (id) DO NOTHING
+                """, a.id(), a.clientId(), a.batteryId(), a.happenedAt(), a.recordedAt());
+    }
+
+    List<Assessment> assessments(String clientId, String batteryId) {
+        return sql.list(
+                "SELECT * FROM assessment WHERE client_id = ? AND battery_id = ? ORDER BY happened_at, recorded_at, id",
+                BatteryRepository::assessment,
+                clientId,
+                batteryId);
+    }
+
+    Optional<Assessment> assessment(String clientId, String id) {
+        return sql.first(
+                "SELECT * FROM assessment WHERE client_id = ? AND id = ?", BatteryRepository::assessment, clientId, id);
+    }
+
+    void insert(MovementResult r) {
+        sql.update(
+                """
+                INSERT INTO movement_result
+                  (id, client_id, assessment_id, movement, value, happened_at, recorded_at, note)
+                VALUES (?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING
+                """,
+                r.id(),
+                r.clientId(),
+                r.assessmentId(),
+                r.movement(),
+                r.value(),
+                r.happenedAt(),
+                r.recordedAt(),
+                r.note());
+    }
+
+    /** In the order they were recorded: the last of a movement counts. */
+    List<MovementResult> results(String assessmentId) {
+        return sql.list(
+                "SELECT * FROM movement_result WHERE assessment_id = ? ORDER BY recorded_at, id",
+                row -> new MovementResult(
+                        row.getString("id"),
+                        row.getString("client_id"),
+                        row.getString("assessment_id"),
+                        row.getString("movement"),
+                        row.getDouble("value"),
+                        Sql.instant(row, "happened_at"),
+                        Sql.instant(row, "recorded_at"),
+                        row.getString("note")),
+                assessmentId);
+    }
+
+    private Battery battery(ResultSet row) throws SQLException {
+        return new Battery(
+                row.getString("id"),
+                row.getString("client_id"),
+                row.getString("name"),
+                json.read(row.getString("body"), Battery.BatterySet.class),
+                Sql.instant(row, "recorded_at"));
+    }
+
+    private static Assessment assessment(ResultSet row) throws SQLException {
+        return new Assessment(
+                row.getString("id"),
+                row.getString("client_id"),
+                row.getString("battery_id"),
+                Sql.instant(row, "happened_at"),
+                Sql.instant(row, "recorded_at"));
+    }
+}
