@@ -50,8 +50,8 @@ export function RangeBar({ side, usual, goal, label }: Props) {
       )}
       {goal !== undefined && (
         <g>
-          <line x1={x(goal)} x2={x(goal)} y1={2} y2={44} stroke="var(--press)" strokeWidth="2" />
-          <path d={`M${x(goal)} 2h12l-4 4 4 4h-12`} fill="var(--press)" />
+          <line x1={x(goal)} x2={x(goal)} y1={2} y2={44} stroke="var(--ink)" strokeWidth="2" />
+          <path d={`M${x(goal)} 2h12l-4 4 4 4h-12`} fill="var(--ink)" />
         </g>
       )}
       {[0, 20, 40, 60].map((tick) => (

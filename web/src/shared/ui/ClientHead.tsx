@@ -23,6 +23,14 @@ export function useClientDay(clientId: string) {
   });
 }
 
+/** What must not be done with a client, where the head of their pages is not shown. */
+export function ClientCautions({ clientId }: { clientId: string }) {
+  const day = useClientDay(clientId);
+  return day.data ? (
+    <Cautions clientId={clientId} restrictions={day.data.restrictions} due={day.data.screeningDue} />
+  ) : null;
+}
+
 /** Who it is, what must not be done, and the five treads of the work with where each stands. */
 export function ClientHead({ clientId, tread }: { clientId: string; tread: Tread }) {
   const day = useClientDay(clientId);
@@ -52,7 +60,7 @@ export function ClientHead({ clientId, tread }: { clientId: string; tread: Tread
             }`}
           >
             <span className="block text-sm font-semibold sm:text-base">{name}</span>
-            <span className="block text-xs sm:text-sm">{states[id]}</span>
+            <span className="block text-xs sm:text-sm">{states[id] || '\u00a0'}</span>
           </Link>
         ))}
       </nav>

@@ -68,10 +68,7 @@ function Conversation({ client, asked, last }: Props) {
   const open = (n: number) =>
     (topics[n]?.[1] ?? []).some((q) => isAsked(q, a.answers) && a.answers[q.id] === undefined);
   const next = () => setStep((s) => Math.min(names.length - 1, s + 1));
-  const findings = [...findingsOf(save.error), ...(preview.data?.findings ?? [])].map((f) => ({
-    ...f,
-    path: f.path.replace(/^answers\.(?=answers|events|bloodPressure|birthOn|guardian|flareJoints)/, ''),
-  }));
+  const findings = [...findingsOf(save.error), ...(preview.data?.findings ?? [])];
   const topic = topics[step];
   return (
     <div className="grid gap-8 lg:grid-cols-[1.4fr_1fr]">
@@ -130,7 +127,7 @@ function Follows({ restrictions }: { restrictions: Schemas['Restriction'][] }) {
   return (
     <aside aria-label="What follows" aria-live="polite" className="border-l border-rule pl-6">
       <h2 className="mb-2 text-xl font-bold">What follows so far</h2>
-      {restrictions.length === 0 && <p className="text-soft">Nothing stands against training.</p>}
+      {restrictions.length === 0 && <p className="text-soft">Nothing so far.</p>}
       <ul className="space-y-2">
         {restrictions.map((r) => (
           <li key={r.id} className="border-l-4 border-warn pl-3">

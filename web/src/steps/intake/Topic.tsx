@@ -33,7 +33,7 @@ export function Topic({ name, questions, a, set, findings, last, next }: Props) 
       <ul className="divide-y divide-rule">
         {asked.map((q) => (
           <li key={q.id} className={`py-3 ${q.id === current ? 'bg-card px-3' : ''}`}>
-            <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
+            <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 sm:flex-nowrap">
               <p className={q.id === current ? 'text-xl font-semibold' : 'text-lg'}>
                 {q.question} {q.help && <span className="block text-sm font-normal text-soft">{q.help}</span>}
                 {last?.[q.id] && <span className="block text-sm font-normal text-soft">Last time: yes</span>}

@@ -57,7 +57,6 @@ export function Bench({ clientId, body, state, setState, onKept, place }: Props)
       const answer = open ? null : await previewOf(draftOf(s));
       if (answer?.asksForMore && s.trials.length < MOST_TRIALS && s.trials.filter((t) => t !== '').length >= 2) {
         set({ trials: [...s.trials, ''] });
-        setTimeout(() => document.querySelector<HTMLInputElement>(`input[name="trial-${s.trials.length}"]`)?.focus());
       } else {
         await save.mutateAsync(s);
       }

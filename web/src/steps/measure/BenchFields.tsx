@@ -101,16 +101,6 @@ export function SideAndMode({ state, set }: PartProps) {
           ['WARM', 'Warm'],
         ]}
       />
-      <Choice
-        label="Measured by"
-        value={state.tester}
-        onChange={(tester) => set({ tester })}
-        options={[
-          ['COACH', 'Coach'],
-          ['ASSISTANT', 'Assistant'],
-          ['CLIENT', 'Client'],
-        ]}
-      />
     </>
   );
 }
@@ -121,7 +111,7 @@ export function TapeFields({ state, set, body, findings }: PartProps & { body: B
   const need = body.tapes.find((t) => t.formula === formula);
   if (state.instrument !== 'TAPE' || !need) return null;
   return (
-    <div className="mb-3 grid grid-cols-2 gap-4 sm:grid-cols-3">
+    <div className="mb-3 grid grid-cols-2 items-end gap-4 sm:grid-cols-3">
       {need.start && (
         <NumberField
           label="Reading at the zero"
@@ -136,7 +126,7 @@ export function TapeFields({ state, set, body, findings }: PartProps & { body: B
       {need.lengths.map((l) => (
         <NumberField
           key={l.segment}
-          label={`${l.words}, if measured now`}
+          label={capital(l.words)}
           unit="cm"
           step={0.5}
           value={state.body[l.segment] ?? null}
@@ -145,8 +135,13 @@ export function TapeFields({ state, set, body, findings }: PartProps & { body: B
           findings={findings}
         />
       ))}
+      {need.lengths.length > 0 && <p className="text-sm text-soft">Lengths left open are taken from the file.</p>}
     </div>
   );
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
 /** What the end was like. */
@@ -176,6 +171,18 @@ export function Feel({ state, set, findings }: PartProps) {
             findings={findings}
           />
         </div>
+        <label className="text-sm text-soft">
+          By whom
+          <select
+            className="mt-1 block min-h-11 border border-rule bg-card px-2 text-ink"
+            value={state.tester}
+            onChange={(e) => set({ tester: e.target.value as BenchState['tester'] })}
+          >
+            <option value="COACH">coach</option>
+            <option value="ASSISTANT">assistant</option>
+            <option value="CLIENT">client</option>
+          </select>
+        </label>
         {state.mode !== 'PASSIVE' && (
           <Choice
             label="Control"

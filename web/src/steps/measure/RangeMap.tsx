@@ -32,8 +32,8 @@ export function RangeMap({ clientId, rows, byBody }: { clientId: string; rows: R
         ))}
       </ol>
       <p className="mt-3 text-sm text-soft">
-        Cold readings. Outline passive, solid active, hatching the gap between them, bracket the usual range, whiskers
-        95 %, flag the goal. Each motion has its own scale.
+        Cold readings. Outline passive, solid active, hatching the gap between them, bracket the usual range (dashed: of
+        active readings), whiskers 95 %, flag the goal. Each motion has its own scale.
       </p>
     </div>
   );
@@ -85,15 +85,17 @@ function Half({ row, side, left }: { row: Row; side: Row['sides'][number] | unde
     </span>
   );
   const value = (
-    <span className={`w-16 shrink-0 ${left ? 'text-right' : ''}`}>
+    <span className={`flex shrink-0 items-baseline gap-2 sm:block sm:w-16 ${left ? 'justify-end text-right' : ''}`}>
       <span className="text-lg font-bold">{side.passive ? degrees(side.passive.degrees) : '–'}</span>
       {words}
     </span>
   );
   return (
-    <div className={`flex min-w-0 items-center gap-2 ${left ? 'sm:col-start-1 sm:row-start-1' : ''}`}>
+    <div
+      className={`flex min-w-0 flex-col gap-x-2 sm:flex-row sm:items-center ${left ? 'sm:col-start-1 sm:row-start-1' : ''}`}
+    >
       {left && value}
-      <div className="min-w-0 grow">
+      <div className="order-last min-w-0 grow sm:order-none">
         <Wing row={row} side={side} left={left} />
       </div>
       {!left && value}

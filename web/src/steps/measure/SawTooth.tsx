@@ -40,8 +40,8 @@ export function SawTooth({ side, goal, usual }: Props) {
       ))}
       {usual && <Level y={y(usual.lower)} text="usual from here" dash="2 4" />}
       {goal !== undefined && <Level y={y(goal)} text="goal" dash="8 4" />}
-      <Band bands={side.passive} x={x} y={y} fill="var(--pull-fill)" />
-      <Band bands={side.active} x={x} y={y} fill="var(--press-fill)" />
+      <Band bands={side.passive} x={x} y={y} look={PASSIVE} />
+      <Band bands={side.active} x={x} y={y} look={ACTIVE} />
       {teeth.map((w) => {
         const c = before(w.at);
         return (
@@ -81,9 +81,18 @@ function Level({ y, text, dash }: { y: number; text: string; dash: string }) {
   );
 }
 
-type BandProps = { bands: Side['passive']; x: (ms: number) => number; y: (v: number) => number; fill: string };
+type BandProps = {
+  bands: Side['passive'];
+  x: (ms: number) => number;
+  y: (v: number) => number;
+  look: { color: string; dash?: string; opacity: number };
+};
 
-function Band({ bands, x, y, fill }: BandProps) {
+// Neither press nor pull: range is told by fill, so these stay without colour.
+const PASSIVE = { color: 'var(--soft)', dash: '6 4', opacity: 0.22 };
+const ACTIVE = { color: 'var(--ink)', opacity: 0.16 };
+
+function Band({ bands, x, y, look }: BandProps) {
   const at = (b: (typeof bands)[number]) => x(Date.parse(b.at));
   const shape = area<(typeof bands)[number]>(
     at,
@@ -93,8 +102,8 @@ function Band({ bands, x, y, fill }: BandProps) {
   const middle = line<(typeof bands)[number]>(at, (b) => y(b.degrees))(bands);
   return (
     <g>
-      <path d={shape ?? ''} fill={fill} opacity={0.25} />
-      <path d={middle ?? ''} fill="none" stroke={fill} strokeWidth={2} />
+      <path d={shape ?? ''} fill={look.color} opacity={look.opacity} />
+      <path d={middle ?? ''} fill="none" stroke={look.color} strokeDasharray={look.dash} strokeWidth={2} />
     </g>
   );
 }

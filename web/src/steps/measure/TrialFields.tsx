@@ -1,7 +1,7 @@
 import type { KeyboardEvent } from 'react';
 import type { Finding } from '../../shared/api/client';
 import { FieldFinding } from '../../shared/ui/Findings';
-import { MOST_TRIALS, parse, trialPath, type BenchState } from './draft';
+import { MOST_TRIALS, parse, trialPath, USUAL_TRIALS, type BenchState } from './draft';
 
 type Props = {
   state: BenchState;
@@ -23,9 +23,9 @@ function focusTrial(index: number) {
   setTimeout(() => document.querySelector<HTMLInputElement>(`input[name="trial-${index}"]`)?.focus());
 }
 
-/** Two digits from 20 on cannot go on: the next trial comes without Enter. */
+/** Two digits from 20 on, or three from 100 on, cannot go on: the next trial comes without Enter. */
 function isFull(text: string, state: BenchState): boolean {
-  return state.instrument !== 'TAPE' && /^[2-9]\d$/.test(text);
+  return state.instrument !== 'TAPE' && /^([2-9]\d|1\d\d)$/.test(text);
 }
 
 /** Trials by keys alone: digits, letters for the end feel, plus and minus for pain, Enter to keep. */
@@ -76,7 +76,7 @@ export function TrialFields({ state, set, findings, onEnter, asksForMore }: Prop
               name={`trial-${i}`}
               inputMode="decimal"
               autoComplete="off"
-              autoFocus={i === 0}
+              autoFocus={i === 0 || i >= USUAL_TRIALS}
               className="w-full min-w-0 bg-transparent py-1 text-2xl font-semibold outline-none"
               value={text}
               onChange={(e) => change(i, e.target.value)}

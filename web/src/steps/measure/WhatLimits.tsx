@@ -9,7 +9,9 @@ const MOST = 3;
 
 /** What to work on first, in plain words with the numbers it rests on. */
 export function WhatLimits({ clientId, rows }: { clientId: string; rows: Row[] }) {
-  const pressing = rows.filter((r) => parts(r).length > 0 || r.sides.some((s) => s.limiter === 'STRUCTURE'));
+  const pressing = rows.filter(
+    (r) => r.asymmetry?.real || r.sides.some((s) => s.limiter !== 'NEITHER' && s.limiter !== 'UNKNOWN'),
+  );
   return (
     <section aria-label="What limits" className="mb-8">
       <h2 className="mb-2 text-xl font-bold">What limits first</h2>

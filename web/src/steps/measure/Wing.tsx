@@ -14,13 +14,20 @@ type Props = { row: Schemas['RangeRow']; side: Schemas['RangeSide']; left: boole
 export function Wing({ row, side, left }: Props) {
   const x = scaleOf(row);
   const { passive, active } = side;
-  const usual = row.usualPassive;
+  // Without a passive table the active one still shows where others end, dashed.
+  const usual = row.usualPassive ?? row.usualActive;
   const at = (v: number) => (left ? WING - x(v) : x(v));
   const box = (from: number, to: number) => ({ x: Math.min(at(from), at(to)), width: Math.abs(at(to) - at(from)) });
   return (
     <svg viewBox={`0 0 ${WING} ${H}`} className="block w-full" role="img" aria-label={label(row, side)}>
       {usual && (
-        <path d={`M${at(usual.lower)} 11V5H${at(usual.upper)}V11`} fill="none" stroke="var(--soft)" strokeWidth={1.5} />
+        <path
+          d={`M${at(usual.lower)} 11V5H${at(usual.upper)}V11`}
+          fill="none"
+          stroke="var(--soft)"
+          strokeWidth={1.5}
+          strokeDasharray={row.usualPassive ? undefined : '3 3'}
+        />
       )}
       {passive && active && passive.degrees > active.degrees && (
         <rect {...box(active.degrees, passive.degrees)} {...BAR} fill="url(#map-gap)" />
@@ -37,7 +44,7 @@ export function Wing({ row, side, left }: Props) {
         </>
       )}
       {row.goalDegrees !== undefined && (
-        <g stroke="var(--press)" fill="var(--press)">
+        <g stroke="var(--ink)" fill="var(--ink)">
           <line x1={at(row.goalDegrees)} x2={at(row.goalDegrees)} y1={2} y2={30} strokeWidth={2} />
           <path
             d={`M${at(row.goalDegrees)} 2h${left ? 9 : -9}l${left ? -3 : 3} 3.5 ${left ? 3 : -3} 3.5H${at(row.goalDegrees)}`}

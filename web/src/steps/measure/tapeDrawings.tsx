@@ -19,7 +19,7 @@ function Ground({ y = FLOOR }: { y?: number }) {
 
 function Note({ text, x = 10, y = 216 }: { text: string; x?: number; y?: number }) {
   return (
-    <text x={x} y={y} fontSize={13} fill="var(--soft)">
+    <text x={x} y={y} fontSize={16} fill="var(--soft)">
       {text}
     </text>
   );
@@ -75,7 +75,7 @@ export function Sideways({ degrees, tape, lengthCm, position }: DrawProps) {
           text={`sideways ${cm(lengthCm)}`}
         />
       )}
-      <Note text={standing ? 'face down, seen from the feet' : 'seen from the front'} x={250} y={120} />
+      <Note text={standing ? 'seen from the feet' : 'seen from the front'} x={270} y={120} />
     </g>
   );
 }

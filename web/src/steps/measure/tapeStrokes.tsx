@@ -76,7 +76,7 @@ export function Measure({ from, to, text, below = false }: { from: Point; to: Po
           y2={p.y + (level ? 6 : 0)}
         />
       ))}
-      <text {...label} fontSize={13} stroke="none" fill="var(--press)" fontWeight={700}>
+      <text {...label} fontSize={16} stroke="none" fill="var(--press)" fontWeight={700}>
         {text}
       </text>
     </g>

@@ -16,5 +16,5 @@ export const LIMIT_WORDS: Record<Schemas['RangeSide']['limiter'], string> = {
   BOTH: 'both',
   NEITHER: 'in order',
   STRUCTURE: 'structure?',
-  UNKNOWN: 'nothing to compare',
+  UNKNOWN: 'no table',
 };

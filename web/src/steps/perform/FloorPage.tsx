@@ -11,6 +11,7 @@ import { BreathPacer } from './BreathPacer';
 import { FloorStore } from './floorStore';
 import { flush } from './outbox';
 import * as Runs from './run';
+import { ClientCautions } from '../../shared/ui/ClientHead';
 import { StopRules } from './StopRules';
 import { useWakeLock } from './wakeLock';
 
@@ -136,7 +137,10 @@ function Before({ floor, start, resumed }: { floor: Schemas['Floor']; start: () 
           </Link>
         )}
       </div>
-      <StopRules painEndsAbove={floor.painEndsBlockAbove} />
+      <div>
+        <ClientCautions clientId={floor.clientId} />
+        <StopRules painEndsAbove={floor.painEndsBlockAbove} />
+      </div>
     </div>
   );
 }

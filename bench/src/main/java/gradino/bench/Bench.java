@@ -59,6 +59,8 @@ public final class Bench {
         all.put("compile", CoreBench::compile);
         all.put("proposals", CoreBench::proposals);
         all.put("import", ServerBench::imports);
+        all.put("estimate", RangeBench::estimate);
+        all.put("ranges", ServerBench::ranges);
         all.put("start", ServerBench::start);
         all.put("sign-in", ServerBench::signIn);
         all.put("bundle", ServerBench::bundle);

@@ -195,6 +195,26 @@ final class ServerBench {
         return out.size();
     }
 
+    /** The range map's answer for one client with forty motions and 20,000 measurements. */
+    static List<Measured> ranges() throws Exception {
+        var data = Files.createTempDirectory("gradino-bench");
+        try (var server = Running.start(data)) {
+            server.visitor().signIn();
+            upload(server.visitor(), "clients.csv", clients());
+            upload(server.visitor(), "measurements.csv", RangeBench.measurements());
+            var times = new ArrayList<Double>();
+            for (int run = 0; run < 30; run++) {
+                long before = System.nanoTime();
+                server.visitor().get("/api/clients/c/ranges");
+                // The first ones warm the process up, as a morning's work would.
+                if (run >= 9) {
+                    times.add((System.nanoTime() - before) / 1e6);
+                }
+            }
+            return List.of(new Measured("range-map-answer", Bench.median(times), "ms", 100));
+        }
+    }
+
     static List<Measured> imports() throws Exception {
         var data = Files.createTempDirectory("gradino-bench");
         try (var server = Running.start(data)) {

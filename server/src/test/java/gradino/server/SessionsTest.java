@@ -48,7 +48,7 @@ public class SessionsTest {
         hold(floor, "first", 5);
         assertThat(server.get("/api/sessions/s1/summary")
                         .body()
-                        .at("/sides/0/holdRatio")
+                        .at("/sides/left/holdRatio")
                         .asDouble())
                 .isEqualTo(1);
         var exported = new String(server.bytes("/api/exchange/files/blocks.csv"));

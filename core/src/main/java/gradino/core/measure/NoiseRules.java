@@ -14,13 +14,10 @@ public record NoiseRules(double semCoachDegrees, double semSelfDegrees, double d
     /** House values (house rule, shown and editable later). */
     public static final NoiseRules HOUSE = new NoiseRules(3, 4, 0.3, 225);
 
-    public NoiseRules {
-        OutOfBoundsException.require("semCoachDegrees", semCoachDegrees, 0.5, 15, "°");
-        OutOfBoundsException.require("semSelfDegrees", semSelfDegrees, 0.5, 15, "°");
-    }
-
     /** The same with a studio's own standard errors of measurement, each 0.5 to 15°. */
     public NoiseRules withSem(double coach, double self) {
+        OutOfBoundsException.require("semCoachDegrees", coach, 0.5, 15, "°");
+        OutOfBoundsException.require("semSelfDegrees", self, 0.5, 15, "°");
         return new NoiseRules(coach, self, driftPerDay, firstVariance);
     }
 

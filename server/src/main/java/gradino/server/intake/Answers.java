@@ -25,6 +25,12 @@ record Answers(
         int earlierYears,
         @Size(max = 2000) String note) {
 
+    Answers {
+        if (answers.containsValue(null) || events.contains(null) || flareJoints.contains(null)) {
+            throw new IllegalArgumentException("an answer is empty: yes or no, and whole events");
+        }
+    }
+
     Screening at(Instant now) {
         return new Screening(
                 now, answers, bloodPressure, events, flareJoints, birthOn, guardian, beighton, earlierYears, note);

@@ -24,7 +24,7 @@ class WebPages implements WebMvcConfigurer {
 
     @Override
     public void addViewControllers(ViewControllerRegistry registry) {
-        for (var deepLink : new String[] {"/", "/clients/**", "/sessions/**", "/studio/**", "/lines/**"}) {
+        for (var deepLink : new String[] {"/", "/clients/**", "/sessions/**", "/studio/**", "/lines/**", "/noise/**"}) {
             registry.addViewController(deepLink).setViewName("forward:/index.html");
         }
     }

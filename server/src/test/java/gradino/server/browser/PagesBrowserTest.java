@@ -6,7 +6,10 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import gradino.server.TestServer;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -23,15 +26,22 @@ public class PagesBrowserTest {
             "/clients/new",
             "/clients/demo-bell-ringer",
             "/clients/demo-bell-ringer/edit",
-            "/clients/demo-waller/measure",
+            "/clients/demo-waller/measure/bench?motion=hip-internal-rotation&position=seated-90-90-rear&instrument=TAPE",
             "/clients/demo-puppeteer/measure",
+            "/clients/demo-rower/measure",
+            "/clients/demo-rower/measure/batteries",
+            "/clients/demo-rower/measure/motions/hip-internal-rotation/prone-knee-bent/GONIOMETER",
+            "/clients/demo-puppeteer/screening",
+            "/clients/demo-rower/sharing",
+            "/noise",
+            "/studio/accounts",
             "/clients/demo-rower/prescribe",
             "/clients/demo-puppeteer/prescribe",
             "/clients/demo-rower/perform",
             "/clients/demo-bell-ringer/advance",
             "/clients/demo-puppeteer/advance",
             "/studio",
-            "/nowhere");
+            "/studio/nowhere");
     private TestServer server;
     private Browser browser;
     private Page page;
@@ -58,7 +68,7 @@ public class PagesBrowserTest {
 
     @DataProvider
     public Object[][] widths() {
-        return new Object[][] {{360, 740}, {390, 844}, {1280, 800}, {2560, 1440}};
+        return new Object[][] {{360, 740}, {1280, 800}, {2560, 1440}};
     }
 
     @Test(dataProvider = "widths")
@@ -73,34 +83,85 @@ public class PagesBrowserTest {
         Assertions.assertThat(troubles).isEmpty();
     }
 
+    @DataProvider
+    public Object[][] themes() {
+        return new Object[][] {{"light", ""}, {"dark", "color-contrast"}};
+    }
+
+    /** axe-core, the accessibility rules of WCAG: nothing serious or critical on any view; the dark theme differs by colour. */
+    @Test(dataProvider = "themes")
+    public void noViewKeepsAnybodyOut(String theme, String rule) throws IOException {
+        var axe = Files.readString(Path.of("../web/node_modules/axe-core/axe.min.js"));
+        page.setViewportSize(1280, 800);
+        page.navigate(server.url("/"));
+        page.evaluate("theme => localStorage.setItem('gradino.theme', theme)", theme);
+        for (var path : PAGES) {
+            page.navigate(server.url(path));
+            page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+            page.evaluate(axe);
+            var found = (List<?>) page.evaluate("""
+                    async rule => (await axe.run(rule ? { runOnly: [rule] } : {})).violations
+                      .filter(v => v.impact === 'serious' || v.impact === 'critical')
+                      .map(v => v.id + ': ' + v.nodes.slice(0, 3).map(n => n.html.slice(0, 120)).join(' | '))
+                    """, rule);
+            Assertions.assertThat(found).as(path + " " + theme).isEmpty();
+        }
+        page.evaluate("localStorage.removeItem('gradino.theme')");
+    }
+
     @Test
-    public void aNewClientIsTakenInAndLeadsToMeasuring() {
+    public void theScreeningIsAnsweredByKeysAndLeadsToItsRestrictions() {
+        page.setViewportSize(1280, 800);
+        page.navigate(server.url("/clients/demo-puppeteer/screening"));
+        assertThat(page.getByText("Has a doctor ever found something with your heart?"))
+                .isVisible();
+        for (var topic : List.of("nnnn", "nn", "nnyn", "n", "nnnn", "nn")) {
+            for (var key : topic.split("")) {
+                page.keyboard().press(key);
+            }
+            if (topic.contains("y")) {
+                assertThat(page.getByText("Hernia: refer first")).isVisible();
+            }
+            page.keyboard().press("Enter");
+        }
+        browser.click(AriaRole.BUTTON, "What follows");
+        assertThat(page.getByText("A hernia, of groin, navel or belly wall?")).isVisible();
+        browser.button("Keep these answers");
+        assertThat(page.getByText("No isometrics until cleared in writing").first())
+                .isVisible();
+        assertThat(page.getByText("Not screened yet")).hasCount(0);
+    }
+
+    @Test
+    public void aNewClientIsTakenInAndLeadsToTheScreening() {
         page.setViewportSize(1280, 800);
         page.navigate(server.url("/clients/new"));
         page.getByLabel("Goal, in the client's words").fill("ring the noon bell without a twist");
-        page.getByLabel("Beighton score").fill("12");
-        browser.button("Take in and measure");
+        page.getByLabel("Stature").fill("12");
+        browser.button("Take in, go on to the screening");
         assertThat(page.getByText("A name of up to 120 letters.")).isVisible();
-        assertThat(page.getByText("Between 0 and 9 of 9.")).isVisible();
+        assertThat(page.getByText("Between 50 and 250 cm.")).isVisible();
         assertThat(page.getByLabel("Goal, in the client's words")).hasValue("ring the noon bell without a twist");
         page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Wenna Quill");
-        page.getByLabel("Beighton score").fill("2");
-        browser.button("Take in and measure");
+        page.getByLabel("Stature").fill("170");
+        browser.button("Take in, go on to the screening");
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Wenna Quill")))
                 .isVisible();
-        Assertions.assertThat(page.url()).endsWith("/measure");
+        Assertions.assertThat(page.url()).endsWith("/screening");
     }
 
     @Test
     public void tapeReadsLiveWithItsUncertaintyAndNamesWhatDisagrees() {
         page.setViewportSize(1280, 800);
-        page.navigate(server.url("/clients/demo-waller/measure"));
-        page.getByLabel("Height at zero").fill("4");
+        page.navigate(
+                server.url(
+                        "/clients/demo-waller/measure/bench?motion=hip-internal-rotation&position=seated-90-90-rear&instrument=TAPE"));
+        page.getByLabel("Reading at the zero").fill("4");
         page.getByLabel("Trial 1", new Page.GetByLabelOptions().setExact(true)).fill("25");
         assertThat(page.getByText("29.2°").first()).isVisible();
         assertThat(page.getByText(Pattern.compile("± \\d\\.\\d°")).first()).isVisible();
         page.getByLabel("Trial 1", new Page.GetByLabelOptions().setExact(true)).fill("60");
-        assertThat(page.getByText("56.0 cm across does not fit a shank of 43.0 cm"))
+        assertThat(page.getByText("56.0 cm across does not fit 43.0 cm, knee to ankle bone"))
                 .isVisible();
         assertThat(page.getByLabel("Trial 1", new Page.GetByLabelOptions().setExact(true)))
                 .hasValue("60");

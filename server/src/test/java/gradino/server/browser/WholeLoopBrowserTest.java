@@ -55,7 +55,7 @@ public class WholeLoopBrowserTest {
     }
 
     private void measure() {
-        page.navigate(server.url("/clients/" + Scene.CLIENT + "/measure"));
+        page.navigate(server.url("/clients/" + Scene.CLIENT + "/measure/bench"));
         for (var keep : List.of("Keep left passive", "Keep right passive", "Keep left active", "Keep right active")) {
             for (int trial = 1; trial <= 3; trial++) {
                 page.getByLabel("Trial " + trial, new Page.GetByLabelOptions().setExact(true))
