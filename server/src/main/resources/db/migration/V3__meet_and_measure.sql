@@ -57,6 +57,11 @@ ALTER TABLE measurement ADD COLUMN incline REAL;
 ALTER TABLE measurement ADD COLUMN assessment_id TEXT;
 UPDATE measurement SET tape_inputs = 'SHANK:' || tape_shank_cm || ':0.5' WHERE tape_lengths IS NOT NULL;
 ALTER TABLE measurement DROP COLUMN tape_shank_cm;
+-- All that the range map needs of a cold reading, in the order in which series are read: the table itself is not touched.
+CREATE INDEX measurement_cold ON measurement
+  (client_id, warmth, motion, position, instrument, side, mode, happened_at, tester, end_feel, measured_by, trials);
+CREATE INDEX measurement_tape ON measurement (client_id, warmth, motion, position, side, mode, happened_at)
+  WHERE tape_lengths IS NOT NULL;
 CREATE INDEX measurement_time ON measurement (client_id, happened_at);
 
 -- A set of measures in their order, with movement re-tests; and each time it was gone through.

@@ -2,6 +2,7 @@ package gradino.core.measure;
 
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.OutOfBoundsException;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -25,11 +26,15 @@ public record Trials(List<Degrees> angles) {
     }
 
     public static Trials of(double... degrees) {
-        return new Trials(java.util.Arrays.stream(degrees).mapToObj(Degrees::of).toList());
+        return new Trials(Arrays.stream(degrees).mapToObj(Degrees::of).toList());
     }
 
     public Degrees median() {
-        var sorted = angles.stream().mapToDouble(Degrees::value).sorted().toArray();
+        var sorted = new double[angles.size()];
+        for (int i = 0; i < sorted.length; i++) {
+            sorted[i] = angles.get(i).value();
+        }
+        Arrays.sort(sorted);
         int middle = sorted.length / 2;
         return Degrees.of(sorted.length % 2 == 1 ? sorted[middle] : (sorted[middle - 1] + sorted[middle]) / 2);
     }

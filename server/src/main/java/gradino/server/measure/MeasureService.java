@@ -34,6 +34,7 @@ public class MeasureService {
     private static final Duration CLOCK_SLACK = Duration.ofMinutes(5);
 
     private final MeasurementRepository measurements;
+    private final ColdReadings cold;
     private final ClientService clients;
     private final NoiseService noise;
     private final SignedIn signedIn;
@@ -41,11 +42,13 @@ public class MeasureService {
 
     MeasureService(
             MeasurementRepository measurements,
+            ColdReadings cold,
             ClientService clients,
             NoiseService noise,
             SignedIn signedIn,
             Clock clock) {
         this.measurements = measurements;
+        this.cold = cold;
         this.clients = clients;
         this.noise = noise;
         this.signedIn = signedIn;
@@ -150,7 +153,7 @@ public class MeasureService {
 
     @Transactional(readOnly = true)
     public List<Ranges.RangeRow> ranges(String clientId) {
-        return ranges(clients.get(clientId)).of(measurements.of(clientId));
+        return ranges(clients.get(clientId)).of(cold.of(clientId));
     }
 
     @Transactional(readOnly = true)

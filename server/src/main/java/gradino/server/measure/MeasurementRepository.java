@@ -18,7 +18,7 @@ import gradino.server.platform.Sql;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
-import java.util.Arrays;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -174,6 +174,13 @@ public class MeasurementRepository {
     }
 
     public static List<Double> numbers(String joined) {
-        return Arrays.stream(joined.split(";")).map(Double::valueOf).toList();
+        var numbers = new ArrayList<Double>();
+        int from = 0;
+        for (int end = joined.indexOf(';'); end >= 0; end = joined.indexOf(';', from)) {
+            numbers.add(Double.valueOf(joined.substring(from, end)));
+            from = end + 1;
+        }
+        numbers.add(Double.valueOf(joined.substring(from)));
+        return numbers;
     }
 }

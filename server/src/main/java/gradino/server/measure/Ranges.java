@@ -188,7 +188,15 @@ public final class Ranges {
                 sides,
                 asymmetry,
                 priority(key, sides, asymmetry),
-                all.get(all.size() - 1).happenedAt());
+                newest(all));
+    }
+
+    private static Instant newest(List<Measurement> all) {
+        var newest = all.get(0).happenedAt();
+        for (var m : all) {
+            newest = m.happenedAt().isAfter(newest) ? m.happenedAt() : newest;
+        }
+        return newest;
     }
 
     private LocalDate today() {
@@ -221,7 +229,12 @@ public final class Ranges {
     }
 
     private RangeSide side(Side side, List<Measurement> all, @Nullable Wanted wanted) {
-        var mine = all.stream().filter(m -> m.side() == side).toList();
+        var mine = new ArrayList<Measurement>();
+        for (var m : all) {
+            if (m.side() == side) {
+                mine.add(m);
+            }
+        }
         var passive = Series.estimate(mine, Mode.PASSIVE, noise, now);
         var active = Series.estimate(mine, Mode.ACTIVE, noise, now);
         var feel = Series.endFeel(mine);

@@ -71,6 +71,8 @@ class Database {
         config.addDataSourceProperty("foreign_keys", "true");
         config.addDataSourceProperty("synchronous", "FULL");
         config.addDataSourceProperty("busy_timeout", BUSY_TIMEOUT_MS);
+        // Pages of 8 MB: what one client has measured in ten years stays in memory.
+        config.addDataSourceProperty("cache_size", "-8000");
         return config;
     }
 }
