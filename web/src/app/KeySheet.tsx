@@ -13,6 +13,13 @@ const KEYS: [string, [string, string][]][] = [
     ],
   ],
   [
+    'Screening',
+    [
+      ['y n', 'yes, no to the next question'],
+      ['Enter', 'next topic'],
+    ],
+  ],
+  [
     'Today',
     [
       ['↑ ↓', 'from client to client'],
@@ -22,8 +29,12 @@ const KEYS: [string, [string, string][]][] = [
   [
     'Measure',
     [
-      ['Enter', 'next trial'],
-      ['Ctrl Enter', 'keep the measurement'],
+      ['Enter', 'next trial; in the last one keep the measurement'],
+      ['s m p h n', 'end feel: stretch, muscle, pinch, hard block, nothing'],
+      ['+ −', 'pain'],
+      ['c', 'control grade'],
+      ['w', 'cold, warm'],
+      ['Ctrl Enter', 'keep the measurement as it is'],
     ],
   ],
   [

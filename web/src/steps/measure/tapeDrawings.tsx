@@ -143,7 +143,7 @@ export function Straddle({ degrees, tape, lengthCm, position, lengths }: DrawPro
       <Limb from={left} to={a} />
       <Limb from={right} to={b} />
       {each ? <Sector at={right} from={-90} to={half - 90} /> : <Sector at={left} from={-90 - half} to={half - 90} />}
-      {tape && <Measure from={{ x: a.x, y: 207 }} to={{ x: b.x, y: 207 }} text={cm(lengthCm)} below />}
+      {tape && <Measure from={{ x: a.x, y: 207 }} to={{ x: b.x, y: 207 }} text={cm(lengthCm)} />}
       {each && <Note text={`hips ${cm(lengths['HIP_CENTRES'] ?? null)} apart`} x={290} y={48} />}
       {!tape && <Note text="ankle bone to ankle bone" />}
     </g>

@@ -53,17 +53,15 @@ export function Sector({ at, from, to }: { at: Point; from: number; to: number }
 }
 
 /** Where the tape is laid, with what it shows. */
-export function Measure({ from, to, text, below = false }: { from: Point; to: Point; text: string; below?: boolean }) {
+export function Measure({ from, to, text }: { from: Point; to: Point; text: string }) {
   const level = Math.abs(from.y - to.y) < 1;
   const upright = Math.abs(from.x - to.x) < 1;
-  const label = below
-    ? { x: (from.x + to.x) / 2 - 18, y: from.y - 6 }
-    : level
-      ? { x: Math.max(from.x, to.x) + 10, y: from.y + 4 }
-      : {
-          x: Math.max(from.x, to.x) * (upright ? 1 : 0.5) + Math.min(from.x, to.x) * (upright ? 0 : 0.5) + 10,
-          y: (from.y + to.y) / 2,
-        };
+  const label = level
+    ? { x: Math.max(from.x, to.x) + 10, y: from.y + 4 }
+    : {
+        x: (upright ? Math.max(from.x, to.x) : (from.x + to.x) / 2) + 10,
+        y: (from.y + to.y) / 2,
+      };
   return (
     <g stroke="var(--press)" strokeWidth={2} fill="none">
       <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} />
