@@ -19,8 +19,9 @@ const FEELS: Record<string, BenchState['endFeel']> = {
   n: 'NOTHING',
 };
 
+/** At once: the next key may already be on its way. */
 function focusTrial(index: number) {
-  setTimeout(() => document.querySelector<HTMLInputElement>(`input[name="trial-${index}"]`)?.focus());
+  document.querySelector<HTMLInputElement>(`input[name="trial-${index}"]`)?.focus();
 }
 
 /** Two digits from 20 on, or three from 100 on, cannot go on: the next trial comes without Enter. */

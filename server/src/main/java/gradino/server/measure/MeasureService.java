@@ -34,7 +34,7 @@ public class MeasureService {
     private static final Duration CLOCK_SLACK = Duration.ofMinutes(5);
 
     private final MeasurementRepository measurements;
-    private final ColdReadings cold;
+    private final ColdReadingRepository cold;
     private final ClientService clients;
     private final NoiseService noise;
     private final SignedIn signedIn;
@@ -42,7 +42,7 @@ public class MeasureService {
 
     MeasureService(
             MeasurementRepository measurements,
-            ColdReadings cold,
+            ColdReadingRepository cold,
             ClientService clients,
             NoiseService noise,
             SignedIn signedIn,

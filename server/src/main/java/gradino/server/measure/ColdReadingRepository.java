@@ -29,7 +29,7 @@ import org.springframework.stereotype.Repository;
  * separated by tabs. The table itself is {@link MeasurementRepository}'s.
  */
 @Repository
-class ColdReadings {
+class ColdReadingRepository {
     private static final String BY_SERIES = """
             SELECT motion, side, mode, position, instrument,
                    group_concat(concat_ws(char(9), happened_at, tester, ifnull(end_feel, ''), ifnull(measured_by, ''), trials),
@@ -48,7 +48,7 @@ class ColdReadings {
 
     private final Sql sql;
 
-    ColdReadings(Sql sql) {
+    ColdReadingRepository(Sql sql) {
         this.sql = sql;
     }
 
