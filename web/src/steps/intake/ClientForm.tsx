@@ -4,6 +4,7 @@ import { useNavigate, useParams } from 'react-router';
 import { api, ask, findingsOf, newId, type Finding, type Schemas } from '../../shared/api/client';
 import { useCatalogue } from '../../shared/ui/useCatalogue';
 import { Button } from '../../shared/ui/Button';
+import { ClientCautions } from '../../shared/ui/ClientHead';
 import { Choice } from '../../shared/ui/Choice';
 import { Failure } from '../../shared/ui/Findings';
 import { DateField } from '../../shared/ui/DateField';
@@ -65,6 +66,7 @@ function ClientForm({ start, clientId }: { start: Details; clientId?: string }) 
       }}
     >
       <h1 className="text-3xl font-bold">{clientId ? 'Change the file' : 'New client'}</h1>
+      {clientId && <ClientCautions clientId={clientId} />}
       <TextField
         label="Name"
         value={d.name}

@@ -11,7 +11,8 @@ import { BreathPacer } from './BreathPacer';
 import { FloorStore } from './floorStore';
 import { flush } from './outbox';
 import * as Runs from './run';
-import { ClientCautions } from '../../shared/ui/ClientHead';
+import { grouped } from '../../shared/restrictions';
+import { ClientCautions, useClientDay } from '../../shared/ui/ClientHead';
 import { StopRules } from './StopRules';
 import { useWakeLock } from './wakeLock';
 
@@ -107,12 +108,22 @@ function TopLine({ floor, view, muted, mute, wake }: TopProps) {
         {view.waiting > 0 ? `${view.waiting} to send. ${view.trouble ?? ''}` : 'all kept'}
       </span>
       {wake && <span>{wake}</span>}
+      <Heads clientId={floor.clientId} />
       <span className="grow" />
       <button className="p-1 underline" onClick={mute}>
         {muted ? 'Sound on' : 'Mute'}
       </button>
     </header>
   );
+}
+
+/** The restrictions in a few words, all through the session. */
+function Heads({ clientId }: { clientId: string }) {
+  const day = useClientDay(clientId);
+  const heads = grouped(day.data?.restrictions ?? []).map((g) =>
+    [g.place, g.heads.join(', ')].filter(Boolean).join(': '),
+  );
+  return heads.length > 0 ? <span className="font-semibold text-warn">▲ {heads.join(' · ')}</span> : null;
 }
 
 function Before({ floor, start, resumed }: { floor: Schemas['Floor']; start: () => void; resumed: boolean }) {

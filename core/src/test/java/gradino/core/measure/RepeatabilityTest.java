@@ -137,6 +137,18 @@ public class RepeatabilityTest {
     }
 
     @Test
+    public void theSpreadOfTheGuidesTemperaturesComesOutAsPrinted() {
+        // JCGM 100:2008 (GUM), 4.4.3 (value from memory): mean 100.145, s 1.489, s/√20 0.333 °C.
+        double[] celsius = {
+            96.90, 98.18, 98.25, 98.61, 99.03, 99.49, 99.56, 99.74, 99.89, 100.07, 100.33, 100.42, 100.68, 100.95,
+            101.11, 101.20, 101.57, 101.84, 102.36, 102.72
+        };
+        assertThat(Agreement.mean(celsius)).isCloseTo(100.145, within(5e-4));
+        assertThat(Agreement.sd(celsius)).isCloseTo(1.48884, within(5e-6));
+        assertThat(Agreement.sd(celsius) / Math.sqrt(20)).isCloseTo(0.33292, within(5e-6));
+    }
+
+    @Test
     public void withoutAnyVarianceNoCorrelationIsMadeUp() {
         var flat = Repeatability.of(new double[][] {{30, 30, 30}, {30, 30, 30}});
         assertThat(flat.varies()).isFalse();

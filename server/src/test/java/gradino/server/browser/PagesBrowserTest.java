@@ -33,7 +33,11 @@ public class PagesBrowserTest {
             "/clients/demo-rower/measure/motions/hip-internal-rotation/prone-knee-bent/GONIOMETER",
             "/clients/demo-puppeteer/screening",
             "/clients/demo-rower/sharing",
+            "/clients/demo-rower/measure/assessments/looked-at",
             "/noise",
+            "/noise/looked-at",
+            "/sessions/looked-at",
+            "/sessions/looked-at/close",
             "/studio/accounts",
             "/clients/demo-rower/prescribe",
             "/clients/demo-puppeteer/prescribe",
@@ -50,6 +54,16 @@ public class PagesBrowserTest {
     @BeforeClass
     public void start() {
         server = TestServer.demo();
+        server.post("/api/lines/demo-waller-line/sessions", "{\"id\":\"looked-at\"}");
+        server.post("/api/studies", """
+            {"id":"looked-at","motion":"hip-flexion","instrument":"GONIOMETER","people":["A","B","C","D","E"],"visits":2,"trials":3}
+            """);
+        server.post("/api/clients/demo-rower/batteries", """
+            {"id":"looked-at","name":"Catch","body":{"movements":[{"name":"deep squat","unit":"GRADE","higherIsBetter":true}],
+             "items":[{"motion":"hip-flexion","side":"LEFT","mode":"PASSIVE","warmth":"COLD",
+                       "position":"supine-knee-to-chest","instrument":"INCLINOMETER"}]}}
+            """);
+        server.post("/api/clients/demo-rower/assessments", "{\"id\":\"looked-at\",\"batteryId\":\"looked-at\"}");
         browser = new Browser(server);
         page = browser.page;
         page.onPageError(troubles::add);
