@@ -68,6 +68,18 @@ public class MeasuringTest {
         assertThat(reading("study", 0, 0, "1,2").codes()).containsExactly("finished");
     }
 
+    @Test
+    public void aStudyIsHeldAgainstTheHouseValueOfThisStudio() {
+        begin("house", 5, 2, 1);
+        for (int n = 0; n < 10; n++) {
+            reading("house", n % 5, n / 5, String.valueOf(20 + 7 * (n % 5) + n / 5 * (n % 2)));
+        }
+        server.put("/api/noise", "{\"semCoachDegrees\":2.5,\"semSelfDegrees\":4}");
+        var result = server.get("/api/studies/house").body().path("result");
+        server.put("/api/noise", "{\"semCoachDegrees\":3,\"semSelfDegrees\":4}");
+        assertThat(result.path("houseSem").asDouble()).isEqualTo(2.5);
+    }
+
     private double sem() {
         var preview = server.post(CLIENT + "/measurements/preview", Scene.measurement("p", "LEFT", "PASSIVE", "30,31"));
         return preview.body().path("sem").asDouble();

@@ -3,6 +3,7 @@ package gradino.server.measure;
 import gradino.core.because.Finding;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
+import gradino.core.measure.NoiseBook;
 import gradino.core.measure.RangeSeries;
 import gradino.core.measure.Warmth;
 import gradino.server.intake.ClientService;
@@ -153,8 +154,9 @@ class BatteryService {
         var first = batteries.assessments(clientId, battery.id()).get(0);
         var baseline = first.id().equals(assessment.id()) ? null : first;
         var all = measurements.of(clientId);
+        var book = noise.book();
         var items = battery.body().items().stream()
-                .map(i -> pair(i, assessment, baseline, all))
+                .map(i -> pair(i, assessment, baseline, all, book))
                 .toList();
         Integer next = null;
         for (int i = items.size() - 1; i >= 0; i--) {
@@ -163,14 +165,15 @@ class BatteryService {
         return new Paired(battery, assessment, baseline, items, movements(battery, assessment, baseline), next);
     }
 
-    private ItemPair pair(Item item, Assessment assessment, @Nullable Assessment baseline, List<Measurement> all) {
+    private static ItemPair pair(
+            Item item, Assessment assessment, @Nullable Assessment baseline, List<Measurement> all, NoiseBook book) {
         var now = last(item, assessment.id(), all);
         var then = baseline == null ? null : last(item, baseline.id(), all);
         return new ItemPair(
                 item,
                 then == null ? null : then.trials().median().value(),
                 now == null ? null : now.trials().median().value(),
-                now == null || then == null ? null : change(item, then, now, all));
+                now == null || then == null ? null : change(item, then, now, all, book));
     }
 
     private static @Nullable Measurement last(Item item, String assessmentId, List<Measurement> all) {
@@ -181,11 +184,11 @@ class BatteryService {
     }
 
     /** From the whole series, by the fixed-point difference; a warm series has no estimate and so no change. */
-    private @Nullable Difference change(Item item, Measurement then, Measurement now, List<Measurement> all) {
+    private static @Nullable Difference change(
+            Item item, Measurement then, Measurement now, List<Measurement> all, NoiseBook book) {
         if (item.warmth() != Warmth.COLD) {
             return null;
         }
-        var book = noise.book();
         var readings = all.stream()
                 .filter(item::matches)
                 .filter(m -> !m.happenedAt().isAfter(now.happenedAt()))

@@ -5,6 +5,7 @@ import gradino.core.body.Catalogue;
 import gradino.core.body.Position;
 import gradino.core.body.Segment;
 import gradino.core.measure.Instrument;
+import gradino.core.measure.NoiseBook;
 import gradino.core.measure.Tape;
 import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
@@ -110,12 +111,12 @@ public class MeasureService {
                                 e.getValue().length().value(),
                                 e.getValue().standardUncertainty()))
                         .toList(),
-                ranges(client).usual(draft.motion(), draft.position(), draft.mode()),
+                ranges(client, book).usual(draft.motion(), draft.position(), draft.mode()),
                 reading.findings());
     }
 
-    private Ranges ranges(Client client) {
-        return new Ranges(client, noise.book(), StudioClock.now(clock), clock.getZone());
+    private Ranges ranges(Client client, NoiseBook book) {
+        return new Ranges(client, book, StudioClock.now(clock), clock.getZone());
     }
 
     @Transactional
@@ -153,7 +154,7 @@ public class MeasureService {
 
     @Transactional(readOnly = true)
     public List<Ranges.RangeRow> ranges(String clientId) {
-        return ranges(clients.get(clientId)).of(cold.of(clientId));
+        return ranges(clients.get(clientId), noise.book()).of(cold.of(clientId));
     }
 
     @Transactional(readOnly = true)

@@ -26,11 +26,13 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class StudyService {
     private final StudyRepository studies;
+    private final NoiseService noise;
     private final SignedIn signedIn;
     private final Clock clock;
 
-    StudyService(StudyRepository studies, SignedIn signedIn, Clock clock) {
+    StudyService(StudyRepository studies, NoiseService noise, SignedIn signedIn, Clock clock) {
         this.studies = studies;
+        this.noise = noise;
         this.signedIn = signedIn;
         this.clock = clock;
     }
@@ -201,7 +203,12 @@ class StudyService {
         var readings = studies.readings(study.id());
         try {
             var people = studies.people(study);
-            return new StudyView(study, readings, next(study, readings), result(NoiseStudy.of(people), people), "");
+            return new StudyView(
+                    study,
+                    readings,
+                    next(study, readings),
+                    result(NoiseStudy.of(people), people, noise.rules().semCoachDegrees()),
+                    "");
         } catch (UnusableException | OutOfBoundsException e) {
             return new StudyView(
                     study, readings, next(study, readings), null, Finding.sentence(String.valueOf(e.getMessage())));
@@ -222,7 +229,7 @@ class StudyService {
         return null;
     }
 
-    private static Result result(NoiseStudy study, List<NoiseStudy.Person> people) {
+    private static Result result(NoiseStudy study, List<NoiseStudy.Person> people, double houseSem) {
         var r = study.agreement();
         double[] first = medians(people, 0);
         double[] second = medians(people, 1);
@@ -249,7 +256,7 @@ class StudyService {
                         agreement.biasInterval(),
                         agreement.lowerLimit(),
                         agreement.upperLimit()),
-                gradino.core.measure.NoiseRules.HOUSE.semCoachDegrees());
+                houseSem);
     }
 
     private static double[] medians(List<NoiseStudy.Person> people, int visit) {
