@@ -1351,6 +1351,12 @@ export interface components {
         };
         HouseNoise: {
             /** Format: double */
+            gapLeastDegrees: number;
+            /** Format: double */
+            gapMostDegrees: number;
+            /** Format: double */
+            gapPercent: number;
+            /** Format: double */
             semCoachDegrees: number;
             /** Format: double */
             semSelfDegrees: number;

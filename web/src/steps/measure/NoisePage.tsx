@@ -138,42 +138,51 @@ function NewStudy() {
   );
 }
 
+const HOUSE: [keyof Schemas['HouseNoise'], string, string, number][] = [
+  ['semCoachDegrees', 'SEM, by a coach', '°', 0.5],
+  ['semSelfDegrees', 'SEM, by the client', '°', 0.5],
+  ['gapMostDegrees', 'Control gap up to', '°', 1],
+  ['gapPercent', 'or up to this share of the passive range', '%', 1],
+  ['gapLeastDegrees', 'but at least', '°', 1],
+];
+
 function House({ noise }: { noise: Schemas['NoiseView'] }) {
   const queries = useQueryClient();
-  const [coach, setCoach] = useState<number | null>(noise.house.semCoachDegrees);
-  const [self, setSelf] = useState<number | null>(noise.house.semSelfDegrees);
+  const [house, setHouse] = useState<Record<keyof Schemas['HouseNoise'], number | null>>(noise.house);
   const save = useMutation({
-    mutationFn: () => ask(api.PUT('/api/noise', { body: { semCoachDegrees: coach ?? 0, semSelfDegrees: self ?? 0 } })),
+    mutationFn: () =>
+      ask(
+        api.PUT('/api/noise', {
+          body: Object.fromEntries(HOUSE.map(([key]) => [key, house[key] ?? 0])) as Schemas['HouseNoise'],
+        }),
+      ),
     onSuccess: () => queries.invalidateQueries(),
   });
   const findings = findingsOf(save.error);
+  const shipped = noise.shipped;
   return (
     <section>
       <h2 className="mb-2 text-xl font-bold">House values</h2>
-      <p className="mb-3 text-sm text-soft">
-        Standard error of measurement where no study says better. House rule: {noise.shipped.semCoachDegrees}° for a
-        coach, {noise.shipped.semSelfDegrees}° for a client alone; a range may drift by {noise.driftPerDay}°² a day.
-        Only the owner changes them.
+      <p className="mb-3 max-w-prose text-sm text-soft">
+        SEM is the standard error of measurement where no study says better: house rule {shipped.semCoachDegrees}° for a
+        coach, {shipped.semSelfDegrees}° for a client alone; a range may drift by {noise.driftPerDay}°² a day. The
+        control gap, passive less active, is in order up to {shipped.gapMostDegrees}°, or up to a third of the passive
+        range where that is smaller, but {shipped.gapLeastDegrees}° always is: common practice, no source. Only the
+        owner changes them.
       </p>
-      <div className="grid max-w-md grid-cols-2 gap-4">
-        <NumberField
-          label="By a coach"
-          unit="°"
-          step={0.5}
-          value={coach}
-          onChange={setCoach}
-          path="semCoachDegrees"
-          findings={findings}
-        />
-        <NumberField
-          label="By the client"
-          unit="°"
-          step={0.5}
-          value={self}
-          onChange={setSelf}
-          path="semSelfDegrees"
-          findings={findings}
-        />
+      <div className="grid max-w-md grid-cols-2 items-end gap-4">
+        {HOUSE.map(([key, label, unit, step]) => (
+          <NumberField
+            key={key}
+            label={label}
+            unit={unit}
+            step={step}
+            value={house[key]}
+            onChange={(value) => setHouse((h) => ({ ...h, [key]: value }))}
+            path={key}
+            findings={findings}
+          />
+        ))}
       </div>
       <Failure error={findings.length > 0 ? null : save.error} />
       <Button className="mt-3" onClick={() => save.mutate()} disabled={save.isPending}>

@@ -61,6 +61,7 @@ public final class Bench {
         all.put("import", ServerBench::imports);
         all.put("estimate", RangeBench::estimate);
         all.put("ranges", ServerBench::ranges);
+        all.put("draw", DrawBench::rangeMap);
         all.put("start", ServerBench::start);
         all.put("sign-in", ServerBench::signIn);
         all.put("bundle", ServerBench::bundle);

@@ -111,7 +111,7 @@ final class CoreBench {
 
     private static final Plan PLAN =
             Plan.first("hip-internal-rotation", "prone-knee-bent", Sided.both(Degrees.of(28)), Side.LEFT);
-    private static final ClientFacts CLIENT = new ClientFacts(Limits.NONE, false, 25, 45.0, null, null);
+    private static final ClientFacts CLIENT = new ClientFacts(Limits.NONE, false, 25, 45.0, null, null, null);
 
     private static int judge(List<Event> history) {
         var policy = Policy.house();

@@ -32,8 +32,7 @@ final class ServerBench {
     private ServerBench() {}
 
     /** One server on loopback, ended with its scope. */
-    private record Running(Process process, int port, Visitor visitor, double secondsToAnswer)
-            implements AutoCloseable {
+    record Running(Process process, int port, Visitor visitor, double secondsToAnswer) implements AutoCloseable {
         static Running start(Path data) throws IOException, InterruptedException {
             int port;
             try (var free = new ServerSocket(0)) {
@@ -72,7 +71,7 @@ final class ServerBench {
     }
 
     /** The studio's owner at a browser of their own. */
-    private static final class Visitor {
+    static final class Visitor {
         private static final String PASSWORD = "a few plain words";
         private final CookieManager cookies = new CookieManager();
         private final HttpClient http =
@@ -92,6 +91,14 @@ final class ServerBench {
             var known = "{\"signIn\":\"owner\",\"password\":\"%s\"}".formatted(PASSWORD);
             boolean first = standing.contains("\"firstRun\":true");
             post(first ? "/api/sign-in/owner" : "/api/sign-in", "application/json", first ? owner : known);
+        }
+
+        String cookie() {
+            return cookies.getCookieStore().getCookies().stream()
+                    .filter(c -> c.getName().equals("gradino"))
+                    .findFirst()
+                    .orElseThrow()
+                    .getValue();
         }
 
         HttpResponse<byte[]> get(String path) throws IOException, InterruptedException {
@@ -232,7 +239,7 @@ final class ServerBench {
     private static final Instant START = Instant.parse("2025-01-01T08:00:00Z");
     private static final String DOSE = "angle=30.0;hold=60;sets=2;ceiling=50;top=10;handsoff=0x0";
 
-    private static String clients() {
+    static String clients() {
         return "client_id,name,birth_date,sex,goal,goal_degrees,history,minutes,days,equipment,stature_cm,shank_cm,leg_cm,"
                 + "thigh_cm,hip_centres_cm,toe_to_ankle_cm,beighton,block_step_cm,recorded_at\r\n"
                 + "c,Invented Person,,,,,,,,,,,,,,,,1,2024-12-01T00:00:00Z\r\n";
@@ -277,7 +284,7 @@ final class ServerBench {
         return csv.toString();
     }
 
-    private static void upload(Visitor visitor, String name, String csv) throws IOException, InterruptedException {
+    static void upload(Visitor visitor, String name, String csv) throws IOException, InterruptedException {
         var boundary = "----gradino";
         var body = "--%s\r\nContent-Disposition: form-data; name=\"file\"; filename=\"%s\"\r\n\r\n%s\r\n--%s--\r\n"
                 .formatted(boundary, name, csv, boundary);

@@ -63,6 +63,24 @@ public class ExchangeTest {
         assertThat(files(lived)).isEqualTo(before);
     }
 
+    @Test
+    public void batteriesAreHeldToTheCatalogueAndMovementsToTheirBattery() {
+        var battery = "battery_id,client_id,name,set_json,recorded_at\r\nb,demo-rower,Odd,"
+                + "\"{\"\"items\"\":[{\"\"motion\"\":\"\"tail-wag\"\",\"\"side\"\":\"\"LEFT\"\",\"\"mode\"\":\"\"PASSIVE\"\",\"\"warmth\"\":\"\"COLD\"\","
+                + "\"\"position\"\":\"\"prone-knee-bent\"\",\"\"instrument\"\":\"\"TAPE\"\"}],\"\"movements\"\":[]}\",2026-01-05T08:00:00Z\r\n";
+        assertThat(lived.upload("b.csv", battery.getBytes(StandardCharsets.UTF_8))
+                        .codes())
+                .containsExactly("unknown-motion");
+        var header = "result_id,client_id,assessment_id,movement,value,happened_at,recorded_at,note\r\n";
+        var nowhere = header + "r,demo-rower,none,Deep squat,4,2026-01-05T08:00:00Z,,\r\n";
+        assertThat(lived.upload("m.csv", nowhere.getBytes(StandardCharsets.UTF_8))
+                        .codes())
+                .containsExactly("unknown-assessment");
+        var json = battery.replace("\"{", "\"{{");
+        assertThat(lived.upload("b.csv", json.getBytes(StandardCharsets.UTF_8)).codes())
+                .containsExactly("unreadable");
+    }
+
     private static final String HEADER =
             "measurement_id,client_id,motion,side,mode,warmth,position,instrument,tester,happened_at,recorded_at,trials_deg,"
                     + "tape_lengths_cm,tape_start_cm,tape_body_cm,end_feel,pain,control_grade,note,measured_by,bench,incline_deg,"

@@ -74,10 +74,37 @@ public class MeasuringTest {
         for (int n = 0; n < 10; n++) {
             reading("house", n % 5, n / 5, String.valueOf(20 + 7 * (n % 5) + n / 5 * (n % 2)));
         }
-        server.put("/api/noise", "{\"semCoachDegrees\":2.5,\"semSelfDegrees\":4}");
+        server.put("/api/noise", house(2.5, 4, 15));
         var result = server.get("/api/studies/house").body().path("result");
-        server.put("/api/noise", "{\"semCoachDegrees\":3,\"semSelfDegrees\":4}");
+        server.put("/api/noise", house(3, 4, 15));
         assertThat(result.path("houseSem").asDouble()).isEqualTo(2.5);
+    }
+
+    private static String house(double coach, double self, double gap) {
+        return "{\"semCoachDegrees\":%s,\"semSelfDegrees\":%s,\"gapMostDegrees\":%s,\"gapPercent\":33.3,\"gapLeastDegrees\":8}"
+                .formatted(coach, self, gap);
+    }
+
+    @Test
+    public void theOwnersGapLimitStandsOnTheRangeMapAndIsHeldToItsBounds() {
+        server.post(CLIENT + "/measurements", Scene.measurement("gap-p", "RIGHT", "PASSIVE", "60,60"));
+        assertThat(gapLimit()).isEqualTo(15);
+        server.put("/api/noise", house(3, 4, 12));
+        assertThat(gapLimit()).isEqualTo(12);
+        assertThat(server.put("/api/noise", house(3, 4, 7)).paths()).containsExactly("gapLeastDegrees");
+        server.put("/api/noise", house(3, 4, 15));
+        assertThat(gapLimit()).isEqualTo(15);
+    }
+
+    private double gapLimit() {
+        return server.get(CLIENT + "/ranges")
+                .body()
+                .valueStream()
+                .flatMap(row -> row.path("sides").valueStream())
+                .filter(side -> side.path("side").asString().equals("RIGHT"))
+                .mapToDouble(side -> side.path("gapLimit").asDouble())
+                .max()
+                .orElseThrow();
     }
 
     private double sem() {
@@ -123,11 +150,8 @@ public class MeasuringTest {
         assertThat(other.get("/api/studies/mine").status()).isEqualTo(404);
         assertThat(other.get("/api/studies/nothing").body().path("detail"))
                 .isEqualTo(other.get("/api/studies/mine").body().path("detail"));
-        assertThat(other.put("/api/noise", "{\"semCoachDegrees\":2,\"semSelfDegrees\":3}")
-                        .status())
-                .isEqualTo(403);
-        assertThat(server.put("/api/noise", "{\"semCoachDegrees\":0,\"semSelfDegrees\":30}")
-                        .paths())
+        assertThat(other.put("/api/noise", house(2, 3, 15)).status()).isEqualTo(403);
+        assertThat(server.put("/api/noise", house(0, 30, 15)).paths())
                 .containsExactly("semCoachDegrees", "semSelfDegrees");
     }
 

@@ -1,6 +1,7 @@
 package gradino.core.advance;
 
 import gradino.core.intake.Limits;
+import gradino.core.measure.GapLimit;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -12,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param wantedDegrees what the passive range is held against: the greater of goal and usual lower edge; null for none
  * @param goalDegrees what the goal needs; null for none
  * @param flagAboveDegrees usual mean + 2 SD: beyond it the motion is flagged as very mobile; null without a table
+ * @param studioGapLimit largest control gap in order; null for the house rule
  */
 public record ClientFacts(
         Limits limits,
@@ -19,10 +21,15 @@ public record ClientFacts(
         @Nullable Integer minutes,
         @Nullable Double wantedDegrees,
         @Nullable Double goalDegrees,
-        @Nullable Double flagAboveDegrees) {
-    public static final ClientFacts PLAIN = new ClientFacts(Limits.NONE, false, null, null, null, null);
+        @Nullable Double flagAboveDegrees,
+        @Nullable GapLimit studioGapLimit) {
+    public static final ClientFacts PLAIN = new ClientFacts(Limits.NONE, false, null, null, null, null, null);
 
     public ClientFacts withLimits(Limits to) {
-        return new ClientFacts(to, hypermobile, minutes, wantedDegrees, goalDegrees, flagAboveDegrees);
+        return new ClientFacts(to, hypermobile, minutes, wantedDegrees, goalDegrees, flagAboveDegrees, studioGapLimit);
+    }
+
+    public GapLimit gapLimit() {
+        return studioGapLimit == null ? GapLimit.HOUSE : studioGapLimit;
     }
 }

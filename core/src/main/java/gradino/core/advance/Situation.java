@@ -102,7 +102,12 @@ final class Situation {
     }
 
     Limiter limiter() {
-        return Limiter.judge(passive, active, state.client().wantedDegrees(), me().endFeel());
+        return Limiter.judge(
+                passive,
+                active,
+                state.client().wantedDegrees(),
+                me().endFeel(),
+                state.client().gapLimit());
     }
 
     /** Sessions that the last decision on this side could not know, or of which more has been heard since. */

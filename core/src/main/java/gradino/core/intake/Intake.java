@@ -21,13 +21,13 @@ import org.jspecify.annotations.Nullable;
  * restrictions: it is asked again, never dropped.
  *
  * @param screening the newest; null while none was made
- * @param noted Beighton score known from elsewhere; counts until a screening scores it
+ * @param noted Beighton score known from elsewhere; counts until a screening scores it, and is asked for again like one
  * @param added by the coach, on top
  */
 public record Intake(
         @Nullable Screening screening,
         @Nullable LocalDate birthDate,
-        @Nullable Beighton noted,
+        @Nullable Noted noted,
         List<Restriction> added,
         List<Clearance> clearances) {
     private static final Duration STRAIN = Duration.ofHours(72);
@@ -43,6 +43,9 @@ public record Intake(
         added = List.copyOf(added);
         clearances = List.copyOf(clearances);
     }
+
+    /** A Beighton score that was noted, not seen here, and when. */
+    public record Noted(Beighton score, Instant at) {}
 
     /** Whether to ask again, and why. */
     public enum Due {
@@ -61,8 +64,14 @@ public record Intake(
         if (lastFlag != null && lastFlag.isAfter(screening.at())) {
             return Due.FLAG_SINCE;
         }
-        var end = LocalDate.ofInstant(screening.at(), zone).plus(VALID);
-        return LocalDate.ofInstant(now, zone).isAfter(end) ? Due.OLDER_THAN_TWELVE_MONTHS : Due.NOT_DUE;
+        boolean oldScore = screening.beighton() == null && noted != null && isOld(noted.at(), now, zone);
+        boolean old = oldScore || isOld(screening.at(), now, zone);
+        return old ? Due.OLDER_THAN_TWELVE_MONTHS : Due.NOT_DUE;
+    }
+
+    private static boolean isOld(Instant at, Instant now, ZoneId zone) {
+        return LocalDate.ofInstant(now, zone)
+                .isAfter(LocalDate.ofInstant(at, zone).plus(VALID));
     }
 
     /** What must not be done now, strict order of the rules file, what the coach added last. */
@@ -90,7 +99,7 @@ public record Intake(
 
     public Optional<Beighton> beighton() {
         return screening == null || screening.beighton() == null
-                ? Optional.ofNullable(noted)
+                ? Optional.ofNullable(noted).map(Noted::score)
                 : Optional.of(Beighton.of(screening.beighton(), screening.earlierYears()));
     }
 

@@ -13,9 +13,6 @@ public enum Limiter {
     /** Nothing measured, or nothing to hold it against. */
     UNKNOWN;
 
-    private static final double GAP_LIMIT_DEGREES = 15;
-    private static final double GAP_LIMIT_LEAST = 8;
-
     /**
      * Judges by 95 % bounds, so that noise does not decide.
      *
@@ -23,19 +20,21 @@ public enum Limiter {
      * @param active estimate of the active range; null when never measured cold
      * @param wantedDegrees what the range is held against: the goal, or the usual range's lower edge; null for none
      * @param endFeel at the last measurement; null when unknown
+     * @param gapLimit largest control gap that is in order
      */
     public static Limiter judge(
             @Nullable UncertainAngle passive,
             @Nullable UncertainAngle active,
             @Nullable Double wantedDegrees,
-            @Nullable EndFeel endFeel) {
+            @Nullable EndFeel endFeel,
+            GapLimit gapLimit) {
         if (endFeel != null && endFeel.isStructure()) {
             return STRUCTURE;
         }
         if (passive == null) {
             return UNKNOWN;
         }
-        boolean control = active != null && isControlLimited(passive, active);
+        boolean control = active != null && isControlLimited(passive, active, gapLimit);
         if (wantedDegrees == null) {
             return control ? CONTROL : UNKNOWN;
         }
@@ -46,13 +45,8 @@ public enum Limiter {
         return range ? RANGE : NEITHER;
     }
 
-    private static boolean isControlLimited(UncertainAngle passive, UncertainAngle active) {
+    private static boolean isControlLimited(UncertainAngle passive, UncertainAngle active, GapLimit limit) {
         return passive.minusIndependent(active).lower95()
-                > gapLimit(passive.value().value());
-    }
-
-    /** Largest control gap that is still in order, degrees: 15, or a third of the passive range but at least 8. */
-    public static double gapLimit(double passiveDegrees) {
-        return Math.min(GAP_LIMIT_DEGREES, Math.max(GAP_LIMIT_LEAST, passiveDegrees / 3));
+                > limit.degrees(passive.value().value());
     }
 }

@@ -17,12 +17,14 @@ import org.jspecify.annotations.Nullable;
  * @param active null when never measured cold
  * @param wanted what the passive range is held against; null for nothing
  * @param endFeel at the last cold passive reading; null when unknown
+ * @param gapLimit largest control gap that is in order
  */
 public record LimiterReason(
         @Nullable UncertainAngle passive,
         @Nullable UncertainAngle active,
         @Nullable Wanted wanted,
-        @Nullable EndFeel endFeel) {
+        @Nullable EndFeel endFeel,
+        GapLimit gapLimit) {
 
     /**
      * What a passive range is held against.
@@ -34,7 +36,7 @@ public record LimiterReason(
             double degrees, String words, @Nullable Double flagAboveDegrees) {}
 
     public Limiter limiter() {
-        return Limiter.judge(passive, active, wanted == null ? null : wanted.degrees(), endFeel);
+        return Limiter.judge(passive, active, wanted == null ? null : wanted.degrees(), endFeel, gapLimit);
     }
 
     /** Whether the passive estimate lies beyond usual mean + 2 SD. A flag, no finding. */
@@ -83,7 +85,7 @@ public record LimiterReason(
                     Reason.LIMIT_CONTROL,
                     Term.of(gap.value().value(), Unit.DEGREE),
                     Term.of(gap.lower95(), Unit.DEGREE),
-                    Term.of(Limiter.gapLimit(range.value().value()), Unit.DEGREE)));
+                    Term.of(gapLimit.degrees(range.value().value()), Unit.DEGREE)));
         }
         if (limiter == Limiter.BOTH) {
             why.add(Because.of(Reason.LIMIT_CONTROL_FIRST));

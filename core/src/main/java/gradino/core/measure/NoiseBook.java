@@ -42,9 +42,10 @@ public final class NoiseBook {
      * Variance of a day's reading, degrees²: σ_day² + f(n)·σ_trial² with a study, else SEM² however many trials.
      *
      * @param who account that measured; null when not known
+     * @param trials how many the reading is the median of, 1 to 6
      */
     public double variance(
-            @Nullable String who, Tester tester, String motion, Instrument instrument, Instant at, Trials trials) {
+            @Nullable String who, Tester tester, String motion, Instrument instrument, Instant at, int trials) {
         return study(who, tester, motion, instrument, at)
                 .map(s -> s.readingVariance(trials))
                 .filter(v -> v > 0)

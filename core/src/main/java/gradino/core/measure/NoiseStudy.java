@@ -69,8 +69,8 @@ public record NoiseStudy(Repeatability agreement, double dayVariance, double tri
         return Math.sqrt(agreement.withinMs());
     }
 
-    /** Variance of a day's reading made of {@code trials}: σ_day² + f(n)·σ_trial², degrees². */
-    public double readingVariance(Trials trials) {
-        return dayVariance + trials.medianVarianceFactor() * trialVariance;
+    /** Variance of a day's reading that is the median of so many trials: σ_day² + f(n)·σ_trial², degrees². */
+    public double readingVariance(int trials) {
+        return dayVariance + Trials.medianVarianceFactor(trials) * trialVariance;
     }
 }

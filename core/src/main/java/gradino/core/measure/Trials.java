@@ -66,6 +66,11 @@ public record Trials(List<Degrees> angles) {
 
     /** f(n) of this many trials, for a day's variance σ_day² + f(n)·σ_trial². */
     public double medianVarianceFactor() {
-        return MEDIAN_VARIANCE[angles.size() - 1];
+        return medianVarianceFactor(angles.size());
+    }
+
+    /** f(n) for n of 1 to 6. */
+    public static double medianVarianceFactor(int trials) {
+        return MEDIAN_VARIANCE[trials - 1];
     }
 }

@@ -168,7 +168,7 @@ public class AdvanceRulesTest {
         var p = Story.of(Story.BASE)
                 .clean(6, 3)
                 .passive(40, 1)
-                .client(new ClientFacts(rule, false, null, 45.0, null, null))
+                .client(new ClientFacts(rule, false, null, 45.0, null, null, null))
                 .left();
         assertThat(p.lever()).isEqualTo(LeverId.TOP_HOLD);
         assertThat(p.alternatives().get(0).why().reason()).isEqualTo(Reason.NO_DEEPENING);
@@ -180,7 +180,7 @@ public class AdvanceRulesTest {
         var p = Story.of(Story.BASE)
                 .clean(6, 3)
                 .passive(40, 1)
-                .client(new ClientFacts(limit, false, null, 45.0, null, null))
+                .client(new ClientFacts(limit, false, null, 45.0, null, null, null))
                 .left();
         assertThat(p.verdict()).isEqualTo(Verdict.STEP_DOWN);
         assertThat(p.to().angle().value()).isEqualTo(Story.BASE.angle().value() - 3);
@@ -188,7 +188,7 @@ public class AdvanceRulesTest {
         var held = Story.of(Story.BASE)
                 .clean(6, 3)
                 .passive(40, 1)
-                .client(new ClientFacts(near, false, null, 45.0, null, null))
+                .client(new ClientFacts(near, false, null, 45.0, null, null, null))
                 .left();
         assertThat(held.to().angle()).isEqualTo(Story.BASE.angle());
         assertThat(held.alternatives().get(0).why().reason()).isEqualTo(Reason.AT_ANGLE_CAP);
@@ -209,7 +209,7 @@ public class AdvanceRulesTest {
     @Test
     public void aVeryMobileMotionGoesDeeperOnlyWithControlAndAGoalThatNeedsIt() {
         Double flag = 38.0;
-        var without = new ClientFacts(Limits.NONE, false, null, 45.0, null, flag);
+        var without = new ClientFacts(Limits.NONE, false, null, 45.0, null, flag, null);
         var p = Story.of(Story.BASE)
                 .clean(6, 3)
                 .passive(40, 1)
@@ -217,7 +217,7 @@ public class AdvanceRulesTest {
                 .client(without)
                 .left();
         assertThat(p.alternatives().get(0).why().reason()).isEqualTo(Reason.BEYOND_USUAL);
-        var needed = new ClientFacts(Limits.NONE, false, null, 45.0, 45.0, flag);
+        var needed = new ClientFacts(Limits.NONE, false, null, 45.0, 45.0, flag, null);
         assertThat(Story.of(Story.BASE)
                         .clean(6, 3)
                         .passive(40, 1)
@@ -241,7 +241,7 @@ public class AdvanceRulesTest {
         var p = Story.of(Story.BASE)
                 .clean(6, 3)
                 .passive(32.5, 1.5)
-                .client(new ClientFacts(Limits.NONE, false, 9, 45.0, null, null))
+                .client(new ClientFacts(Limits.NONE, false, 9, 45.0, null, null, null))
                 .left();
         // 9 min hold neither 5 s more a set nor a third set; the plan itself already takes 9.0 min.
         assertThat(p.lever()).isNotEqualTo(LeverId.SETS);
@@ -323,6 +323,7 @@ public class AdvanceRulesTest {
                 random.nextInt(6) == 0,
                 null,
                 45.0,
+                null,
                 null,
                 null);
         var dose = Story.BASE.withCeiling(cap.atMost(EffortPercent.of(50)));

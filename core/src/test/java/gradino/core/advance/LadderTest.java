@@ -121,7 +121,7 @@ public class LadderTest {
         var p = Story.of(tops)
                 .clean(12, 9, 6, 3)
                 .passive(31, 1)
-                .client(new ClientFacts(Limits.NONE, false, 11, 45.0, null, null))
+                .client(new ClientFacts(Limits.NONE, false, 11, 45.0, null, null, null))
                 .left();
         // Two sets take 9.9 min, a third would make 13.0 of 11; a higher ceiling adds two steps of 5 s a set.
         assertThat(p.alternatives())

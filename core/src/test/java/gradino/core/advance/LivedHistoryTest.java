@@ -74,6 +74,7 @@ public class LivedHistoryTest {
                     random.nextBoolean() ? 14 + random.nextInt(14) : null,
                     50.0,
                     null,
+                    null,
                     null);
             var plan = Plan.first(
                     "hip-internal-rotation", "prone-knee-bent", Sided.both(Degrees.of(range - 6)), Side.LEFT);

@@ -37,7 +37,7 @@ final class Story {
     private final List<Event> events = new ArrayList<>();
     private Sided<Dose> doses = Sided.both(BASE);
     private Sided<Dose> bases = Sided.both(BASE);
-    private ClientFacts client = new ClientFacts(Limits.NONE, false, null, 45.0, null, null);
+    private ClientFacts client = new ClientFacts(Limits.NONE, false, null, 45.0, null, null, null);
     private UnaryOperator<SideState> ranges = s -> s;
     private Observer observer = Observer.COACH;
     private int sessions;

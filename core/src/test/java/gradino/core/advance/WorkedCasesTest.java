@@ -83,7 +83,7 @@ public class WorkedCasesTest {
     public void case6NeverDeepensAHypermobileClient() {
         // Malfait et al. 2017 cut-off to 50 years is 5 (value from memory).
         var hypermobile = new Beighton(6).isHypermobileAt(30);
-        var p = case3().client(new ClientFacts(Limits.NONE, hypermobile, null, 45.0, null, null))
+        var p = case3().client(new ClientFacts(Limits.NONE, hypermobile, null, 45.0, null, null, null))
                 .left();
         assertThat(p.lever()).isEqualTo(LeverId.HANDS_OFF_HOLD);
         assertThat(p.to().angle()).isEqualTo(CASE_3.angle());

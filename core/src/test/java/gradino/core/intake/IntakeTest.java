@@ -39,6 +39,10 @@ public class IntakeTest {
         return new Screening(NOW, answers, bp, events, List.of(), null, null, null, 0, "");
     }
 
+    private static Intake.Noted noted(int score) {
+        return new Intake.Noted(new Beighton(score), NOW.minus(Duration.ofDays(300)));
+    }
+
     private static List<Restriction> after(Screening screening, Clearance... clearances) {
         return new Intake(screening, null, null, List.of(), List.of(clearances)).restrictions(NOW, ZONE);
     }
@@ -203,13 +207,13 @@ public class IntakeTest {
                 Beighton.Item.KNEE_LEFT,
                 Beighton.Item.KNEE_RIGHT);
         var scored = new Screening(NOW, s.answers(), null, List.of(), List.of(), null, null, five, 0, "");
-        var intake = new Intake(scored, TODAY.minusYears(30), new Beighton(0), List.of(), List.of());
+        var intake = new Intake(scored, TODAY.minusYears(30), noted(0), List.of(), List.of());
         assertThat(intake.hypermobile(TODAY)).isTrue();
         assertThat(intake.restrictions(NOW, ZONE))
                 .singleElement()
                 .matches(r ->
                         r.kind() == RestrictionKind.NO_DEEPENING && r.reason().contains("5 of 9"));
-        assertThat(new Intake(s, null, new Beighton(6), List.of(), List.of()).hypermobile(TODAY))
+        assertThat(new Intake(s, null, noted(6), List.of(), List.of()).hypermobile(TODAY))
                 .isTrue();
     }
 
@@ -225,6 +229,18 @@ public class IntakeTest {
         // Old answers go on forbidding what they forbade.
         var old = new Intake(said("hernia"), null, null, List.of(), List.of());
         assertThat(old.restrictions(NOW.plus(Duration.ofDays(900)), ZONE)).hasSize(4);
+    }
+
+    @Test
+    public void aNotedBeightonScoreIsAskedForAgainUnlessAScreeningSawIt() {
+        var later = NOW.plus(Duration.ofDays(70));
+        var plain = new Intake(said(), null, noted(2), List.of(), List.of());
+        assertThat(plain.due(NOW, ZONE, null)).isEqualTo(Due.NOT_DUE);
+        assertThat(plain.due(later, ZONE, null)).isEqualTo(Due.OLDER_THAN_TWELVE_MONTHS);
+        var s = said();
+        var seen = new Screening(NOW, s.answers(), null, List.of(), List.of(), null, null, Set.of(), 0, "");
+        assertThat(new Intake(seen, null, noted(2), List.of(), List.of()).due(later, ZONE, null))
+                .isEqualTo(Due.NOT_DUE);
     }
 
     @Test

@@ -230,13 +230,23 @@ public class MeasureTest {
     @Test(dataProvider = "limiters")
     public void saysWhatLimits(
             UncertainAngle passive, UncertainAngle active, Double wanted, EndFeel feel, Limiter expected) {
-        assertThat(Limiter.judge(passive, active, wanted, feel)).isEqualTo(expected);
+        assertThat(Limiter.judge(passive, active, wanted, feel, GapLimit.HOUSE)).isEqualTo(expected);
     }
 
     @Test
     public void theGapLimitIsAThirdButAtLeastEightAndAtMostFifteen() {
-        assertThat(Limiter.gapLimit(60)).isEqualTo(15);
-        assertThat(Limiter.gapLimit(36)).isEqualTo(12);
-        assertThat(Limiter.gapLimit(12)).isEqualTo(8);
+        assertThat(GapLimit.HOUSE.degrees(60)).isEqualTo(15);
+        assertThat(GapLimit.HOUSE.degrees(36)).isEqualTo(12);
+        assertThat(GapLimit.HOUSE.degrees(12)).isEqualTo(8);
+    }
+
+    @Test
+    public void aStudiosOwnGapLimitDecidesBetweenControlAndNeither() {
+        var passive = UncertainAngle.of(60, 1);
+        var active = UncertainAngle.of(42, 1);
+        assertThat(Limiter.judge(passive, active, 45.0, null, GapLimit.HOUSE)).isEqualTo(Limiter.CONTROL);
+        assertThat(Limiter.judge(passive, active, 45.0, null, new GapLimit(18, 0.5, 8)))
+                .isEqualTo(Limiter.NEITHER);
+        assertThatThrownBy(() -> new GapLimit(10, 0.3, 11)).hasMessageContaining("leastDegrees");
     }
 }

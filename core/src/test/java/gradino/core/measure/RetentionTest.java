@@ -187,15 +187,18 @@ public class RetentionTest {
         var wanted = new LimiterReason.Wanted(45, "that the goal needs", 60.0);
         var passive = gradino.core.quantity.UncertainAngle.of(30, 2);
         var active = gradino.core.quantity.UncertainAngle.of(10, 2);
-        var both = new LimiterReason(passive, active, wanted, EndFeel.STRETCH);
+        var both = new LimiterReason(passive, active, wanted, EndFeel.STRETCH, GapLimit.HOUSE);
         assertThat(both.limiter()).isEqualTo(Limiter.BOTH);
         assertThat(both.why()).extracting(b -> b.text()).anyMatch(t -> t.contains("30°") && t.contains("45°"));
         assertThat(both.why()).hasSize(3);
-        var block = new LimiterReason(passive, active, wanted, EndFeel.PINCH);
+        var block = new LimiterReason(passive, active, wanted, EndFeel.PINCH, GapLimit.HOUSE);
         assertThat(block.why()).singleElement().matches(b -> b.text().contains("pinch"));
-        var mobile = new LimiterReason(gradino.core.quantity.UncertainAngle.of(70, 2), null, wanted, null);
+        var mobile =
+                new LimiterReason(gradino.core.quantity.UncertainAngle.of(70, 2), null, wanted, null, GapLimit.HOUSE);
         assertThat(mobile.veryMobile()).isTrue();
-        assertThat(new LimiterReason(null, null, wanted, null).why()).hasSize(1);
-        assertThat(new LimiterReason(passive, null, null, null).why()).hasSize(1);
+        assertThat(new LimiterReason(null, null, wanted, null, GapLimit.HOUSE).why())
+                .hasSize(1);
+        assertThat(new LimiterReason(passive, null, null, null, GapLimit.HOUSE).why())
+                .hasSize(1);
     }
 }

@@ -163,7 +163,7 @@ public class LineHistories implements LineHistory {
                 .withDoses(versions.get(0).plan().doses());
     }
 
-    private static ClientFacts facts(Client client, Line line, Moment moment) {
+    private ClientFacts facts(Client client, Line line, Moment moment) {
         var day = moment.day(moment.instant());
         var wanted = Ranges.wanted(client, line.motion(), line.position(), day);
         return new ClientFacts(
@@ -172,7 +172,8 @@ public class LineHistories implements LineHistory {
                 client.details().minutes(),
                 wanted.map(Wanted::degrees).orElse(null),
                 client.goalFor(line.motion()).orElse(null),
-                wanted.map(Wanted::flagAboveDegrees).orElse(null));
+                wanted.map(Wanted::flagAboveDegrees).orElse(null),
+                noise.gapLimit());
     }
 
     private void measured(Line line, List<Event> events) {

@@ -6,14 +6,25 @@ import gradino.core.body.Side;
 import gradino.core.measure.Instrument;
 import gradino.core.measure.Mode;
 import gradino.core.measure.SeriesKey;
+import gradino.core.measure.Warmth;
 import gradino.server.intake.ClientRepository;
+import gradino.server.measure.Battery;
+import gradino.server.measure.Battery.Assessment;
+import gradino.server.measure.Battery.BatterySet;
+import gradino.server.measure.Battery.Item;
+import gradino.server.measure.Battery.MovementResult;
+import gradino.server.measure.Battery.MovementTest;
+import gradino.server.measure.Battery.Unit;
+import gradino.server.measure.BatteryRepository;
 import gradino.server.measure.Measurement;
 import gradino.server.measure.MeasurementRepository;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Whole-body assessments of the invented clients who were measured all over: at the start and half way. */
@@ -23,10 +34,12 @@ class DemoBody {
 
     private final ClientRepository clients;
     private final MeasurementRepository measurements;
+    private final BatteryRepository batteries;
 
-    DemoBody(ClientRepository clients, MeasurementRepository measurements) {
+    DemoBody(ClientRepository clients, MeasurementRepository measurements, BatteryRepository batteries) {
         this.clients = clients;
         this.measurements = measurements;
+        this.batteries = batteries;
     }
 
     /**
@@ -55,12 +68,42 @@ class DemoBody {
             new Part("ankle-dorsiflexion", "long-sitting", 9, 3, 4, 2),
             new Part("big-toe-extension", "seated-foot-flat", 52, -6, 22, 3));
 
+    private static final MovementTest SQUAT = new MovementTest("Deep squat, heels down", Unit.GRADE, true);
+    private static final MovementTest KNEE_TO_WALL = new MovementTest("Toe to wall, heel down", Unit.CENTIMETRE, true);
+
     void tell(DemoLife life, Moment now, Random random) {
         if (life.weeks() < 8) {
             return;
         }
-        assess(life, at(now, life.weeks() * 7), 0, random);
-        assess(life, at(now, life.weeks() * 7 / 2), 1, random);
+        var start = at(now, life.weeks() * 7);
+        var battery = new Battery(life.id() + "-battery", life.id(), "Whole body", set(), start);
+        batteries.insert(battery);
+        assess(life, new Visit(battery, start, 0, Map.of(SQUAT, 4.0, KNEE_TO_WALL, 6.5)), random);
+        var halfWay = at(now, life.weeks() * 7 / 2);
+        assess(life, new Visit(battery, halfWay, 1, Map.of(SQUAT, 6.0, KNEE_TO_WALL, 8.0)), random);
+    }
+
+    /**
+     * One time that the battery was gone through.
+     *
+     * @param share of the gain that is there by then
+     */
+    private record Visit(Battery battery, Instant start, double share, Map<MovementTest, Double> movements) {
+        String id() {
+            return battery.clientId() + "-assessment-" + start.toEpochMilli();
+        }
+    }
+
+    private static BatterySet set() {
+        var items = PARTS.stream()
+                .flatMap(part -> Catalogue.motion(part.motion()).map(Side::of).orElseThrow().stream()
+                        .flatMap(side -> Stream.of(Mode.PASSIVE, Mode.ACTIVE).map(mode -> item(part, side, mode))))
+                .toList();
+        return new BatterySet(items, List.of(SQUAT, KNEE_TO_WALL));
+    }
+
+    private static Item item(Part part, Side side, Mode mode) {
+        return new Item(part.motion(), side, mode, Warmth.COLD, part.position(), Instrument.GONIOMETER);
     }
 
     private static Instant at(Moment now, int daysAgo) {
@@ -71,19 +114,36 @@ class DemoBody {
                 .toInstant();
     }
 
-    private void assess(DemoLife life, Instant start, double share, Random random) {
-        var readings = new DemoReadings(clients.find(life.id()).orElseThrow(), random);
+    private void assess(DemoLife life, Visit visit, Random random) {
+        var assessment = new Assessment(visit.id(), life.id(), visit.battery().id(), visit.start(), visit.start());
+        batteries.insert(assessment);
+        var readings = new DemoReadings(clients.find(life.id()).orElseThrow(), random, assessment.id());
         var all = new ArrayList<Measurement>();
         for (var part : PARTS) {
             for (var side : Catalogue.motion(part.motion()).map(Side::of).orElseThrow()) {
-                double truth = part.passive() + part.gain() * share + (side == Side.RIGHT ? part.uneven() : 0);
+                double truth = part.passive() + part.gain() * visit.share() + (side == Side.RIGHT ? part.uneven() : 0);
                 for (var mode : List.of(Mode.PASSIVE, Mode.ACTIVE)) {
                     var key = new SeriesKey(part.motion(), side, mode, part.position(), Instrument.GONIOMETER);
                     double value = mode == Mode.PASSIVE ? truth : truth - part.gap();
-                    all.add(readings.cold(key, value, start.plusSeconds((long) all.size() * SECONDS_A_READING)));
+                    all.add(readings.cold(
+                            key, value, visit.start().plusSeconds((long) all.size() * SECONDS_A_READING)));
                 }
             }
         }
         measurements.insert(all);
+        movements(visit, visit.start().plusSeconds((long) all.size() * SECONDS_A_READING));
+    }
+
+    private void movements(Visit visit, Instant at) {
+        visit.movements()
+                .forEach((test, value) -> batteries.insert(new MovementResult(
+                        visit.id() + "-" + test.name(),
+                        visit.battery().clientId(),
+                        visit.id(),
+                        test.name(),
+                        value,
+                        at,
+                        at,
+                        "")));
     }
 }

@@ -23,6 +23,7 @@ public class DemoStudio implements ApplicationRunner {
     private final AccountService accounts;
     private final AccountMaker maker;
     private final DemoLives lives;
+    private final DemoStudy study;
     private final Clock clock;
 
     DemoStudio(
@@ -31,12 +32,14 @@ public class DemoStudio implements ApplicationRunner {
             AccountService accounts,
             AccountMaker maker,
             DemoLives lives,
+            DemoStudy study,
             Clock clock) {
         this.accounts = accounts;
         this.maker = maker;
         this.wanted = wanted;
         this.clients = clients;
         this.lives = lives;
+        this.study = study;
         this.clock = clock;
     }
 
@@ -60,6 +63,7 @@ public class DemoStudio implements ApplicationRunner {
             boolean joss = client.id().equals("demo-rower") || client.id().equals("demo-waller");
             accounts.own(client.id(), joss ? coach : owner);
         }
+        study.tell(coach.id(), StudioClock.moment(clock));
         accounts.share(coach, "demo-rower", assistant.id(), true);
     }
 

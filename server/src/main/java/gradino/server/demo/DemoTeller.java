@@ -9,6 +9,7 @@ import gradino.core.advance.Start;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import gradino.core.measure.GapLimit;
 import gradino.core.measure.Mode;
 import gradino.core.measure.NoiseBook;
 import gradino.core.measure.SeriesKey;
@@ -29,6 +30,7 @@ import gradino.server.advance.LineHistories;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientRepository;
 import gradino.server.intake.IntakeRepository;
+import gradino.server.measure.ColdSeries;
 import gradino.server.measure.Measurement;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.measure.Ranges;
@@ -133,8 +135,8 @@ class DemoTeller {
 
     private Line open(DemoLife life, Instant at, ZoneId zone) {
         var client = client(life);
-        var row = new Ranges(client, NoiseBook.house(), at, zone)
-                .of(measurements.of(life.id()), life.motion(), life.position(), life.instrument())
+        var row = new Ranges(client, NoiseBook.house(), GapLimit.HOUSE, at, zone)
+                .of(ColdSeries.of(measurements.of(life.id())), life.motion(), life.position(), life.instrument())
                 .orElseThrow();
         var passive = Sided.of(side -> row.passive(side).orElseThrow());
         var plan = Start.firstPlan(

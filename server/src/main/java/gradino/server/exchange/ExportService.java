@@ -3,6 +3,7 @@ package gradino.server.exchange;
 import gradino.server.advance.DecisionRepository;
 import gradino.server.intake.ClientRepository;
 import gradino.server.intake.IntakeRepository;
+import gradino.server.measure.BatteryRepository;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.perform.SessionRepository;
 import gradino.server.perform.SessionRepository.Closed;
@@ -31,6 +32,7 @@ public class ExportService {
     private final ClientRepository clients;
     private final IntakeRepository intakes;
     private final LineRepository lines;
+    private final BatteryRepository batteries;
     private final MeasurementRepository measurements;
     private final SessionRepository sessions;
     private final DecisionRepository decisions;
@@ -39,12 +41,14 @@ public class ExportService {
             ClientRepository clients,
             IntakeRepository intakes,
             LineRepository lines,
+            BatteryRepository batteries,
             MeasurementRepository measurements,
             SessionRepository sessions,
             DecisionRepository decisions) {
         this.clients = clients;
         this.intakes = intakes;
         this.lines = lines;
+        this.batteries = batteries;
         this.measurements = measurements;
         this.sessions = sessions;
         this.decisions = decisions;
@@ -80,6 +84,10 @@ public class ExportService {
                         Function.identity(),
                         out);
             case "plans.csv" -> print(PlanTables.LINES, lineRows(), Function.identity(), out);
+            case "batteries.csv" -> print(BatteryTables.BATTERIES, batteries.all(), Function.identity(), out);
+            case "assessments.csv" ->
+                print(BatteryTables.ASSESSMENTS, batteries.allAssessments(), Function.identity(), out);
+            case "movements.csv" -> print(BatteryTables.MOVEMENTS, batteries.allResults(), Function.identity(), out);
             case "measurements.csv" ->
                 print(MeasurementTables.MEASUREMENTS, measurements.all(), Function.identity(), out);
             case "sessions.csv" -> print(SessionTables.SESSIONS, sessionRows(), Function.identity(), out);

@@ -16,6 +16,7 @@ import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** What is there already or comes with the same import, and what a row may therefore say. */
@@ -64,20 +65,28 @@ final class ImportFacts {
         return says(row, !at.isAfter(now), column, "in-the-future", "this lies in the future.");
     }
 
+    boolean knows(CsvRow row, String kind, Optional<?> found, String id) {
+        return says(row, found.isPresent(), kind + "_id", "unknown-" + kind, "no %s called '%s'.".formatted(kind, id));
+    }
+
+    /** Whether the catalogue has this motion, on this side, in this position. */
+    boolean hasItsPlace(CsvRow row, String column, String motion, Side side, String position) {
+        var noMotion = "no motion called '" + motion + "'.";
+        var noPosition = "no position called '" + position + "' for this motion.";
+        var sides = Catalogue.motion(motion).map(Side::of).orElse(Side.PAIR);
+        boolean isThere =
+                Catalogue.position(position).filter(p -> p.allows(motion)).isPresent();
+        return says(row, Catalogue.motion(motion).isPresent(), or(column, "motion"), "unknown-motion", noMotion)
+                && says(row, sides.contains(side), or(column, "side"), "side-for-motion", "not a side of this motion.")
+                && says(row, isThere, or(column, "position"), "unknown-position", noPosition);
+    }
+
+    private static String or(String column, String own) {
+        return column.isEmpty() ? own : column;
+    }
+
     boolean hasItsPlace(CsvRow row, Measurement m) {
-        var motion = "no motion called '" + m.motion() + "'.";
-        var position = "no position called '" + m.position() + "' for this motion.";
-        var sides = Catalogue.motion(m.motion()).map(Side::of).orElse(Side.PAIR);
-        return says(row, Catalogue.motion(m.motion()).isPresent(), "motion", "unknown-motion", motion)
-                && says(row, sides.contains(m.side()), "side", "side-for-motion", "not a side of this motion.")
-                && says(
-                        row,
-                        Catalogue.position(m.position())
-                                .filter(p -> p.allows(m.motion()))
-                                .isPresent(),
-                        "position",
-                        "unknown-position",
-                        position)
+        return hasItsPlace(row, "", m.motion(), m.side(), m.position())
                 && says(row, isLived(m), "happened_at", "before-birth", "this lies before the birth date.")
                 && tapeFits(row, m);
     }

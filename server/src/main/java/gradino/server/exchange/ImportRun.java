@@ -15,6 +15,9 @@ import gradino.server.intake.ClientService;
 import gradino.server.intake.IntakeRepository.AddedRestriction;
 import gradino.server.intake.IntakeRepository.StoredClearance;
 import gradino.server.intake.IntakeRepository.StoredScreening;
+import gradino.server.measure.Battery;
+import gradino.server.measure.Battery.Assessment;
+import gradino.server.measure.Battery.MovementResult;
 import gradino.server.measure.Measurement;
 import gradino.server.perform.SessionRepository.Morning;
 import gradino.server.perform.SessionRepository.Opened;
@@ -144,6 +147,41 @@ final class ImportRun {
         stores.lines().addPlan(version);
         facts.newestPlan.put(id, version.plan());
         return true;
+    }
+
+    boolean battery(CsvRow row, Battery b) {
+        for (var item : b.body().items()) {
+            facts.hasItsPlace(row, "set_json", item.motion(), item.side(), item.position());
+        }
+        return facts.knowsClient(row, b.clientId())
+                && facts.past(row, "recorded_at", b.recordedAt())
+                && row.isClean()
+                && stores.batteries().insert(b);
+    }
+
+    boolean assessment(CsvRow row, Assessment a) {
+        return facts.knowsClient(row, a.clientId())
+                && facts.past(row, "happened_at", a.happenedAt())
+                && facts.knows(row, "battery", stores.batteries().find(a.clientId(), a.batteryId()), a.batteryId())
+                && stores.batteries().insert(a);
+    }
+
+    boolean movement(CsvRow row, MovementResult m) {
+        var assessment = stores.batteries().assessment(m.clientId(), m.assessmentId());
+        if (!facts.knowsClient(row, m.clientId())
+                || !facts.past(row, "happened_at", m.happenedAt())
+                || !facts.knows(row, "assessment", assessment, m.assessmentId())) {
+            return false;
+        }
+        var test = assessment
+                .flatMap(a -> stores.batteries().find(m.clientId(), a.batteryId()))
+                .flatMap(b -> b.body().movement(m.movement()));
+        boolean fits =
+                test.filter(t -> m.value() >= 0 && m.value() <= t.unit().most()).isPresent();
+        if (!fits) {
+            row.finding("value", "unknown-movement", "no movement of this battery with such a value.");
+        }
+        return fits && stores.batteries().insert(m);
     }
 
     boolean measurement(CsvRow row, Measurement m) {

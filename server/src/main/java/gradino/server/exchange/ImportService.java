@@ -3,6 +3,7 @@ package gradino.server.exchange;
 import gradino.server.advance.DecisionRepository;
 import gradino.server.intake.ClientRepository;
 import gradino.server.intake.IntakeRepository;
+import gradino.server.measure.BatteryRepository;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.perform.SessionRepository;
 import gradino.server.platform.Problem;
@@ -25,11 +26,12 @@ public class ImportService {
             ClientRepository clients,
             IntakeRepository intakes,
             LineRepository lines,
+            BatteryRepository batteries,
             MeasurementRepository measurements,
             SessionRepository sessions,
             DecisionRepository decisions,
             Clock clock) {
-        this.stores = new Stores(clients, intakes, lines, measurements, sessions, decisions);
+        this.stores = new Stores(clients, intakes, lines, batteries, measurements, sessions, decisions);
         this.clock = clock;
     }
 
@@ -38,6 +40,7 @@ public class ImportService {
             ClientRepository clients,
             IntakeRepository intakes,
             LineRepository lines,
+            BatteryRepository batteries,
             MeasurementRepository measurements,
             SessionRepository sessions,
             DecisionRepository decisions) {}
@@ -58,6 +61,9 @@ public class ImportService {
         reader.each(IntakeTables.RESTRICTIONS, run::restriction);
         reader.each(IntakeTables.CLEARANCES, run::clearance);
         reader.each(PlanTables.LINES, run::line);
+        reader.each(BatteryTables.BATTERIES, run::battery);
+        reader.each(BatteryTables.ASSESSMENTS, run::assessment);
+        reader.each(BatteryTables.MOVEMENTS, run::movement);
         reader.each(MeasurementTables.MEASUREMENTS, run::measurement);
         reader.each(SessionTables.SESSIONS, run::session);
         reader.each(SessionTables.BLOCKS, run::block);

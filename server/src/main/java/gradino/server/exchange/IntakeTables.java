@@ -10,19 +10,13 @@ import gradino.server.intake.IntakeRepository;
 import gradino.server.intake.IntakeRepository.AddedRestriction;
 import gradino.server.intake.IntakeRepository.StoredClearance;
 import gradino.server.intake.IntakeRepository.StoredScreening;
-import gradino.server.platform.CoreJson;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
-import tools.jackson.core.JacksonException;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Screenings, restrictions that coaches added, and clearances. What is nested inside is JSON in its cell. */
 final class IntakeTables {
-    private static final JsonMapper JSON =
-            CoreJson.configure(JsonMapper.builder()).build();
-
     private IntakeTables() {}
 
     static final CsvTable<StoredScreening> SCREENINGS = new CsvTable<>(
@@ -31,13 +25,13 @@ final class IntakeTables {
             s -> Arrays.asList(
                     s.id(),
                     s.clientId(),
-                    JSON.writeValueAsString(s.screening()),
+                    CellJson.write(s.screening()),
                     s.screening().at(),
                     s.recordedAt()),
             r -> new StoredScreening(
                     r.required("screening_id"),
                     r.required("client_id"),
-                    r.read("answers_json", none(r), text -> json(text, Screening.class)),
+                    r.read("answers_json", none(r), text -> CellJson.read(text, Screening.class)),
                     r.instant("recorded_at")));
 
     private static Screening none(CsvRow r) {
@@ -115,14 +109,14 @@ final class IntakeTables {
                     c.clearance().until(),
                     c.clearance().note(),
                     CsvRow.flag(c.clearance().stopSigns()),
-                    JSON.writeValueAsString(c.clearance().loosens()),
+                    CellJson.write(c.clearance().loosens()),
                     c.happenedAt(),
                     c.recordedAt()),
             IntakeTables::clearance);
 
     private static StoredClearance clearance(CsvRow r) {
-        var loosens =
-                r.read("loosens_json", new Clearance.Loosening[0], text -> json(text, Clearance.Loosening[].class));
+        var loosens = r.read(
+                "loosens_json", new Clearance.Loosening[0], text -> CellJson.read(text, Clearance.Loosening[].class));
         return new StoredClearance(
                 r.required("clearance_id"),
                 r.required("client_id"),
@@ -135,13 +129,5 @@ final class IntakeTables {
                         List.of(loosens)),
                 r.instant("happened_at"),
                 r.instant("recorded_at"));
-    }
-
-    private static <T> T json(String text, Class<T> type) {
-        try {
-            return JSON.readValue(text, type);
-        } catch (JacksonException e) {
-            throw new IllegalArgumentException("JSON as docs/formats.md describes it is expected", e);
-        }
     }
 }

@@ -108,7 +108,7 @@ final class MeasurementTables {
                 r.read("pain", PainScore.NONE, text -> PainScore.of(text.isEmpty() ? 0 : Integer.parseInt(text))),
                 r.optional("control_grade", MeasurementTables::grade),
                 r.text("note"),
-                blank(r.text("measured_by")),
+                r.optional("measured_by", MeasurementTables::account),
                 r.isEmpty("bench")
                         ? null
                         : new Incline(r.text("bench"), r.read("incline_deg", 0.0, Double::parseDouble)),
@@ -117,6 +117,13 @@ final class MeasurementTables {
 
     private static @Nullable String blank(String text) {
         return text.isEmpty() ? null : text;
+    }
+
+    private static String account(String text) {
+        if (text.chars().anyMatch(Character::isISOControl)) {
+            throw new IllegalArgumentException("an account's id is one plain word");
+        }
+        return text;
     }
 
     private static Trials trials(String text) {

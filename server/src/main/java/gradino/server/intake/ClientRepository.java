@@ -23,7 +23,11 @@ import org.springframework.stereotype.Repository;
 @Repository
 public class ClientRepository implements Whose {
     private static final String CURRENT = """
-            SELECT c.id AS whose, c.recorded_at AS taken_in, d.id AS details_id, d.*
+            SELECT c.id AS whose, c.recorded_at AS taken_in, d.id AS details_id, d.*,
+                   (SELECT min(recorded_at) FROM client_details same
+                     WHERE same.client_id = c.id AND same.beighton = d.beighton
+                       AND same.id > ifnull((SELECT max(id) FROM client_details
+                                              WHERE client_id = c.id AND beighton IS NOT d.beighton), 0)) AS noted_at
               FROM client c
               JOIN client_details d ON d.id = (SELECT max(id) FROM client_details WHERE client_id = c.id)
             """;
@@ -102,7 +106,9 @@ public class ClientRepository implements Whose {
         var id = row.getString("whose");
         var recorded = Sql.instant(row, "taken_in");
         var details = details(row);
-        var noted = details.beighton() == null ? null : new Beighton(details.beighton());
+        var noted = details.beighton() == null
+                ? null
+                : new Intake.Noted(new Beighton(details.beighton()), Sql.instant(row, "noted_at"));
         var intake = new Intake(
                 intakes.newest(id).orElse(null),
                 details.birthDate(),

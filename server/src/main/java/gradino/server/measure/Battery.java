@@ -7,21 +7,26 @@ import gradino.core.measure.Warmth;
 import gradino.server.measure.Ranges.Difference;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** A saved set of measures: what is measured, in which order, and which movements are tested with it. */
-record Battery(String id, String clientId, String name, BatterySet body, Instant recordedAt) {
+public record Battery(String id, String clientId, String name, BatterySet body, Instant recordedAt) {
 
     /** What a battery is made of. */
-    record BatterySet(List<Item> items, List<MovementTest> movements) {
-        BatterySet {
+    public record BatterySet(List<Item> items, List<MovementTest> movements) {
+        public BatterySet {
             items = List.copyOf(items);
             movements = List.copyOf(movements);
+        }
+
+        public Optional<MovementTest> movement(String name) {
+            return movements.stream().filter(m -> m.name().equals(name)).findFirst();
         }
     }
 
     /** One measure; a re-test takes the same ones in the same order. */
-    record Item(String motion, Side side, Mode mode, Warmth warmth, String position, Instrument instrument) {
+    public record Item(String motion, Side side, Mode mode, Warmth warmth, String position, Instrument instrument) {
         boolean matches(Measurement m) {
             return m.motion().equals(motion)
                     && m.side() == side
@@ -37,9 +42,9 @@ record Battery(String id, String clientId, String name, BatterySet body, Instant
      *
      * @param higherIsBetter false where a smaller length is the better one
      */
-    record MovementTest(String name, Unit unit, boolean higherIsBetter) {}
+    public record MovementTest(String name, Unit unit, boolean higherIsBetter) {}
 
-    enum Unit {
+    public enum Unit {
         GRADE(10),
         CENTIMETRE(300);
 
@@ -49,16 +54,16 @@ record Battery(String id, String clientId, String name, BatterySet body, Instant
             this.most = most;
         }
 
-        double most() {
+        public double most() {
             return most;
         }
     }
 
     /** One time that a battery was gone through. */
-    record Assessment(String id, String clientId, String batteryId, Instant happenedAt, Instant recordedAt) {}
+    public record Assessment(String id, String clientId, String batteryId, Instant happenedAt, Instant recordedAt) {}
 
     /** How a movement went. */
-    record MovementResult(
+    public record MovementResult(
             String id,
             String clientId,
             String assessmentId,

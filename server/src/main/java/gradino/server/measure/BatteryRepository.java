@@ -21,8 +21,9 @@ public class BatteryRepository {
         this.json = json;
     }
 
-    void insert(Battery b) {
-        sql.update("""
+    /** @return whether it was not there yet */
+    public boolean insert(Battery b) {
+        return 1 == sql.update("""
                 INSERT INTO battery (id, client_id, recorded_at, name, body) VALUES (?, ?, ?, ?, ?)
                 ON CONFLICT (id) DO NOTHING
                 """, b.id(), b.clientId(), b.recordedAt(), b.name(), json.write(b.body()));
@@ -32,12 +33,25 @@ public class BatteryRepository {
         return sql.list("SELECT * FROM battery WHERE client_id = ? ORDER BY recorded_at, id", this::battery, clientId);
     }
 
-    Optional<Battery> find(String clientId, String id) {
+    public List<Battery> all() {
+        return sql.list("SELECT * FROM battery ORDER BY client_id, recorded_at, id", this::battery);
+    }
+
+    public List<Assessment> allAssessments() {
+        return sql.list("SELECT * FROM assessment ORDER BY client_id, happened_at, id", BatteryRepository::assessment);
+    }
+
+    public List<MovementResult> allResults() {
+        return sql.list("SELECT * FROM movement_result ORDER BY client_id, recorded_at, id", BatteryRepository::result);
+    }
+
+    public Optional<Battery> find(String clientId, String id) {
         return sql.first("SELECT * FROM battery WHERE client_id = ? AND id = ?", this::battery, clientId, id);
     }
 
-    void insert(Assessment a) {
-        sql.update("""
+    /** @return whether it was not there yet */
+    public boolean insert(Assessment a) {
+        return 1 == sql.update("""
                 INSERT INTO assessment (id, client_id, battery_id, happened_at, recorded_at) VALUES (?, ?, ?, ?, ?)
                 ON CONFLICT (id) DO NOTHING
                 """, a.id(), a.clientId(), a.batteryId(), a.happenedAt(), a.recordedAt());
@@ -51,41 +65,35 @@ public class BatteryRepository {
                 batteryId);
     }
 
-    Optional<Assessment> assessment(String clientId, String id) {
+    public Optional<Assessment> assessment(String clientId, String id) {
         return sql.first(
                 "SELECT * FROM assessment WHERE client_id = ? AND id = ?", BatteryRepository::assessment, clientId, id);
     }
 
-    void insert(MovementResult r) {
-        sql.update(
-                """
+    /** @return whether it was not there yet */
+    public boolean insert(MovementResult r) {
+        return 1
+                == sql.update(
+                        """
                 INSERT INTO movement_result
                   (id, client_id, assessment_id, movement, value, happened_at, recorded_at, note)
                 VALUES (?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING
                 """,
-                r.id(),
-                r.clientId(),
-                r.assessmentId(),
-                r.movement(),
-                r.value(),
-                r.happenedAt(),
-                r.recordedAt(),
-                r.note());
+                        r.id(),
+                        r.clientId(),
+                        r.assessmentId(),
+                        r.movement(),
+                        r.value(),
+                        r.happenedAt(),
+                        r.recordedAt(),
+                        r.note());
     }
 
     /** In the order they were recorded: the last of a movement counts. */
     List<MovementResult> results(String assessmentId) {
         return sql.list(
                 "SELECT * FROM movement_result WHERE assessment_id = ? ORDER BY recorded_at, id",
-                row -> new MovementResult(
-                        row.getString("id"),
-                        row.getString("client_id"),
-                        row.getString("assessment_id"),
-                        row.getString("movement"),
-                        row.getDouble("value"),
-                        Sql.instant(row, "happened_at"),
-                        Sql.instant(row, "recorded_at"),
-                        row.getString("note")),
+                BatteryRepository::result,
                 assessmentId);
     }
 
@@ -105,5 +113,17 @@ public class BatteryRepository {
                 row.getString("battery_id"),
                 Sql.instant(row, "happened_at"),
                 Sql.instant(row, "recorded_at"));
+    }
+
+    private static MovementResult result(ResultSet row) throws SQLException {
+        return new MovementResult(
+                row.getString("id"),
+                row.getString("client_id"),
+                row.getString("assessment_id"),
+                row.getString("movement"),
+                row.getDouble("value"),
+                Sql.instant(row, "happened_at"),
+                Sql.instant(row, "recorded_at"),
+                row.getString("note"));
     }
 }

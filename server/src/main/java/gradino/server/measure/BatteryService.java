@@ -124,9 +124,9 @@ class BatteryService {
     @Transactional
     Paired movement(String clientId, MovementResult typed) {
         var assessment = assessment(clientId, typed.assessmentId());
-        var test = battery(clientId, assessment.batteryId()).body().movements().stream()
-                .filter(m -> m.name().equals(typed.movement()))
-                .findFirst()
+        var test = battery(clientId, assessment.batteryId())
+                .body()
+                .movement(typed.movement())
                 .orElseThrow(() -> Problem.invalid("movement", "unknown", "Not a movement of this battery."));
         if (!(typed.value() >= 0 && typed.value() <= test.unit().most())) {
             throw Problem.invalid(
@@ -195,7 +195,7 @@ class BatteryService {
                 .map(m -> m.reading(book))
                 .toList();
         return RangeSeries.fold(readings, book.rules(), then.happenedAt())
-                .map(s -> Series.difference(s.change()))
+                .map(s -> Difference.of(s.change()))
                 .orElse(null);
     }
 

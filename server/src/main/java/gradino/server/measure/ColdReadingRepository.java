@@ -6,34 +6,29 @@ import gradino.core.measure.Instrument;
 import gradino.core.measure.Mode;
 import gradino.core.measure.SeriesKey;
 import gradino.core.measure.Tester;
-import gradino.core.measure.Trials;
-import gradino.core.measure.Warmth;
-import gradino.core.quantity.Degrees;
-import gradino.core.quantity.PainScore;
+import gradino.server.measure.ColdSeries.Reading;
 import gradino.server.measure.Measurement.TapeInput;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
 /**
  * What the range map rests on: a client's cold readings, series by series. Ten years of a client are twenty thousand rows,
  * and fetching a cell costs more than what is in it; so each series comes as one text, a line a reading, its parts
- * separated by tabs. The table itself is {@link MeasurementRepository}'s.
+ * separated by tabs, straight from the index that holds them. The table itself is {@link MeasurementRepository}'s.
  */
 @Repository
 class ColdReadingRepository {
     private static final String BY_SERIES = """
-            SELECT motion, side, mode, position, instrument,
-                   group_concat(concat_ws(char(9), happened_at, tester, ifnull(end_feel, ''), ifnull(measured_by, ''), trials),
-                                char(10))
+            SELECT motion, side, mode, position, instrument, group_concat(brief, char(10))
               FROM measurement WHERE client_id = ? AND warmth = 'COLD'
              GROUP BY motion, position, instrument, side, mode
             """;
@@ -44,21 +39,16 @@ class ColdReadingRepository {
              GROUP BY motion, position, side, mode
             """;
 
-    private static final int PARTS = 5;
-
     private final Sql sql;
 
     ColdReadingRepository(Sql sql) {
         this.sql = sql;
     }
 
-    /** In the order of time within each series. Notes, pain and control grades are left out; a tape series keeps its last tape. */
-    List<Measurement> of(String clientId) {
-        var tapes = new HashMap<SeriesKey, TapeInput>();
-        sql.list(LAST_TAPE, row -> tapes.put(key(row, Instrument.TAPE), tape(row)), clientId);
-        var all = new ArrayList<Measurement>();
-        sql.list(BY_SERIES, row -> series(clientId, row, tapes), clientId).forEach(all::addAll);
-        return all;
+    List<ColdSeries> of(String clientId) {
+        var tapes = new HashMap<SeriesKey, Double>();
+        sql.list(LAST_TAPE, row -> tapes.put(key(row, Instrument.TAPE), bodyUncertainty(row)), clientId);
+        return sql.list(BY_SERIES, row -> series(row, tapes), clientId);
     }
 
     private static SeriesKey key(ResultSet row, Instrument instrument) throws SQLException {
@@ -70,54 +60,64 @@ class ColdReadingRepository {
                 instrument);
     }
 
-    private static TapeInput tape(ResultSet row) throws SQLException {
-        return new TapeInput(
+    private static double bodyUncertainty(ResultSet row) throws SQLException {
+        var tape = new TapeInput(
                 MeasurementRepository.numbers(row.getString(5)),
                 row.getDouble(6),
                 MeasurementRepository.body(row.getString(7)));
+        return tape.bodyUncertainty(row.getString(4));
     }
 
-    private static List<Measurement> series(String clientId, ResultSet row, Map<SeriesKey, TapeInput> tapes)
-            throws SQLException {
+    private static ColdSeries series(ResultSet row, Map<SeriesKey, Double> tapes) throws SQLException {
         var key = key(row, Instrument.valueOf(row.getString(5)));
-        var tape = tapes.get(key);
-        var readings = new ArrayList<Measurement>();
-        for (var line : row.getString(6).split("\n")) {
-            readings.add(reading(clientId, key, line.split("\t", PARTS), tape));
+        return new ColdSeries(key, readings(row.getString(6)), tapes.getOrDefault(key, 0.0));
+    }
+
+    /** A line a reading. */
+    private static List<Reading> readings(String lines) {
+        var readings = new ArrayList<Reading>();
+        for (int from = 0; from < lines.length(); ) {
+            int end = lines.indexOf('\n', from);
+            end = end < 0 ? lines.length() : end;
+            readings.add(reading(new Parts(lines, from, end)));
+            from = end + 1;
         }
-        readings.sort(Comparator.comparing(Measurement::happenedAt));
         return readings;
     }
 
-    private static Measurement reading(String clientId, SeriesKey key, String[] parts, @Nullable TapeInput tape) {
-        return new Measurement(
-                "",
-                clientId,
-                key.motion(),
-                key.side(),
-                key.mode(),
-                Warmth.COLD,
-                key.position(),
-                key.instrument(),
-                Tester.valueOf(parts[1]),
-                Instant.ofEpochMilli(Long.parseLong(parts[0])),
-                Instant.EPOCH,
-                trials(parts[4]),
-                tape,
-                parts[2].isEmpty() ? null : EndFeel.valueOf(parts[2]),
-                PainScore.NONE,
-                null,
-                "",
-                parts[3].isEmpty() ? null : parts[3],
-                null,
-                null);
+    /** Time, median, trials, tester, end feel, who measured: as the column {@code brief} joins them. */
+    private static Reading reading(Parts parts) {
+        return new Reading(
+                Instant.ofEpochMilli(Long.parseLong(parts.next())),
+                Double.parseDouble(parts.next()),
+                Integer.parseInt(parts.next()),
+                Tester.valueOf(parts.next()),
+                orNull(parts.next(), EndFeel::valueOf),
+                orNull(parts.next(), who -> who));
     }
 
-    private static Trials trials(String text) {
-        var angles = new ArrayList<Degrees>();
-        for (double degrees : MeasurementRepository.numbers(text)) {
-            angles.add(Degrees.of(degrees));
+    private static <T> @Nullable T orNull(String text, Function<String, T> reader) {
+        return text.isEmpty() ? null : reader.apply(text);
+    }
+
+    /** The parts of a line one after the other: no array is made for each of twenty thousand lines. */
+    private static final class Parts {
+        private final String text;
+        private final int end;
+        private int from;
+
+        Parts(String text, int from, int end) {
+            this.text = text;
+            this.from = from;
+            this.end = end;
         }
-        return new Trials(angles);
+
+        String next() {
+            int tab = text.indexOf('\t', from);
+            int stop = tab < 0 || tab > end ? end : tab;
+            var part = text.substring(from, stop);
+            from = Math.min(end, stop + 1);
+            return part;
+        }
     }
 }

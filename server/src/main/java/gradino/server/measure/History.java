@@ -101,16 +101,16 @@ final class History {
 
     private static SideHistory side(
             Side side, List<Measurement> mine, @Nullable Instant since, NoiseBook noise, ZoneId zone) {
-        var cold = Series.readings(Series.of(mine, Mode.PASSIVE, Warmth.COLD), noise);
-        var warm = Series.readings(Series.of(mine, Mode.PASSIVE, Warmth.WARM), noise);
+        var cold = Series.readings(mine, Mode.PASSIVE, Warmth.COLD, noise);
+        var warm = Series.readings(mine, Mode.PASSIVE, Warmth.WARM, noise);
         var visits = Visits.of(cold, warm, zone);
         return new SideHistory(
                 side,
                 dots(mine, noise),
                 band(cold, noise),
-                band(Series.readings(Series.of(mine, Mode.ACTIVE, Warmth.COLD), noise), noise),
+                band(Series.readings(mine, Mode.ACTIVE, Warmth.COLD, noise), noise),
                 change(cold, since, noise),
-                change(Series.readings(Series.of(mine, Mode.ACTIVE, Warmth.COLD), noise), since, noise),
+                change(Series.readings(mine, Mode.ACTIVE, Warmth.COLD, noise), since, noise),
                 Retention.over(visits, changedOver(visits, cold, noise)).orElse(null));
     }
 
@@ -123,7 +123,7 @@ final class History {
 
     private static @Nullable Difference change(List<RangeReading> cold, @Nullable Instant since, NoiseBook noise) {
         return RangeSeries.fold(cold, noise.rules(), since == null ? Instant.MIN : since)
-                .map(s -> Series.difference(s.change()))
+                .map(s -> Difference.of(s.change()))
                 .orElse(null);
     }
 

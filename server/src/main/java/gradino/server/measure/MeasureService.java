@@ -100,8 +100,13 @@ public class MeasureService {
                         .filter(e -> e > 0)
                         .max(Double::compare)
                         .orElse(null),
-                trials.map(t -> Math.sqrt(
-                                book.variance(me, draft.tester(), draft.motion(), draft.instrument(), now, t)))
+                trials.map(t -> Math.sqrt(book.variance(
+                                me,
+                                draft.tester(),
+                                draft.motion(),
+                                draft.instrument(),
+                                now,
+                                t.angles().size())))
                         .orElse(Math.sqrt(book.rules().readingVariance(draft.tester()))),
                 study.isPresent(),
                 reading.body().entrySet().stream()
@@ -116,7 +121,7 @@ public class MeasureService {
     }
 
     private Ranges ranges(Client client, NoiseBook book) {
-        return new Ranges(client, book, StudioClock.now(clock), clock.getZone());
+        return new Ranges(client, book, noise.gapLimit(), StudioClock.now(clock), clock.getZone());
     }
 
     @Transactional

@@ -56,6 +56,15 @@ public record Measurement(
             lengthsCm = List.copyOf(lengthsCm);
             body = Map.copyOf(body);
         }
+
+        /** Uncertainty that the body lengths put on the value in a position, degrees; 0 where no formula takes them. */
+        double bodyUncertainty(String position) {
+            var formula = Catalogue.position(position).map(Position::tape).orElse(null);
+            if (formula == null || !body.keySet().containsAll(Tape.needs(formula))) {
+                return 0;
+            }
+            return new Tape(formula, lengthsCm.get(0), startCm, body).bodyUncertainty();
+        }
     }
 
     /** A bench with an incline, and how steep it stood. */
@@ -66,16 +75,18 @@ public record Measurement(
     }
 
     public RangeReading reading(NoiseBook noise) {
-        double variance = noise.variance(measuredBy, tester, motion, instrument, happenedAt, trials);
+        double variance = noise.variance(
+                measuredBy,
+                tester,
+                motion,
+                instrument,
+                happenedAt,
+                trials.angles().size());
         return new RangeReading(happenedAt, trials.median().value(), variance);
     }
 
     /** Uncertainty that the body lengths of a tape reading put on its value, degrees; 0 for other instruments. */
     public double bodyUncertainty() {
-        var formula = Catalogue.position(position).map(Position::tape).orElse(null);
-        if (tape == null || formula == null || !tape.body().keySet().containsAll(Tape.needs(formula))) {
-            return 0;
-        }
-        return new Tape(formula, tape.lengthsCm().get(0), tape.startCm(), tape.body()).bodyUncertainty();
+        return tape == null ? 0 : tape.bodyUncertainty(position);
     }
 }

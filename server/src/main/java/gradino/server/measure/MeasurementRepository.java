@@ -34,8 +34,8 @@ public class MeasurementRepository {
             INSERT INTO measurement
               (id, client_id, motion, side, mode, warmth, position, instrument, tester, happened_at, recorded_at, trials,
                tape_lengths, tape_start_cm, tape_inputs, end_feel, pain, control_grade, note, measured_by, bench, incline,
-               assessment_id)
-            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+               assessment_id, median_deg, trial_count)
+            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
             ON CONFLICT (id) DO NOTHING
             """;
 
@@ -97,7 +97,9 @@ public class MeasurementRepository {
             m.measuredBy(),
             m.incline() == null ? null : m.incline().bench(),
             m.incline() == null ? null : m.incline().degrees(),
-            m.assessmentId()
+            m.assessmentId(),
+            m.trials().median().value(),
+            m.trials().angles().size()
         };
     }
 
@@ -115,9 +117,7 @@ public class MeasurementRepository {
                 Tester.valueOf(row.getString("tester")),
                 Sql.instant(row, "happened_at"),
                 Sql.instant(row, "recorded_at"),
-                new Trials(numbers(row.getString("trials")).stream()
-                        .map(Degrees::of)
-                        .toList()),
+                new Trials(angles(row.getString("trials"))),
                 tape(row),
                 feel == null ? null : EndFeel.valueOf(feel),
                 PainScore.of(row.getInt("pain")),
@@ -171,6 +171,10 @@ public class MeasurementRepository {
 
     public static String joined(List<Double> numbers) {
         return numbers.stream().map(String::valueOf).collect(Collectors.joining(";"));
+    }
+
+    static List<Degrees> angles(String joined) {
+        return numbers(joined).stream().map(Degrees::of).toList();
     }
 
     public static List<Double> numbers(String joined) {

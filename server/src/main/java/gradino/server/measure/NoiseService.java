@@ -1,10 +1,12 @@
 package gradino.server.measure;
 
 import gradino.core.because.Finding;
+import gradino.core.measure.GapLimit;
 import gradino.core.measure.NoiseBook;
 import gradino.core.measure.NoiseRules;
 import gradino.core.quantity.OutOfBoundsException;
 import gradino.server.account.SignedIn;
+import gradino.server.measure.StudyRepository.House;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import java.time.Clock;
@@ -16,6 +18,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** How noisy readings are: the studio's house values and every coach's own study. */
 @Service
 public class NoiseService {
+    private static final double PERCENT = 100;
+
     private final StudyRepository studies;
     private final SignedIn signedIn;
     private final Clock clock;
@@ -26,8 +30,29 @@ public class NoiseService {
         this.clock = clock;
     }
 
-    /** Standard errors of measurement where no study says better, degrees. */
-    record HouseNoise(double semCoachDegrees, double semSelfDegrees) {}
+    /**
+     * The studio's own values.
+     *
+     * @param semCoachDegrees standard error of measurement where no study says better
+     * @param gapMostDegrees a control gap up to this is in order,
+     * @param gapPercent or up to this share of the passive range where that is smaller,
+     * @param gapLeastDegrees but this is always in order
+     */
+    record HouseNoise(
+            double semCoachDegrees,
+            double semSelfDegrees,
+            double gapMostDegrees,
+            double gapPercent,
+            double gapLeastDegrees) {
+        static HouseNoise of(House house) {
+            return new HouseNoise(
+                    house.noise().semCoachDegrees(),
+                    house.noise().semSelfDegrees(),
+                    house.gap().mostDegrees(),
+                    Math.rint(house.gap().share() * PERCENT * 10) / 10,
+                    house.gap().leastDegrees());
+        }
+    }
 
     @Transactional(readOnly = true)
     public NoiseBook book() {
@@ -36,23 +61,45 @@ public class NoiseService {
 
     @Transactional(readOnly = true)
     public NoiseRules rules() {
-        return studies.houseNoise().orElse(NoiseRules.HOUSE);
+        return studies.house().noise();
+    }
+
+    @Transactional(readOnly = true)
+    public GapLimit gapLimit() {
+        return studies.house().gap();
+    }
+
+    @Transactional(readOnly = true)
+    HouseNoise house() {
+        return HouseNoise.of(studies.house());
     }
 
     @Transactional
     HouseNoise change(HouseNoise noise) {
         var me = signedIn.account().orElseThrow(Problem::nothingHere);
         var findings = new ArrayList<Finding>();
-        require(findings, "semCoachDegrees", noise.semCoachDegrees());
-        require(findings, "semSelfDegrees", noise.semSelfDegrees());
+        require(findings, "semCoachDegrees", noise.semCoachDegrees(), 0.5, 15, "°");
+        require(findings, "semSelfDegrees", noise.semSelfDegrees(), 0.5, 15, "°");
+        require(findings, "gapMostDegrees", noise.gapMostDegrees(), 1, 60, "°");
+        require(findings, "gapPercent", noise.gapPercent(), 5, 100, "%");
+        require(findings, "gapLeastDegrees", noise.gapLeastDegrees(), 1, Math.max(1, noise.gapMostDegrees()), "°");
         Problem.throwIfBlocking(findings);
-        studies.setHouseNoise(me.id(), noise.semCoachDegrees(), noise.semSelfDegrees(), StudioClock.now(clock));
+        var house = new House(
+                NoiseRules.HOUSE.withSem(noise.semCoachDegrees(), noise.semSelfDegrees()),
+                new GapLimit(noise.gapMostDegrees(), share(noise.gapPercent()), noise.gapLeastDegrees()));
+        studies.setHouse(me.id(), house, StudioClock.now(clock));
         return noise;
     }
 
-    private static void require(List<Finding> findings, String path, double value) {
+    /** The screen shows a third as 33.3 %. */
+    private static double share(double percent) {
+        return percent == HouseNoise.of(House.SHIPPED).gapPercent() ? GapLimit.HOUSE.share() : percent / PERCENT;
+    }
+
+    private static void require(
+            List<Finding> findings, String path, double value, double lower, double upper, String unit) {
         try {
-            OutOfBoundsException.require(path, value, 0.5, 15, "°");
+            OutOfBoundsException.require(path, value, lower, upper, unit);
         } catch (OutOfBoundsException e) {
             findings.add(Finding.outOfBounds(path, e));
         }

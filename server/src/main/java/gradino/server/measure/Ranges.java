@@ -7,6 +7,7 @@ import gradino.core.body.Norm;
 import gradino.core.body.Position;
 import gradino.core.body.Side;
 import gradino.core.measure.EndFeel;
+import gradino.core.measure.GapLimit;
 import gradino.core.measure.Instrument;
 import gradino.core.measure.Limiter;
 import gradino.core.measure.LimiterReason;
@@ -14,6 +15,8 @@ import gradino.core.measure.LimiterReason.Wanted;
 import gradino.core.measure.Mode;
 import gradino.core.measure.NoiseBook;
 import gradino.core.measure.Priority;
+import gradino.core.measure.RangeState;
+import gradino.core.measure.SeriesKey;
 import gradino.core.quantity.UncertainAngle;
 import gradino.server.intake.Client;
 import java.time.Instant;
@@ -31,12 +34,14 @@ import org.jspecify.annotations.Nullable;
 public final class Ranges {
     private final Client client;
     private final NoiseBook noise;
+    private final GapLimit gapLimit;
     private final Instant now;
     private final ZoneId zone;
 
-    public Ranges(Client client, NoiseBook noise, Instant now, ZoneId zone) {
+    public Ranges(Client client, NoiseBook noise, GapLimit gapLimit, Instant now, ZoneId zone) {
         this.client = client;
         this.noise = noise;
+        this.gapLimit = gapLimit;
         this.now = now;
         this.zone = zone;
     }
@@ -140,15 +145,22 @@ public final class Ranges {
             boolean real = d.lower95() > 0 || d.upper95() < 0;
             return new Difference(d.value().value(), d.lower95(), d.upper95(), real);
         }
+
+        static Difference of(RangeState.Change change) {
+            return new Difference(change.degrees(), change.lower95(), change.upper95(), change.isReal());
+        }
     }
 
-    private record RowKey(String motion, String position, Instrument instrument) {}
+    private record RowKey(String motion, String position, Instrument instrument) {
+        static RowKey of(SeriesKey key) {
+            return new RowKey(key.motion(), key.position(), key.instrument());
+        }
+    }
 
-    public List<RangeRow> of(List<Measurement> measurements) {
-        Map<RowKey, List<Measurement>> rows = new LinkedHashMap<>();
-        for (var m : measurements) {
-            rows.computeIfAbsent(new RowKey(m.motion(), m.position(), m.instrument()), k -> new ArrayList<>())
-                    .add(m);
+    public List<RangeRow> of(List<ColdSeries> series) {
+        Map<RowKey, List<ColdSeries>> rows = new LinkedHashMap<>();
+        for (var one : series) {
+            rows.computeIfAbsent(RowKey.of(one.key()), k -> new ArrayList<>()).add(one);
         }
         return rows.entrySet().stream()
                 .map(e -> row(e.getKey(), e.getValue()))
@@ -156,19 +168,14 @@ public final class Ranges {
                 .toList();
     }
 
-    /** The row of one line, if it was ever measured. */
-    public Optional<RangeRow> of(
-            List<Measurement> measurements, String motion, String position, Instrument instrument) {
-        return of(measurements.stream()
-                        .filter(m -> m.motion().equals(motion)
-                                && m.position().equals(position)
-                                && m.instrument() == instrument)
-                        .toList())
-                .stream()
+    /** The row of one line, if it was ever measured cold. */
+    public Optional<RangeRow> of(List<ColdSeries> series, String motion, String position, Instrument instrument) {
+        var wanted = new RowKey(motion, position, instrument);
+        return of(series.stream().filter(s -> RowKey.of(s.key()).equals(wanted)).toList()).stream()
                 .findFirst();
     }
 
-    private RangeRow row(RowKey key, List<Measurement> all) {
+    private RangeRow row(RowKey key, List<ColdSeries> all) {
         var motion = Catalogue.motion(key.motion());
         var wanted = wanted(client, key.motion(), key.position(), today()).orElse(null);
         var sides = motion.map(Side::of).orElse(Side.PAIR).stream()
@@ -191,12 +198,8 @@ public final class Ranges {
                 newest(all));
     }
 
-    private static Instant newest(List<Measurement> all) {
-        var newest = all.get(0).happenedAt();
-        for (var m : all) {
-            newest = m.happenedAt().isAfter(newest) ? m.happenedAt() : newest;
-        }
-        return newest;
+    private static Instant newest(List<ColdSeries> all) {
+        return all.stream().map(ColdSeries::last).max(Instant::compareTo).orElseThrow();
     }
 
     private LocalDate today() {
@@ -228,18 +231,20 @@ public final class Ranges {
         return needed.or(() -> lower);
     }
 
-    private RangeSide side(Side side, List<Measurement> all, @Nullable Wanted wanted) {
-        var mine = new ArrayList<Measurement>();
-        for (var m : all) {
-            if (m.side() == side) {
-                mine.add(m);
-            }
-        }
-        var passive = Series.estimate(mine, Mode.PASSIVE, noise, now);
-        var active = Series.estimate(mine, Mode.ACTIVE, noise, now);
-        var feel = Series.endFeel(mine);
+    private static Optional<ColdSeries> find(List<ColdSeries> all, Side side, Mode mode) {
+        return all.stream()
+                .filter(s -> s.key().side() == side && s.key().mode() == mode)
+                .findFirst();
+    }
+
+    private RangeSide side(Side side, List<ColdSeries> all, @Nullable Wanted wanted) {
+        var series = find(all, side, Mode.PASSIVE);
+        var passive = series.map(s -> s.estimate(noise, now)).orElse(null);
+        var active =
+                find(all, side, Mode.ACTIVE).map(s -> s.estimate(noise, now)).orElse(null);
+        var feel = series.map(ColdSeries::endFeel).orElse(null);
         var reason = new LimiterReason(
-                passive == null ? null : passive.whole(), active == null ? null : active.own(), wanted, feel);
+                passive == null ? null : passive.whole(), active == null ? null : active.own(), wanted, feel, gapLimit);
         return new RangeSide(
                 side,
                 passive,
@@ -247,7 +252,7 @@ public final class Ranges {
                 passive == null || active == null
                         ? null
                         : Difference.of(passive.own().minusIndependent(active.own())),
-                passive == null ? null : Limiter.gapLimit(passive.degrees()),
+                passive == null ? null : gapLimit.degrees(passive.degrees()),
                 reason.limiter(),
                 reason.why(),
                 reason.veryMobile(),

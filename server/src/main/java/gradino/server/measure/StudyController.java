@@ -1,8 +1,8 @@
 package gradino.server.measure;
 
 import gradino.core.measure.Instrument;
-import gradino.core.measure.NoiseRules;
 import gradino.server.measure.NoiseService.HouseNoise;
+import gradino.server.measure.StudyRepository.House;
 import gradino.server.measure.StudyService.StudyView;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
@@ -66,16 +66,12 @@ class StudyController {
 
     @GetMapping("/api/noise")
     NoiseView noise() {
-        var rules = noise.rules();
-        return new NoiseView(house(rules), house(NoiseRules.HOUSE), rules.driftPerDay());
+        return new NoiseView(
+                noise.house(), HouseNoise.of(House.SHIPPED), noise.rules().driftPerDay());
     }
 
     @PutMapping("/api/noise")
     HouseNoise change(@RequestBody HouseNoise values) {
         return noise.change(values);
-    }
-
-    private static HouseNoise house(NoiseRules rules) {
-        return new HouseNoise(rules.semCoachDegrees(), rules.semSelfDegrees());
     }
 }

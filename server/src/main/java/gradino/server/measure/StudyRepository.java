@@ -1,5 +1,6 @@
 package gradino.server.measure;
 
+import gradino.core.measure.GapLimit;
 import gradino.core.measure.Instrument;
 import gradino.core.measure.NoiseBook;
 import gradino.core.measure.NoiseRules;
@@ -21,7 +22,7 @@ import org.springframework.stereotype.Repository;
 
 /** Owns noise_study, study_reading and noise_rules. */
 @Repository
-class StudyRepository {
+public class StudyRepository {
     private final Sql sql;
     private final Json json;
 
@@ -36,7 +37,7 @@ class StudyRepository {
      * @param people names or letters, for the coach's own use
      * @param finishedAt null while readings are still missing
      */
-    record Study(
+    public record Study(
             String id,
             String accountId,
             String motion,
@@ -48,9 +49,9 @@ class StudyRepository {
             @Nullable Instant finishedAt) {}
 
     /** The trials of one person at one visit; both count from 0. */
-    record StudyReading(int person, int visit, Trials trials) {}
+    public record StudyReading(int person, int visit, Trials trials) {}
 
-    void insert(Study s) {
+    public void insert(Study s) {
         sql.update(
                 """
                 INSERT INTO noise_study (id, account_id, motion, instrument, people, visits, trials, recorded_at, finished_at)
@@ -75,7 +76,7 @@ class StudyRepository {
                 "SELECT * FROM noise_study WHERE account_id = ? ORDER BY recorded_at DESC, id", this::study, accountId);
     }
 
-    void add(String studyId, StudyReading reading, Instant recordedAt) {
+    public void add(String studyId, StudyReading reading, Instant recordedAt) {
         sql.update(
                 "INSERT INTO study_reading (study_id, person, visit, trials, recorded_at) VALUES (?, ?, ?, ?, ?)",
                 studyId,
@@ -98,13 +99,11 @@ class StudyRepository {
                 row -> new StudyReading(
                         row.getInt("person"),
                         row.getInt("visit"),
-                        new Trials(MeasurementRepository.numbers(row.getString("trials")).stream()
-                                .map(Degrees::of)
-                                .toList())),
+                        new Trials(MeasurementRepository.angles(row.getString("trials")))),
                 studyId);
     }
 
-    void finish(String studyId, Instant at) {
+    public void finish(String studyId, Instant at) {
         sql.update("UPDATE noise_study SET finished_at = ? WHERE id = ? AND finished_at IS NULL", at, studyId);
     }
 
@@ -156,18 +155,36 @@ class StudyRepository {
                 finished ? Sql.instant(row, "finished_at") : null);
     }
 
-    Optional<NoiseRules> houseNoise() {
-        return sql.first(
-                "SELECT * FROM noise_rules ORDER BY id DESC LIMIT 1",
-                row -> NoiseRules.HOUSE.withSem(row.getDouble("sem_coach"), row.getDouble("sem_self")));
+    /** Rules of the studio: how noisy a reading is, and which control gap is in order. */
+    record House(NoiseRules noise, GapLimit gap) {
+        static final House SHIPPED = new House(NoiseRules.HOUSE, GapLimit.HOUSE);
     }
 
-    void setHouseNoise(String accountId, double coach, double self, Instant recordedAt) {
+    House house() {
+        return sql.first("SELECT * FROM noise_rules ORDER BY id DESC LIMIT 1", StudyRepository::house)
+                .orElse(House.SHIPPED);
+    }
+
+    private static House house(ResultSet row) throws SQLException {
+        var most = Sql.real(row, "gap_most");
+        var gap = most == null
+                ? GapLimit.HOUSE
+                : new GapLimit(most, row.getDouble("gap_share"), row.getDouble("gap_least"));
+        return new House(NoiseRules.HOUSE.withSem(row.getDouble("sem_coach"), row.getDouble("sem_self")), gap);
+    }
+
+    void setHouse(String accountId, House house, Instant recordedAt) {
         sql.update(
-                "INSERT INTO noise_rules (recorded_at, account_id, sem_coach, sem_self) VALUES (?, ?, ?, ?)",
+                """
+                INSERT INTO noise_rules (recorded_at, account_id, sem_coach, sem_self, gap_most, gap_share, gap_least)
+                VALUES (?, ?, ?, ?, ?, ?, ?)
+                """,
                 recordedAt,
                 accountId,
-                coach,
-                self);
+                house.noise().semCoachDegrees(),
+                house.noise().semSelfDegrees(),
+                house.gap().mostDegrees(),
+                house.gap().share(),
+                house.gap().leastDegrees());
     }
 }

@@ -16,6 +16,7 @@ import gradino.core.prescribe.Totals;
 import gradino.core.quantity.UncertainAngle;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
+import gradino.server.measure.ColdSeries;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.measure.NoiseService;
 import gradino.server.measure.Ranges;
@@ -193,8 +194,8 @@ public class LineService {
 
     private Sided<Optional<UncertainAngle>> passive(
             Client client, String motion, String position, Instrument instrument) {
-        var ranges = new Ranges(client, noise.book(), StudioClock.now(clock), clock.getZone());
-        var row = ranges.of(measurements.of(client.id()), motion, position, instrument);
+        var ranges = new Ranges(client, noise.book(), noise.gapLimit(), StudioClock.now(clock), clock.getZone());
+        var row = ranges.of(ColdSeries.of(measurements.of(client.id())), motion, position, instrument);
         return Sided.of(side -> row.flatMap(r -> r.passive(side)));
     }
 

@@ -4,11 +4,13 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import gradino.server.Scene;
 import gradino.server.TestServer;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
 import org.testng.Reporter;
 import org.testng.annotations.AfterClass;
@@ -142,5 +144,27 @@ public class AssessmentBrowserTest {
         assertThat(page.locator("input[name=trial-3]")).isFocused();
         page.keyboard().press("Enter");
         assertThat(page.getByText("Kept: left passive cold.")).isVisible();
+    }
+
+    @Test(dependsOnMethods = "trialsThatLieApartAskForMoreAndADecimalPointGoesBackToItsNumber")
+    public void theInclinometerIsHeldLosesItsCableAndComesBackWithNothingLost() {
+        page.navigate(server.url(
+                CLIENT + "/measure/bench?motion=hip-flexion&position=supine-knee-to-chest&instrument=INCLINOMETER"));
+        var device = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Inclinometer"));
+        assertThat(device.getByText("steady")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
+        browser.button("Hold this reading");
+        var first = page.locator("input[name=trial-0]");
+        assertThat(first).hasValue(Pattern.compile("\\d+(\\.\\d)?"));
+        var held = first.inputValue();
+        browser.button("Pull the cable");
+        assertThat(device.getByText("Cable out")).isVisible();
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Hold this reading")))
+                .isDisabled();
+        assertThat(first).hasValue(held);
+        browser.button("Plug it in again");
+        assertThat(device.getByText("steady")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
+        browser.button("Hold this reading");
+        assertThat(page.locator("input[name=trial-1]")).not().hasValue("");
+        assertThat(first).hasValue(held);
     }
 }
