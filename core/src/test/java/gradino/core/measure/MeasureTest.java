@@ -247,6 +247,7 @@ public class MeasureTest {
         assertThat(Limiter.judge(passive, active, 45.0, null, GapLimit.HOUSE)).isEqualTo(Limiter.CONTROL);
         assertThat(Limiter.judge(passive, active, 45.0, null, new GapLimit(18, 0.5, 8)))
                 .isEqualTo(Limiter.NEITHER);
-        assertThatThrownBy(() -> new GapLimit(10, 0.3, 11)).hasMessageContaining("least degrees must lie between 1 and 10");
+        assertThatThrownBy(() -> new GapLimit(10, 0.3, 11))
+                .hasMessageContaining("least degrees must lie between 1 and 10");
     }
 }
