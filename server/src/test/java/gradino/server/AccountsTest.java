@@ -216,6 +216,17 @@ public class AccountsTest {
     }
 
     @Test
+    public void theAntiForgeryTokenChangesAtSignInAndStaysThenSoThatRequestsMayOverlap() {
+        var somebody = server.visitor();
+        var before = somebody.cookie("XSRF-TOKEN");
+        somebody.signIn("coach", TestServer.PASSWORD);
+        var token = somebody.cookie("XSRF-TOKEN");
+        assertThat(token).isNotEmpty().isNotEqualTo(before);
+        somebody.get("/api/today");
+        assertThat(somebody.cookie("XSRF-TOKEN")).isEqualTo(token);
+    }
+
+    @Test
     public void aForgedFormOfAnotherSiteIsRefused() {
         var forged = coach.request("/api/clients")
                 .header("Content-Type", "application/json")

@@ -4,6 +4,7 @@ import gradino.core.because.Because;
 import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
+import gradino.core.prescribe.BlockForm;
 import gradino.core.quantity.EffortPercent;
 
 /** Ten points more effort: first to 70 %, later to the method's top; never over the client's cap. */
@@ -23,7 +24,7 @@ final class CeilingLever implements Lever {
     public Attempt attempt(Situation s) {
         int top = id == LeverId.CEILING
                 ? s.whole(Threshold.CEILING_FIRST_TOP)
-                : s.method().parameter("ceiling").max();
+                : s.method().range(BlockForm.GRADED_SET, "ceiling").mostWhole();
         int old = s.dose().ceiling().value();
         int cap = s.state().client().limits().highestEffort().value();
         int next = Math.min(Math.min(top, cap), old + s.whole(Threshold.CEILING_STEP));

@@ -4,6 +4,7 @@ import gradino.core.because.Because;
 import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
+import gradino.core.prescribe.BlockForm;
 
 /** One set more, to the method's most. */
 final class SetsLever implements Lever {
@@ -15,7 +16,7 @@ final class SetsLever implements Lever {
 
     @Override
     public Attempt attempt(Situation s) {
-        int top = s.method().parameter("sets").max();
+        int top = s.method().range(BlockForm.GRADED_SET, "sets").mostWhole();
         int old = s.dose().sets();
         if (old >= top) {
             return Attempt.blocked(Because.of(Reason.AT_TOP, Term.of("sets"), Term.of(top, Unit.COUNT)));

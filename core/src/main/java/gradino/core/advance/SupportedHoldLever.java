@@ -4,6 +4,7 @@ import gradino.core.because.Because;
 import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
+import gradino.core.prescribe.BlockForm;
 
 /** Fifteen seconds more of supported hold, to the method's top. */
 final class SupportedHoldLever implements Lever {
@@ -15,7 +16,7 @@ final class SupportedHoldLever implements Lever {
 
     @Override
     public Attempt attempt(Situation s) {
-        int top = s.method().parameter("supported-hold").max();
+        int top = s.method().range(BlockForm.SUPPORTED_HOLD, "seconds").mostWhole();
         int old = s.dose().supportedHoldSeconds();
         int next = Math.min(top, old + s.whole(Threshold.SUPPORTED_HOLD_STEP));
         if (next <= old) {

@@ -4,6 +4,7 @@ import gradino.core.because.Because;
 import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
+import gradino.core.prescribe.BlockForm;
 
 /** Five seconds more on the top tread, to the method's top. */
 final class TopHoldLever implements Lever {
@@ -15,7 +16,7 @@ final class TopHoldLever implements Lever {
 
     @Override
     public Attempt attempt(Situation s) {
-        int top = s.method().parameter("top-hold").max();
+        int top = s.method().range(BlockForm.GRADED_SET, "top-hold").mostWhole();
         int old = s.dose().topHoldSeconds();
         int next = Math.min(top, old + s.whole(Threshold.TOP_HOLD_STEP));
         if (next <= old) {

@@ -17,6 +17,15 @@ public final class DataFile {
 
     private DataFile() {}
 
+    /** A data file as it stands. */
+    public static String text(String name) {
+        try (var in = Objects.requireNonNull(DataFile.class.getResourceAsStream("/gradino/" + name), name)) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     public static <T> List<T> rows(String name, Function<CSVRecord, T> mapper) {
         try (var in = Objects.requireNonNull(DataFile.class.getResourceAsStream("/gradino/" + name), name);
                 var parser = FORMAT.parse(new InputStreamReader(in, StandardCharsets.UTF_8))) {

@@ -51,6 +51,10 @@ public record Limits(String motion, List<Restriction> restrictions) {
         return of(RestrictionKind.NOT_LYING).findFirst();
     }
 
+    public Optional<Restriction> noReleasePressure() {
+        return of(RestrictionKind.NO_RELEASE_PRESSURE).findFirst();
+    }
+
     public Optional<Restriction> effortCap() {
         return strictest(of(RestrictionKind.EFFORT_CAP));
     }

@@ -23,7 +23,7 @@ public enum RestrictionKind {
     NOT_LYING(null),
     /** Told to whoever leads the session: nothing here holds the breath. */
     MOVING_BREATH(null),
-    /** Told to whoever leads the session: nothing here presses with a tool. */
+    /** No release with pressure. */
     NO_RELEASE_PRESSURE(null);
 
     private final @Nullable Unit unit;

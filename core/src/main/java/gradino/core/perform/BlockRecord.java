@@ -2,7 +2,6 @@ package gradino.core.perform;
 
 import gradino.core.body.Side;
 import gradino.core.prescribe.BlockKind;
-import gradino.core.prescribe.PhaseKind;
 import gradino.core.quantity.OutOfBoundsException;
 import gradino.core.quantity.Tenths;
 import java.util.List;
@@ -44,6 +43,6 @@ public record BlockRecord(
 
     /** Whether the done-ratio counts a phase of this block: contractions, without the stretch between their repetitions. */
     public boolean counts(PhaseDone phase) {
-        return kind.isContraction() && phase.kind() != PhaseKind.RE_STRETCH;
+        return kind.isContraction() && phase.kind().works();
     }
 }

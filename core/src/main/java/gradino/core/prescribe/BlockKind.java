@@ -4,15 +4,28 @@ package gradino.core.prescribe;
 public enum BlockKind {
     SET_UP,
     ROTATION,
+    RELEASE,
     SUPPORTED_HOLD,
     PRESS,
     PULL,
+    CONTRACT_RELAX,
     HANDS_OFF,
+    LIFT_OFF,
+    ECCENTRIC,
+    LOADED_STRETCH,
+    PULSES,
+    SIDESTEP,
+    TRANSITION,
     SETTLE,
+    REST,
+    RE_MEASURE,
     SIDE_CHANGE;
 
     /** Whether its work counts for the done-ratio and the time under tension. */
     public boolean isContraction() {
-        return this == PRESS || this == PULL || this == HANDS_OFF;
+        return switch (this) {
+            case PRESS, PULL, CONTRACT_RELAX, HANDS_OFF, LIFT_OFF, ECCENTRIC, LOADED_STRETCH, PULSES, SIDESTEP -> true;
+            default -> false;
+        };
     }
 }

@@ -1,152 +1,155 @@
 package gradino.core.prescribe;
 
 import gradino.core.body.Catalogue;
-import gradino.core.body.Position;
 import gradino.core.body.Side;
-import gradino.core.prescribe.Timeline.BreathMark;
-import gradino.core.prescribe.Timeline.Phase;
-import gradino.core.quantity.EffortPercent;
-import java.util.ArrayList;
+import gradino.core.prescribe.Quiet.Rest;
+import gradino.core.prescribe.Quiet.SetUp;
+import gradino.core.prescribe.Quiet.SideChange;
+import gradino.core.prescribe.TimelineBuilder.Spot;
 import java.util.List;
-import java.util.Locale;
+import java.util.stream.Collectors;
 
-/** Unfolds a {@link Plan} into its {@link Timeline}: the first side whole, then the side change, then the other side. */
+/** Unfolds a session into its {@link Timeline}: every second of both sides, set-up and side changes in it. */
 public final class Compiler {
-    private static final EffortPercent SHALLOW_ABOVE = EffortPercent.of(50);
-    private static final int RE_STRETCH_SECONDS = 5;
+    private final TimelineBuilder into = new TimelineBuilder();
 
-    private final Plan plan;
-    private final Position position;
-    private final String joint;
-    private final List<Phase> phases = new ArrayList<>();
-    private int now;
+    private Compiler() {}
 
-    private Compiler(Plan plan) {
-        this.plan = plan;
-        this.position = Catalogue.position(plan.position())
-                .orElseThrow(() -> new IllegalArgumentException("unknown position " + plan.position()));
-        this.joint = Catalogue.motion(plan.motion())
-                .orElseThrow(() -> new IllegalArgumentException("unknown motion " + plan.motion()))
-                .joint();
+    /** @throws IllegalArgumentException for a position outside the catalogue */
+    public static Timeline compile(SessionPlan session) {
+        var compiler = new Compiler();
+        for (int i = 0; i < session.warmUp().size(); i++) {
+            var spot = new Spot(Side.MIDLINE, "", "warmUp[" + i + "]");
+            compiler.into.add(spot, session.warmUp().get(i));
+        }
+        for (int i = 0; i < session.stations().size(); i++) {
+            compiler.station(session.stations().get(i), "stations[" + i + "]");
+        }
+        return compiler.into.timeline();
     }
 
     /** @throws IllegalArgumentException for a motion or position outside the catalogue */
     public static Timeline compile(Plan plan) {
-        var compiler = new Compiler(plan);
-        var first = plan.firstSide();
-        compiler.add(first, 0, new Block.SetUp(plan.setUpSeconds(), compiler.setUpCue(first)));
-        compiler.side(first);
-        var second = first.other();
-        compiler.add(second, 0, new Block.SideChange(plan.sideChangeSeconds(), compiler.setUpCue(second)));
-        compiler.side(second);
-        return new Timeline(compiler.phases);
+        return compile(SessionPlan.of(PlanBlocks.protocol(plan)));
     }
 
     /** How long the compiled timeline would be, without making it. */
     public static int secondsOf(Plan plan) {
-        var compiler = new Compiler(plan);
-        int seconds = plan.setUpSeconds() + plan.sideChangeSeconds();
-        for (var side : Side.PAIR) {
-            var dose = plan.dose(side);
-            seconds += length(compiler.opening(dose)) + dose.sets() * length(compiler.set(dose));
-            seconds += length(closing(dose));
-        }
-        return seconds;
+        return secondsOf(PlanBlocks.protocol(plan));
     }
 
-    private static int length(List<Block> blocks) {
-        int seconds = 0;
-        for (var block : blocks) {
-            seconds += block.seconds();
+    static int secondsOf(Protocol protocol) {
+        int seconds = protocol.setUpSeconds();
+        for (var side : sides(protocol)) {
+            for (var block : protocol.on(side)) {
+                seconds += block.seconds();
+            }
         }
-        return seconds;
+        int pairs =
+                Math.max(protocol.on(Side.LEFT).size(), protocol.on(Side.RIGHT).size());
+        int changes = protocol.sides() == SidePlan.ALTERNATING ? Math.max(0, 2 * pairs - 1) : 1;
+        return seconds + (protocol.sides().both() ? changes * protocol.sideChangeSeconds() : 0);
     }
 
-    private String setUpCue(Side side) {
+    private static List<Side> sides(Protocol protocol) {
+        var first = protocol.begins();
+        return protocol.sides().both() ? List.of(first, first.other()) : List.of(first);
+    }
+
+    private void station(Station station, String place) {
+        for (int round = 1; round <= station.rounds(); round++) {
+            if (station.oneSetUp()) {
+                together(station, place);
+            } else {
+                for (int i = 0; i < station.lines().size(); i++) {
+                    line(station.lines().get(i), place + ".lines[" + i + "]");
+                }
+            }
+            if (round < station.rounds() && station.restSeconds() > 0) {
+                into.add(new Spot(Side.MIDLINE, "", place + ".restSeconds"), new Rest(station.restSeconds()));
+            }
+        }
+    }
+
+    private void line(Protocol line, String place) {
+        var first = line.begins();
+        setUp(line, first, place);
+        if (line.sides() == SidePlan.ALTERNATING) {
+            alternating(line, place);
+            return;
+        }
+        side(line, first, place);
+        if (line.sides().both()) {
+            change(line, first.other(), place);
+            side(line, first.other(), place);
+        }
+    }
+
+    private void alternating(Protocol line, String place) {
+        var side = line.begins();
+        int pairs = Math.max(line.on(Side.LEFT).size(), line.on(Side.RIGHT).size());
+        for (int turn = 0; turn < 2 * pairs; turn++) {
+            if (turn > 0) {
+                side = side.other();
+                change(line, side, place);
+            }
+            int n = turn / 2;
+            if (n < line.on(side).size()) {
+                block(line, side, n, place);
+            }
+        }
+    }
+
+    /** Every line on its own side, then every line on the other one. */
+    private void together(Station station, String place) {
+        var lines = station.lines();
+        var cue = lines.stream().map(Compiler::named).distinct().collect(Collectors.joining("; "));
+        int seconds = lines.stream().mapToInt(Protocol::setUpSeconds).max().orElse(0);
+        into.add(new Spot(lines.get(0).begins(), lines.get(0).line(), place + ".lines[0]"), new SetUp(seconds, cue));
+        for (int pass = 0; pass < 2; pass++) {
+            for (int i = 0; i < lines.size(); i++) {
+                var line = lines.get(i);
+                var side = (i + pass) % 2 == 0 ? line.begins() : line.begins().other();
+                if (pass == 1 && i == 0) {
+                    change(line, side, place + ".lines[0]");
+                }
+                if (pass == 0 || line.sides().both()) {
+                    side(line, side, place + ".lines[" + i + "]");
+                }
+            }
+        }
+    }
+
+    private void setUp(Protocol line, Side side, String place) {
+        into.add(new Spot(side, line.line(), place), new SetUp(line.setUpSeconds(), cue(line, side)));
+    }
+
+    private void change(Protocol line, Side side, String place) {
+        into.add(new Spot(side, line.line(), place), new SideChange(line.sideChangeSeconds(), cue(line, side)));
+    }
+
+    private void side(Protocol line, Side side, String place) {
+        for (int n = 0; n < line.on(side).size(); n++) {
+            block(line, side, n, place);
+        }
+    }
+
+    private void block(Protocol line, Side side, int n, String place) {
+        var spot = new Spot(side, line.line(), "%s.%s[%d]".formatted(place, Protocol.list(side), n));
+        into.add(spot, line.on(side).get(n));
+    }
+
+    private static String cue(Protocol line, Side side) {
+        if (side == Side.MIDLINE) {
+            return named(line);
+        }
         var which = Character.toUpperCase(side.word().charAt(0)) + side.word().substring(1);
-        return which + " side: " + position.name();
+        return which + " side: " + named(line);
     }
 
-    private void side(Side side) {
-        var dose = plan.dose(side);
-        opening(dose).forEach(block -> add(side, 0, block));
-        for (int set = 1; set <= dose.sets(); set++) {
-            for (var block : set(dose)) {
-                add(side, set, block);
-            }
-        }
-        closing(dose).forEach(block -> add(side, 0, block));
-    }
-
-    private List<Block> opening(Dose dose) {
-        return List.of(
-                new Block.ControlledRotation(joint, plan.rotationsEachWay(), plan.secondsPerCircle()),
-                new Block.SupportedHold(dose.supportedHoldSeconds()));
-    }
-
-    private List<Block> set(Dose dose) {
-        var blocks = new ArrayList<Block>();
-        var press = plan.press().cappedAt(dose.ceiling());
-        blocks.add(new Block.Ramp(true, position.press(), press, dose.topHoldSeconds()));
-        if (plan.pullSeconds() > 0) {
-            var pull = List.of(new EffortStep(dose.ceiling(), plan.pullSeconds()));
-            blocks.add(new Block.Ramp(false, position.pull(), pull, 0));
-        }
-        if (plan.settleSeconds() > 0) {
-            blocks.add(new Block.Settle(plan.settleSeconds(), plan.settleBreathing()));
-        }
-        return blocks;
-    }
-
-    private static List<Block> closing(Dose dose) {
-        return dose.hasHandsOff()
-                ? List.of(new Block.HandsOffHold(
-                        dose.handsOffRepetitions(), RE_STRETCH_SECONDS, dose.handsOffSeconds(), dose.ceiling()))
-                : List.of();
-    }
-
-    private void add(Side side, int set, Block block) {
-        var name = block.kind().name().toLowerCase(Locale.ROOT).replace('_', '-');
-        var id = set == 0 ? side.word() + "-" + name : side.word() + "-" + set + "-" + name;
-        int blockStart = now;
-        for (var draft : block.phases()) {
-            if (draft.seconds() > 0) {
-                phases.add(phase(side, set, id, block, draft, blockStart));
-                now += draft.seconds();
-            }
-        }
-    }
-
-    private Phase phase(Side side, int set, String id, Block block, Block.Draft draft, int blockStart) {
-        return new Phase(
-                now,
-                now + draft.seconds(),
-                side,
-                id,
-                block.kind(),
-                draft.kind(),
-                draft.from(),
-                draft.to(),
-                draft.cue(),
-                draft.contact(),
-                set,
-                set == 0 ? 0 : plan.dose(side).sets(),
-                draft.count(),
-                draft.counts(),
-                breaths(draft, block.breathing(), blockStart));
-    }
-
-    private List<BreathMark> breaths(Block.Draft draft, Breathing breathing, int blockStart) {
-        if (draft.to().compareTo(SHALLOW_ABOVE) > 0) {
-            return List.of(new BreathMark(now, BreathPhase.SHALLOW));
-        }
-        var marks = new ArrayList<BreathMark>();
-        for (int t = now; t < now + draft.seconds(); t++) {
-            var phase = breathing.phaseAt(t - blockStart);
-            if (marks.isEmpty() || marks.get(marks.size() - 1).phase() != phase) {
-                marks.add(new BreathMark(t, phase));
-            }
-        }
-        return List.copyOf(marks);
+    private static String named(Protocol line) {
+        return Catalogue.position(line.position())
+                .orElseThrow(() -> new IllegalArgumentException("unknown position " + line.position()))
+                .name();
     }
 }

@@ -1,5 +1,7 @@
 package gradino.core.prescribe;
 
+import gradino.core.body.Catalogue;
+import gradino.core.body.Position;
 import gradino.core.body.Side;
 import java.util.Optional;
 
@@ -22,5 +24,17 @@ public record DoseChange(Plan plan, Side side, Optional<Dose> held, Dose wanted)
 
     public boolean goesDeeper() {
         return held.filter(h -> wanted.angle().compareTo(h.angle()) > 0).isPresent();
+    }
+
+    Demand demand(String at) {
+        return new Demand(
+                side,
+                wanted.ceiling().value(),
+                longestContractionSeconds(),
+                Optional.of(wanted.angle()),
+                held.map(Dose::angle),
+                Catalogue.position(plan.position()).filter(Position::lying).isPresent(),
+                false,
+                Demand.Places.ofDose(at));
     }
 }

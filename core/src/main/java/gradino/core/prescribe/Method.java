@@ -2,85 +2,131 @@ package gradino.core.prescribe;
 
 import gradino.core.because.Source;
 import gradino.core.body.DataFile;
+import gradino.core.prescribe.MethodBlock.Range;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.apache.commons.csv.CSVRecord;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
-/** A school of doing it: named parameters with default and range, from {@code methods.csv}. */
-public record Method(String id, Map<String, Parameter> parameters) {
+/**
+ * A school of doing it, from {@code methods.csv} or a studio's own file: its blocks with defaults and ranges, how often a week,
+ * and what it says of breath, cramp and stretching. A new method needs no code.
+ *
+ * @param variantOf id of the method it is a form of; empty for none
+ * @param week sessions a week
+ * @param ladder what grows, in order
+ * @param suits range, control, both, newcomer, strength: what it is for
+ */
+public record Method(
+        String id,
+        String name,
+        String variantOf,
+        String summary,
+        Range week,
+        Range setUp,
+        Range sideChange,
+        String breath,
+        String cramp,
+        String stretching,
+        List<String> ladder,
+        List<String> suits,
+        List<MethodBlock> blocks,
+        Source source) {
     public static final String RAMP_BOTH_WAYS = "ramp-both-ways";
-    private static final Map<String, Method> ALL = load();
+    private static final List<Method> SHIPPED = shippedFile();
+    private static final Map<String, Method> BY_ID =
+            SHIPPED.stream().collect(Collectors.toUnmodifiableMap(Method::id, Function.identity()));
 
-    /** A parameter's default and the range the composer warns beyond, all in {@code unit}. */
-    public record Parameter(String name, int usual, int min, int max, String unit, Source source) {}
+    public Method {
+        ladder = List.copyOf(ladder);
+        suits = List.copyOf(suits);
+        blocks = List.copyOf(blocks);
+    }
+
+    /** Those that ship with Gradino, in the order of the file. */
+    public static List<Method> shipped() {
+        return SHIPPED;
+    }
 
     public static Optional<Method> byId(String id) {
-        return Optional.ofNullable(ALL.get(id));
+        return Optional.ofNullable(BY_ID.get(id));
     }
 
     public static Method rampBothWays() {
         return byId(RAMP_BOTH_WAYS).orElseThrow();
     }
 
-    public Parameter parameter(String name) {
-        var found = parameters.get(name);
-        if (found == null) {
-            throw new IllegalArgumentException("method " + id + " has no parameter " + name);
-        }
-        return found;
+    /** Every block, those in groups and those for later too. */
+    public Stream<MethodBlock> everyBlock() {
+        return blocks.stream().flatMap(Method::within);
     }
 
-    public int usual(String name) {
-        return parameter(name).usual();
+    private static Stream<MethodBlock> within(MethodBlock block) {
+        return Stream.concat(Stream.of(block), block.blocks().stream().flatMap(Method::within));
     }
 
-    /** The staircase 20·40·60·80·100 of the method, before a ceiling cuts it. */
+    /**
+     * Default and range of a number, in the first block of a form that has it.
+     *
+     * @throws IllegalArgumentException when the method has none
+     */
+    public Range range(BlockForm form, String name) {
+        return ranges(form, name)
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("method " + id + " has no " + form + " " + name));
+    }
+
+    /** Ranges of a number in every block of a form. */
+    public Stream<Range> ranges(BlockForm form, String name) {
+        return everyBlock()
+                .filter(b -> b.form() == form)
+                .flatMap(b -> Stream.ofNullable(b.numbers().get(name)));
+    }
+
+    int first(BlockForm form, String name) {
+        return (int) Math.round(range(form, name).first());
+    }
+
+    /** The whole staircase of the method's graded set, before a ceiling cuts it. */
     public RampPattern pattern() {
-        var steps = new ArrayList<EffortStep>();
-        for (int n = 1; parameters.containsKey("step-" + n); n++) {
-            steps.add(new EffortStep(EffortPercent.of(usual("step-" + n)), usual("step-seconds")));
-        }
-        return new RampPattern(steps);
+        var graded = everyBlock()
+                .filter(b -> b.form() == BlockForm.GRADED_SET)
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("method " + id + " has no graded set"));
+        return new RampPattern(graded.steps().stream()
+                .map(t -> new EffortStep(EffortPercent.of((int) t.effort()), (int) t.seconds()))
+                .toList());
+    }
+
+    /** The blocks that a line begins with. */
+    public List<BlockDraft> firstBlocks(boolean newcomer) {
+        return blocks.stream()
+                .filter(MethodBlock::isFirst)
+                .map(b -> b.draft(newcomer))
+                .toList();
     }
 
     /** A newcomer's dose at an angle; also the bases that later resets return to. */
     public Dose firstDose(Degrees angle) {
         return new Dose(
                 angle,
-                usual("supported-hold"),
-                usual("sets"),
-                EffortPercent.of(usual("ceiling")),
-                usual("top-hold"),
+                first(BlockForm.SUPPORTED_HOLD, "seconds"),
+                first(BlockForm.GRADED_SET, "sets"),
+                EffortPercent.of(first(BlockForm.GRADED_SET, "ceiling")),
+                first(BlockForm.GRADED_SET, "top-hold"),
                 0,
                 0);
     }
 
-    private static Map<String, Method> load() {
-        Map<String, Map<String, Parameter>> byMethod = new LinkedHashMap<>();
-        for (var row : DataFile.rows("methods.csv", Method::row)) {
-            byMethod.computeIfAbsent(row.getKey(), k -> new LinkedHashMap<>())
-                    .put(row.getValue().name(), row.getValue());
+    private static List<Method> shippedFile() {
+        var read = MethodFile.read("methods.csv", DataFile.text("methods.csv"));
+        if (!read.findings().isEmpty()) {
+            throw new IllegalStateException(read.findings().get(0).message());
         }
-        Map<String, Method> methods = new LinkedHashMap<>();
-        byMethod.forEach((id, parameters) -> methods.put(id, new Method(id, Map.copyOf(parameters))));
-        return Map.copyOf(methods);
-    }
-
-    private static Map.Entry<String, Parameter> row(CSVRecord row) {
-        var parameter = new Parameter(
-                row.get("parameter"),
-                Integer.parseInt(row.get("default")),
-                Integer.parseInt(row.get("min")),
-                Integer.parseInt(row.get("max")),
-                row.get("unit"),
-                Source.parse(row.get("source")));
-        if (parameter.usual() < parameter.min() || parameter.usual() > parameter.max()) {
-            throw new IllegalArgumentException(parameter.name() + ": default outside its range");
-        }
-        return Map.entry(row.get("method"), parameter);
+        return read.methods();
     }
 }

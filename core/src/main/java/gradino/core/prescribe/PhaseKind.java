@@ -5,11 +5,49 @@ public enum PhaseKind {
     SET_UP,
     CIRCLE_ONE_WAY,
     CIRCLE_OTHER_WAY,
+    RELEASE,
     HOLD,
     STEP,
     TOP_HOLD,
+    RAMP_DOWN,
+    CONTRACT,
+    RELAX,
     RE_STRETCH,
     HANDS_OFF_HOLD,
+    LIFT,
+    LOWER,
+    LOWERING,
+    RETURN,
+    BOTTOM,
+    UP,
+    PULSE_IN,
+    PULSE_OUT,
+    STEP_AWAY,
+    STEP_INTO,
+    MOVE,
+    END_PAUSE,
     SETTLE,
-    SIDE_CHANGE
+    REST,
+    RE_MEASURE,
+    SIDE_CHANGE;
+
+    /** Whether own strength works against something in it, so that the done-ratio counts it. */
+    public boolean works() {
+        return switch (this) {
+            case STEP,
+                    TOP_HOLD,
+                    RAMP_DOWN,
+                    CONTRACT,
+                    HANDS_OFF_HOLD,
+                    LIFT,
+                    LOWERING,
+                    BOTTOM,
+                    UP,
+                    PULSE_IN,
+                    PULSE_OUT,
+                    STEP_AWAY,
+                    STEP_INTO -> true;
+            default -> false;
+        };
+    }
 }

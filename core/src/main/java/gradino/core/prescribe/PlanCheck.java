@@ -150,24 +150,28 @@ public final class PlanCheck {
     }
 
     private void ranges(String at, Dose dose, Method method) {
-        range(at + "topHoldSeconds", dose.topHoldSeconds(), method.parameter("top-hold"));
-        range(at + "sets", dose.sets(), method.parameter("sets"));
-        range(at + "supportedHoldSeconds", dose.supportedHoldSeconds(), method.parameter("supported-hold"));
+        range(at + "topHoldSeconds", dose.topHoldSeconds(), method.range(BlockForm.GRADED_SET, "top-hold"), "s");
+        range(at + "sets", dose.sets(), method.range(BlockForm.GRADED_SET, "sets"), "");
+        range(
+                at + "supportedHoldSeconds",
+                dose.supportedHoldSeconds(),
+                method.range(BlockForm.SUPPORTED_HOLD, "seconds"),
+                "s");
     }
 
-    private void range(String path, int value, Method.Parameter parameter) {
+    private void range(String path, int value, MethodBlock.Range range, String unit) {
         if (findings.stream().anyMatch(f -> f.path().equals(path))) {
             return;
         }
-        if (value < parameter.min() || value > parameter.max()) {
-            double bound = value < parameter.min() ? parameter.min() : parameter.max();
+        if (!range.holds(value)) {
+            double bound = value < range.least() ? range.least() : range.most();
             findings.add(Finding.advice(
                     path,
                     "outside-method",
                     bound,
-                    parameter.unit(),
-                    "This method usually stays within %d to %d %s."
-                            .formatted(parameter.min(), parameter.max(), parameter.unit())
+                    unit,
+                    "This method usually stays within %.0f to %.0f %s."
+                            .formatted(range.least(), range.most(), unit)
                             .replace(" .", ".")));
         }
     }

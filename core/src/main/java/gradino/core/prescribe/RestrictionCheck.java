@@ -1,8 +1,6 @@
 package gradino.core.prescribe;
 
 import gradino.core.because.Finding;
-import gradino.core.body.Catalogue;
-import gradino.core.body.Position;
 import gradino.core.intake.Limits;
 import gradino.core.intake.Restriction;
 import java.util.ArrayList;
@@ -14,41 +12,45 @@ public final class RestrictionCheck {
 
     /** @param at put before each finding's path */
     public static List<Finding> check(Limits limits, DoseChange change, String at) {
+        return check(limits, change.demand(at));
+    }
+
+    static List<Finding> check(Limits limits, Demand demand) {
         var findings = new ArrayList<Finding>();
-        var dose = change.wanted();
+        var at = demand.at();
         limits.stopped()
-                .ifPresent(r -> findings.add(block(at + "sets", "stopped", r, "Not until cleared in writing: ")));
+                .ifPresent(r -> findings.add(block(at.whole(), "stopped", r, "Not until cleared in writing: ")));
         limits.effortCap()
-                .filter(r -> dose.ceiling().value() > r.bound())
+                .filter(r -> demand.peakEffort() > r.bound())
                 .ifPresent(r -> findings.add(
-                        block(at + "ceiling", "effort-cap", r, "Effort is capped at %.0f %%: ".formatted(r.bound()))));
-        limits.noDeepening().filter(r -> change.goesDeeper()).ifPresent(r -> findings.add(deeper(at, change, r)));
-        limits.angleCap(change.side())
-                .filter(r -> dose.angle().value() > r.bound())
+                        block(at.effort(), "effort-cap", r, "Effort is capped at %.0f %%: ".formatted(r.bound()))));
+        limits.noDeepening().filter(r -> demand.goesDeeper()).ifPresent(r -> findings.add(deeper(demand, r)));
+        limits.angleCap(demand.side())
+                .filter(r -> demand.angle().filter(a -> a.value() > r.bound()).isPresent())
                 .ifPresent(r -> findings.add(
-                        block(at + "angle", "angle-cap", r, "No further than %.1f°: ".formatted(r.bound()))));
+                        block(at.angle(), "angle-cap", r, "No further than %.1f°: ".formatted(r.bound()))));
         limits.contractionCap()
-                .filter(r -> change.longestContractionSeconds() > r.bound())
+                .filter(r -> demand.longestContraction() > r.bound())
                 .ifPresent(r -> findings.add(block(
-                        at + "topHoldSeconds",
+                        at.contraction(),
                         "contraction-cap",
                         r,
                         "A contraction of %d s is too long, shorten the steps or the hold: "
-                                .formatted(change.longestContractionSeconds()))));
+                                .formatted(demand.longestContraction()))));
         limits.notLying()
-                .filter(r -> isLying(change.plan()))
-                .ifPresent(r -> findings.add(block(at + "angle", "not-lying", r, "Another position, not lying: ")));
+                .filter(r -> demand.lying())
+                .ifPresent(r -> findings.add(block(at.angle(), "not-lying", r, "Another position, not lying: ")));
+        limits.noReleasePressure()
+                .filter(r -> demand.release())
+                .ifPresent(
+                        r -> findings.add(block(at.release(), "no-release-pressure", r, "No pressing with a tool: ")));
         return findings;
     }
 
-    private static boolean isLying(Plan plan) {
-        return Catalogue.position(plan.position()).filter(Position::lying).isPresent();
-    }
-
-    private static Finding deeper(String at, DoseChange change, Restriction r) {
-        double bound = change.held().orElseThrow().angle().value();
+    private static Finding deeper(Demand demand, Restriction r) {
+        double bound = demand.held().orElseThrow().value();
         return Finding.blocking(
-                at + "angle", "no-deepening", bound, "°", "No deepening for this client: " + r.reason());
+                demand.at().angle(), "no-deepening", bound, "°", "No deepening for this client: " + r.reason());
     }
 
     private static Finding block(String path, String code, Restriction r, String message) {

@@ -1,6 +1,7 @@
 package gradino.core.prescribe;
 
 import gradino.core.body.Side;
+import gradino.core.prescribe.Block.Direction;
 import gradino.core.quantity.EffortPercent;
 import java.util.List;
 
@@ -19,7 +20,10 @@ public record Timeline(List<Phase> phases) {
      * @param startSecond first second, from the start of the timeline
      * @param endSecond first second after it
      * @param side whose turn it is; during a side change the side that comes
+     * @param line id of the line it belongs to; empty where there is only one, and in the warm-up
+     * @param place path of the block in the session it was compiled from, as findings name it
      * @param blockId stable within the plan: {@code left-2-press} is the press of the left side's second set
+     * @param direction which muscles work; none while nothing is contracted
      * @param contact what is pressed against or lifted off; empty when nothing is
      * @param set 1-based; 0 outside the sets
      * @param count what is counted, 1-based; 0 when nothing is
@@ -28,9 +32,12 @@ public record Timeline(List<Phase> phases) {
             int startSecond,
             int endSecond,
             Side side,
+            String line,
+            String place,
             String blockId,
             BlockKind block,
             PhaseKind kind,
+            Direction direction,
             EffortPercent effortFrom,
             EffortPercent effortTo,
             String cue,
@@ -45,9 +52,9 @@ public record Timeline(List<Phase> phases) {
             return endSecond - startSecond;
         }
 
-        /** Whether the done-ratio counts it: contraction and hands-off holds, not the stretch between them. */
+        /** Whether own strength works in it: the done-ratio and the time under tension count it. */
         public boolean isContraction() {
-            return block.isContraction() && kind != PhaseKind.RE_STRETCH;
+            return direction != Direction.NONE;
         }
 
         /** ∫ effort dt, in %·s. */

@@ -2,10 +2,11 @@ package gradino.core.prescribe;
 
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import gradino.core.prescribe.Block.Direction;
 import gradino.core.quantity.EffortPercent;
 
 /**
- * What a timeline amounts to.
+ * What a timeline amounts to. What is done in the middle counts for both sides.
  *
  * @param seconds whole length, with set-up and side change
  * @param peak highest effort asked
@@ -17,7 +18,7 @@ public record Totals(int seconds, Sided<SideTotals> sides, EffortPercent peak, E
      * One side's share.
      *
      * @param pressSeconds time under tension pushing out of the range
-     * @param pullSeconds time under tension pulling into it, hands-off holds included
+     * @param pullSeconds time under tension pulling into it, hands-off holds and lifts included
      * @param holdSeconds supported hold
      * @param impulse contraction impulse ∫ effort dt, %·s
      * @param breaths begun in the side's time
@@ -41,10 +42,10 @@ public record Totals(int seconds, Sided<SideTotals> sides, EffortPercent peak, E
         int breaths = 0;
         double impulse = 0;
         for (var phase : timeline.phases()) {
-            if (phase.side() == side) {
+            if (phase.side() == side || phase.side() == Side.MIDLINE) {
                 seconds += phase.seconds();
-                press += phase.block() == BlockKind.PRESS ? phase.seconds() : 0;
-                pull += phase.isContraction() && phase.block() != BlockKind.PRESS ? phase.seconds() : 0;
+                press += phase.direction() == Direction.PRESS ? phase.seconds() : 0;
+                pull += phase.direction() == Direction.PULL ? phase.seconds() : 0;
                 hold += phase.block() == BlockKind.SUPPORTED_HOLD ? phase.seconds() : 0;
                 breaths += (int) phase.breaths().stream()
                         .filter(m -> m.phase() == BreathPhase.IN)

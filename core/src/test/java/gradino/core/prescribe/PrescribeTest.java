@@ -44,14 +44,14 @@ public class PrescribeTest {
         var steps = List.of(10, 30, 50, 70, 100).stream()
                 .map(e -> new EffortStep(EffortPercent.of(e), 5))
                 .toList();
-        var press = new Block.Ramp(true, "floor", steps, 0);
-        var pull = new Block.Ramp(false, "air", List.of(new EffortStep(EffortPercent.of(100), 15)), 0);
+        var press = new Contraction.Ramp(true, "floor", steps, 0);
+        var pull = new Contraction.Ramp(false, "air", List.of(new EffortStep(EffortPercent.of(100), 15)), 0);
         assertThat(seconds(press)).isEqualTo(25);
         assertThat(seconds(press) + seconds(pull)).isEqualTo(40);
-        assertThat(seconds(new Block.Settle(40, new Breathing(4, 8)))).isEqualTo(36);
+        assertThat(seconds(new Quiet.Settle(40, new Breathing(4, 8)))).isEqualTo(36);
     }
 
-    private static int seconds(Block block) {
+    private static int seconds(Leaf block) {
         return block.phases().stream().mapToInt(Block.Draft::seconds).sum();
     }
 

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -25,6 +26,7 @@ class AccountController {
     private final AccountMaker maker;
     private final SignInService signIns;
     private final SignedIn signedIn;
+    private final CsrfTokenRepository forgeryTokens;
     private final boolean demo;
 
     AccountController(
@@ -32,11 +34,13 @@ class AccountController {
             AccountMaker maker,
             SignInService signIns,
             SignedIn signedIn,
+            CsrfTokenRepository forgeryTokens,
             @Value("${gradino.demo}") boolean demo) {
         this.accounts = accounts;
         this.maker = maker;
         this.signIns = signIns;
         this.signedIn = signedIn;
+        this.forgeryTokens = forgeryTokens;
         this.demo = demo;
     }
 
@@ -93,6 +97,7 @@ class AccountController {
     private Account seated(String token, HttpServletRequest request, HttpServletResponse response) {
         response.addHeader(
                 HttpHeaders.SET_COOKIE, TokenFilter.cookie(request, token).toString());
+        forgeryTokens.saveToken(forgeryTokens.generateToken(request), request, response);
         return signIns.account(token).orElseThrow();
     }
 

@@ -16,6 +16,9 @@ import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
+import org.springframework.security.web.authentication.session.NullAuthenticatedSessionStrategy;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /** What each role may ask for at all; whose client it is is asked at the {@link ClientDoor}. */
@@ -30,9 +33,21 @@ class SecuritySetup {
         return new BCryptPasswordEncoder(strength);
     }
 
+    /** The token changes when somebody signs in, {@link AccountController} sees to it. */
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, SignInService signIns) throws Exception {
-        http.csrf(csrf -> csrf.spa())
+    CsrfTokenRepository forgeryTokens() {
+        return CookieCsrfTokenRepository.withHttpOnlyFalse();
+    }
+
+    /**
+     * Every request is authenticated anew from its cookie. The framework takes each for a fresh sign-in and would change the
+     * anti-forgery token with it, so that of two requests at once one were refused: it is told not to.
+     */
+    @Bean
+    SecurityFilterChain chain(HttpSecurity http, SignInService signIns, CsrfTokenRepository tokens) throws Exception {
+        http.csrf(csrf -> csrf.spa()
+                        .csrfTokenRepository(tokens)
+                        .sessionAuthenticationStrategy(new NullAuthenticatedSessionStrategy()))
                 .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .requestCache(cache -> cache.disable())
                 .logout(logout -> logout.disable())

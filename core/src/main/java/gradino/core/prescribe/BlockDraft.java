@@ -1,0 +1,51 @@
+package gradino.core.prescribe;
+
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A block as it is typed, before anybody knows whether it can be: {@link BlockReader} reads it.
+ *
+ * @param numbers by the names of {@link BlockParameter}; what is missing takes its usual value
+ * @param words area, tool, part, joint, order, cue, what: whatever the kind names
+ * @param steps treads of a ramp; empty for other kinds
+ * @param blocks inside a group; empty for other kinds
+ */
+public record BlockDraft(
+        BlockForm form,
+        Map<String, Double> numbers,
+        Map<String, String> words,
+        List<Tread> steps,
+        List<BlockDraft> blocks) {
+    public BlockDraft {
+        numbers = Map.copyOf(numbers);
+        words = Map.copyOf(words);
+        steps = List.copyOf(steps);
+        blocks = List.copyOf(blocks);
+    }
+
+    /** A tread as typed: percent and seconds. */
+    public record Tread(double effort, double seconds) {}
+
+    public static BlockDraft of(BlockForm form, Map<String, Double> numbers) {
+        return new BlockDraft(form, numbers, Map.of(), List.of(), List.of());
+    }
+
+    /** A number as typed, or the usual one. */
+    public double number(String name) {
+        Double typed = numbers.get(name);
+        return typed != null ? typed : usual(name);
+    }
+
+    private double usual(String name) {
+        return BlockParameter.find(form, name)
+                .orElseThrow(() -> new IllegalArgumentException(form + " has no " + name))
+                .usual();
+    }
+
+    public String word(String name, String fallback) {
+        @Nullable String said = words.get(name);
+        return said == null || said.isBlank() ? fallback : said;
+    }
+}

@@ -1,0 +1,59 @@
+package gradino.core.prescribe;
+
+import gradino.core.because.Source;
+import gradino.core.body.DataFile;
+import java.util.List;
+import java.util.Optional;
+import org.apache.commons.csv.CSVRecord;
+
+/**
+ * A number of a kind of block, from {@code block-parameters.csv}: what it can be at all. What is sensible is the method's.
+ *
+ * @param step what one press of an arrow key changes
+ */
+public record BlockParameter(
+        BlockForm form,
+        String name,
+        String label,
+        String unit,
+        double usual,
+        double least,
+        double most,
+        double step,
+        Source source) {
+    private static final List<BlockParameter> ALL = DataFile.rows("block-parameters.csv", BlockParameter::row);
+
+    public static List<BlockParameter> all() {
+        return ALL;
+    }
+
+    public static List<BlockParameter> of(BlockForm form) {
+        return ALL.stream().filter(p -> p.form() == form).toList();
+    }
+
+    public static Optional<BlockParameter> find(BlockForm form, String name) {
+        for (var parameter : ALL) {
+            if (parameter.form() == form && parameter.name().equals(name)) {
+                return Optional.of(parameter);
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static BlockParameter row(CSVRecord row) {
+        var parameter = new BlockParameter(
+                BlockForm.byId(row.get("form")).orElseThrow(() -> new IllegalArgumentException("no such form")),
+                row.get("parameter"),
+                row.get("label"),
+                row.get("unit"),
+                Double.parseDouble(row.get("usual")),
+                Double.parseDouble(row.get("least")),
+                Double.parseDouble(row.get("most")),
+                Double.parseDouble(row.get("step")),
+                Source.parse(row.get("source")));
+        if (!(parameter.usual() >= parameter.least() && parameter.usual() <= parameter.most())) {
+            throw new IllegalArgumentException(parameter.name() + ": usual value outside its range");
+        }
+        return parameter;
+    }
+}
