@@ -12,7 +12,7 @@ import org.testng.annotations.Test;
 /** The arrows between the rooms: a package may use those before it in the order of the work, never one after it. */
 public class ArrowsTest {
     private static final List<String> ORDER =
-            List.of("quantity", "because", "body", "intake", "measure", "prescribe", "perform", "advance");
+            List.of("quantity", "because", "body", "intake", "measure", "prescribe", "effort", "perform", "advance");
     private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
             .importPackages("gradino.core");

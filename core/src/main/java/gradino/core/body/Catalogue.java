@@ -14,6 +14,9 @@ import org.jspecify.annotations.Nullable;
 /** Motions, positions and usual ranges that ship with Gradino, read once from the data files. */
 public final class Catalogue {
     private static final List<Motion> MOTIONS = DataFile.rows("motions.csv", Catalogue::motion);
+    private static final Map<String, Training> TRAINING =
+            entries(DataFile.rows("training.csv", row -> Map.entry(row.get("position"), Training.of(row))));
+    private static final Map<String, Pose> POSES = entries(DataFile.rows("poses.csv", Pose::of));
     private static final List<Position> POSITIONS = DataFile.rows("positions.csv", Catalogue::position);
     private static final List<Norm> NORMS = DataFile.rows("norms.csv", Catalogue::norm);
 
@@ -24,6 +27,10 @@ public final class Catalogue {
     private static final Map<String, Position> POSITION_BY_ID = byId(POSITIONS, Position::id);
 
     private Catalogue() {}
+
+    private static <T> Map<String, T> entries(List<Map.Entry<String, T>> rows) {
+        return rows.stream().collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue));
+    }
 
     private static <T> Map<String, T> byId(List<T> rows, Function<T, String> id) {
         return rows.stream().collect(Collectors.toUnmodifiableMap(id, Function.identity()));
@@ -97,11 +104,18 @@ public final class Catalogue {
                 row.get("tape").isEmpty() ? null : Position.TapeFormulaId.valueOf(constant(row.get("tape"))),
                 row.get("zero"),
                 row.get("setup"),
-                row.get("press"),
-                row.get("pull"),
-                row.get("prop"),
-                List.of(row.get("faults").split(";")),
+                faults(row),
+                TRAINING.get(row.get("id")),
+                POSES.get(row.get("id")),
                 Source.parse(row.get("source")));
+    }
+
+    /** A training position's faults stand with their fixes. */
+    private static List<String> faults(CSVRecord row) {
+        var training = TRAINING.get(row.get("id"));
+        return training == null
+                ? DataFile.list(row.get("faults"))
+                : training.fixes().stream().map(Training.Pair::what).toList();
     }
 
     private static Norm norm(CSVRecord row) {

@@ -26,6 +26,11 @@ public final class DataFile {
         }
     }
 
+    /** Parts of a cell, separated by semicolons. */
+    static List<String> list(String cell) {
+        return cell.isEmpty() ? List.of() : List.of(cell.split(";"));
+    }
+
     public static <T> List<T> rows(String name, Function<CSVRecord, T> mapper) {
         try (var in = Objects.requireNonNull(DataFile.class.getResourceAsStream("/gradino/" + name), name);
                 var parser = FORMAT.parse(new InputStreamReader(in, StandardCharsets.UTF_8))) {

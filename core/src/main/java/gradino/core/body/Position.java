@@ -11,7 +11,9 @@ import org.jspecify.annotations.Nullable;
  * @param lying flat on the back or on the belly
  * @param table joint position of the tables its angles may be compared with; null when with none
  * @param tape formula a tape reading uses here; null where a tape gives no angle
- * @param press how to press in it; empty where it is only measured in
+ * @param faults compensations to watch for
+ * @param training what it is for in training; null where it is only measured in
+ * @param pose how it is drawn; null where there is no drawing
  */
 public record Position(
         String id,
@@ -23,10 +25,9 @@ public record Position(
         @Nullable TapeFormulaId tape,
         String zero,
         String setup,
-        String press,
-        String pull,
-        String prop,
         List<String> faults,
+        @Nullable Training training,
+        @Nullable Pose pose,
         Source source) {
 
     /** Which tape formula fits; the geometry itself is measure's. */
@@ -47,6 +48,21 @@ public record Position(
 
     /** Whether a line can be trained in it. */
     public boolean trains() {
-        return !press.isEmpty();
+        return training != null;
+    }
+
+    /** What pushing out of the range means here; empty where nothing is pressed. */
+    public String press() {
+        return training == null ? "" : training.press();
+    }
+
+    /** What pulling deeper means here; empty where nothing is pulled. */
+    public String pull() {
+        return training == null ? "" : training.pull();
+    }
+
+    /** Ids of what it needs. */
+    public List<String> equipment() {
+        return training == null ? List.of() : training.equipment();
     }
 }

@@ -10,6 +10,9 @@ public enum EffortClass {
     /** Twice a week, three times with bodyweight only, which is all there is so far. */
     MAXIMAL(100, 2, 3);
 
+    /** With added load, whatever the effort. */
+    public static final int LOADED_WEEKLY_CAP = 2;
+
     private final int topPercent;
     private final int spacingDays;
     private final int weeklyCap;

@@ -10,9 +10,6 @@ import org.jspecify.annotations.Nullable;
 
 /** Holds a plan against the method, the client and the restrictions. Only safety and nonsense block; the rest is advice. */
 public final class PlanCheck {
-    private static final int LONGEST_SUPPORTED_HOLD = 120;
-    private static final int NEWCOMER_HOLD = 60;
-    private static final int NEWCOMER_CEILING = 50;
     private static final int SECONDS_PER_MINUTE = 60;
 
     private final Plan plan;
@@ -112,7 +109,7 @@ public final class PlanCheck {
         if (dose.ceiling().value() < 1) {
             block(at + "ceiling", "no-effort", 1.0, "%", "A ramp needs an effort above 0 %.");
         }
-        if (dose.supportedHoldSeconds() > LONGEST_SUPPORTED_HOLD) {
+        if (dose.supportedHoldSeconds() > BlockCheck.LONGEST_SUPPORTED_HOLD) {
             block(
                     at + "supportedHoldSeconds",
                     "hold-too-long",
@@ -120,7 +117,7 @@ public final class PlanCheck {
                     "s",
                     "Supported holds end at 120 s: shorten it or add a set.");
         }
-        if (context.newcomer() && dose.supportedHoldSeconds() > NEWCOMER_HOLD) {
+        if (context.newcomer() && dose.supportedHoldSeconds() > BlockCheck.NEWCOMER_HOLD) {
             block(
                     at + "supportedHoldSeconds",
                     "newcomer-hold",
@@ -128,7 +125,7 @@ public final class PlanCheck {
                     "s",
                     "A newcomer stays at 60 s for the first four sessions.");
         }
-        if (context.newcomer() && dose.ceiling().value() > NEWCOMER_CEILING) {
+        if (context.newcomer() && dose.ceiling().value() > BlockCheck.NEWCOMER_CEILING) {
             block(
                     at + "ceiling",
                     "newcomer-ceiling",

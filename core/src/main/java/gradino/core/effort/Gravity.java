@@ -1,0 +1,91 @@
+package gradino.core.effort;
+
+import gradino.core.body.Anthropometry;
+import gradino.core.quantity.OutOfBoundsException;
+import java.util.List;
+
+/**
+ * Torque of a limb and what it carries about its joint: (m·g·d + load·g·L)·cos(angle to the horizontal).
+ *
+ * <p>Source: segment masses and centres of mass, Winter, table 4.1 (values from memory); static, without the other limbs.
+ *
+ * @param limb id of {@code segments.csv}: leg, foot-and-shank, foot, arm, forearm-and-hand, head-arms-trunk
+ * @param massKg of the body, 20 to 250
+ * @param lengthCm of the limb, 5 to 150
+ */
+public record Gravity(String limb, double massKg, double lengthCm) {
+    /** Standard gravity, m/s² (ISO 80000-3). */
+    static final double G = 9.80665;
+
+    /** Plates and ankle weights a coach usually has, kg (common practice, no source). */
+    private static final List<Double> PLATES = List.of(0.5, 1.0, 1.25, 2.0, 2.5, 5.0, 10.0, 15.0, 20.0, 25.0);
+
+    public Gravity {
+        OutOfBoundsException.require("massKg", massKg, 20, 250, "kg");
+        OutOfBoundsException.require("lengthCm", lengthCm, 5, 150, "cm");
+        segment(limb);
+    }
+
+    /**
+     * A torque with its parts, N·m.
+     *
+     * @param loadShare of the load in the whole, 0 to 1
+     */
+    public record Torque(double newtonMetres, double loadShare) {}
+
+    private static Anthropometry.Mass segment(String id) {
+        return Anthropometry.masses().stream()
+                .filter(m -> m.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("no limb called " + id));
+    }
+
+    /**
+     * @param loadKg at the limb's far end, 0 to 300
+     * @param degreesToHorizontal 0 is level, where it is heaviest
+     */
+    public Torque torque(double loadKg, double degreesToHorizontal) {
+        OutOfBoundsException.require("loadKg", loadKg, 0, 300, "kg");
+        double lever = Math.abs(Math.cos(Math.toRadians(degreesToHorizontal)));
+        double own = ownMoment() * lever;
+        double load = loadKg * G * metres() * lever;
+        double whole = own + load;
+        return new Torque(whole, whole == 0 ? 0 : load / whole);
+    }
+
+    /**
+     * The load that changes a torque by a share: +0.05 is 5 % more. Never under 0.
+     *
+     * @throws OutOfBoundsException for a share beyond −1 to 3
+     */
+    public double loadFor(double loadKg, double share) {
+        OutOfBoundsException.require("share", share, -1, 3, "");
+        double now = ownMoment() + loadKg * G * metres();
+        return Math.max(0, (now * (1 + share) - ownMoment()) / (G * metres()));
+    }
+
+    /** The smallest weight that the plates give at or above a load, kg: two of each size at most. */
+    public static double nearestPlate(double loadKg) {
+        double best = Double.MAX_VALUE;
+        for (double one : PLATES) {
+            for (double other : PLATES) {
+                best = closer(best, one, loadKg);
+                best = closer(best, one + other, loadKg);
+            }
+        }
+        return loadKg <= 0 ? 0 : best == Double.MAX_VALUE ? 50 : best;
+    }
+
+    private static double closer(double best, double plate, double wanted) {
+        return plate >= wanted - 1e-9 && plate < best ? plate : best;
+    }
+
+    private double ownMoment() {
+        var segment = segment(limb);
+        return segment.massShare() * massKg * G * segment.centreFromProximal() * metres();
+    }
+
+    private double metres() {
+        return lengthCm / 100;
+    }
+}

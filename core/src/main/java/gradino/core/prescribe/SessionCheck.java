@@ -1,0 +1,238 @@
+package gradino.core.prescribe;
+
+import gradino.core.because.Finding;
+import gradino.core.body.Catalogue;
+import gradino.core.body.Position;
+import gradino.core.body.Side;
+import gradino.core.prescribe.SessionContext.LineFacts;
+import gradino.core.prescribe.SessionDraft.LineDraft;
+import gradino.core.quantity.Degrees;
+import gradino.core.quantity.EffortPercent;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** Holds a composed session against its methods, the client and the restrictions. Only safety and nonsense block. */
+public final class SessionCheck {
+    private static final int SECONDS_PER_MINUTE = 60;
+
+    private final SessionContext context;
+    private final Map<String, Method> methods;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private SessionCheck(SessionContext context, Map<String, Method> methods) {
+        this.context = context;
+        this.methods = methods;
+    }
+
+    /**
+     * What came of a session.
+     *
+     * @param timeline of all that could be read; empty when nothing could
+     */
+    public record Checked(Optional<Timeline> timeline, List<Finding> findings) {
+        public boolean isBlocked() {
+            return findings.stream().anyMatch(Finding::blocks);
+        }
+    }
+
+    /** @param methods those that the studio may use: the shipped ones and its own */
+    public static Checked check(SessionDraft draft, SessionContext context, List<Method> methods) {
+        var read = SessionReader.read(draft);
+        var byId = new HashMap<String, Method>();
+        methods.forEach(m -> byId.put(m.id(), m));
+        var check = new SessionCheck(context, byId);
+        check.findings.addAll(read.findings());
+        var timeline = read.plan().map(Compiler::compile);
+        if (draft.blockCount() <= SessionDraft.MOST_BLOCKS) {
+            check.lines(draft, read);
+            timeline.ifPresent(check::minutes);
+        }
+        return new Checked(timeline, List.copyOf(check.findings));
+    }
+
+    private void lines(SessionDraft draft, SessionReader.Read read) {
+        for (int s = 0; s < draft.stations().size(); s++) {
+            var lines = draft.stations().get(s).lines();
+            for (int i = 0; i < lines.size(); i++) {
+                var path = "stations[%d].lines[%d]".formatted(s, i);
+                line(lines.get(i), path, protocol(read, lines.get(i).id()));
+            }
+        }
+    }
+
+    private static Optional<Protocol> protocol(SessionReader.Read read, String id) {
+        return read.plan().stream()
+                .flatMap(p -> p.stations().stream())
+                .flatMap(s -> s.lines().stream())
+                .filter(l -> l.line().equals(id))
+                .findFirst();
+    }
+
+    private void line(LineDraft line, String path, Optional<Protocol> protocol) {
+        var facts = context.facts().apply(line);
+        var method = methods.get(line.method());
+        if (method == null) {
+            findings.add(Finding.blocking(
+                    path + ".method",
+                    "unknown-method",
+                    null,
+                    "",
+                    "No method called '" + line.method() + "': pick one."));
+        }
+        for (var side : line.done()) {
+            var at = path + "." + Protocol.list(side);
+            var blocks = new BlockCheck(facts, at, findings);
+            blocks.check(line.on(side));
+            if (method != null) {
+                new MethodCheck(method, findings).check(line.on(side), at);
+            }
+            angle(line, side, facts, path);
+            protocol.ifPresent(p -> demand(line, side, facts, path, p));
+        }
+        sides(line, path, protocol);
+        equipment(line, path);
+        week(line, method, path, protocol);
+    }
+
+    private void angle(LineDraft line, Side side, LineFacts facts, String path) {
+        if (side == Side.MIDLINE) {
+            return;
+        }
+        var passive = facts.passive().on(side);
+        double angle = line.angles().on(side);
+        if (passive.isPresent() && angle > passive.get().value().value()) {
+            double edge = passive.get().value().value();
+            findings.add(Finding.blocking(
+                    path + ".angles." + side.word(),
+                    "above-range",
+                    edge,
+                    "°",
+                    "Above today's cold passive range: set it lower or measure again."));
+        }
+    }
+
+    private void demand(LineDraft line, Side side, LineFacts facts, String path, Protocol protocol) {
+        var position = Catalogue.position(line.position());
+        var hardest = Hardest.of(line, protocol, side, path);
+        var angle = side == Side.MIDLINE || !Double.isFinite(line.angles().on(side))
+                ? Optional.<Degrees>empty()
+                : degrees(line.angles().on(side));
+        var held =
+                side == Side.MIDLINE ? Optional.<Degrees>empty() : facts.held().on(side);
+        var demand = new Demand(
+                side,
+                hardest.peak(),
+                hardest.longest(),
+                angle,
+                held,
+                position.filter(Position::lying).isPresent(),
+                hardest.release().isPresent(),
+                new Demand.Places(
+                        path + "." + Protocol.list(side),
+                        hardest.peakAt(),
+                        hardest.longestAt(),
+                        path + ".angles." + side.word(),
+                        hardest.release().orElse(path)));
+        findings.addAll(RestrictionCheck.check(facts.limits(), demand));
+    }
+
+    private static Optional<Degrees> degrees(double angle) {
+        return angle >= -180 && angle <= 360 ? Optional.of(Degrees.of(angle)) : Optional.empty();
+    }
+
+    private void sides(LineDraft line, String path, Optional<Protocol> protocol) {
+        if (!line.sides().both() || !line.unequalReason().isBlank()) {
+            return;
+        }
+        if (line.left().isEmpty() != line.right().isEmpty()) {
+            var missing = line.left().isEmpty() ? "left" : "right";
+            advise(
+                    path + "." + missing,
+                    "second-side-missing",
+                    "The %s side gets nothing: mirror it, or say why.".formatted(missing));
+        } else if (protocol.filter(p -> !p.on(Side.LEFT).equals(p.on(Side.RIGHT)))
+                .isPresent()) {
+            advise(path + ".unequalReason", "unequal-sides", "The sides differ: make them equal or say why.");
+        }
+    }
+
+    private void equipment(LineDraft line, String path) {
+        var needs = Catalogue.position(line.position()).map(Position::equipment).orElse(List.of());
+        for (var need : needs) {
+            if (!context.equipment().isEmpty() && !context.equipment().contains(need)) {
+                var name = Catalogue.equipment().stream()
+                        .filter(e -> e.id().equals(need))
+                        .map(e -> e.name())
+                        .findFirst()
+                        .orElse(need);
+                advise(
+                        path + ".position",
+                        "equipment",
+                        "This needs " + name + ", which the client's file does not list.");
+            }
+        }
+    }
+
+    private void week(LineDraft line, @Nullable Method method, String path, Optional<Protocol> protocol) {
+        int perWeek = line.sessionsPerWeek();
+        if (perWeek < 1 || perWeek > 14) {
+            findings.add(Finding.blocking(
+                    path + ".sessionsPerWeek",
+                    "out-of-bounds",
+                    perWeek < 1 ? 1.0 : 14.0,
+                    "",
+                    "Between 1 and 14 a week."));
+            return;
+        }
+        int cap = protocol.map(SessionCheck::cap).orElse(14);
+        if (perWeek > cap) {
+            var words = "At this effort at most %d a week: harder work means fewer days.".formatted(cap);
+            findings.add(Finding.advice(path + ".sessionsPerWeek", "weekly-cap", (double) cap, "", words));
+        } else if (method != null && !method.week().holds(perWeek)) {
+            var words = "This method usually comes %.0f to %.0f times a week."
+                    .formatted(method.week().least(), method.week().most());
+            double bound = perWeek > method.week().most()
+                    ? method.week().most()
+                    : method.week().least();
+            findings.add(Finding.advice(path + ".sessionsPerWeek", "method-week", bound, "", words));
+        }
+    }
+
+    private static int cap(Protocol protocol) {
+        int peak = 0;
+        boolean loaded = false;
+        for (var side : Side.PAIR) {
+            for (var block : protocol.on(side)) {
+                for (var part : block.parts()) {
+                    peak = Math.max(peak, Hardest.peak(part.leaf()));
+                    loaded |= part.leaf() instanceof Movement m && m.loadKg() > 0;
+                }
+            }
+        }
+        return loaded
+                ? EffortClass.LOADED_WEEKLY_CAP
+                : EffortClass.of(EffortPercent.of(peak)).weeklyCap();
+    }
+
+    private void minutes(Timeline timeline) {
+        var minutes = context.minutes();
+        if (minutes == null || timeline.seconds() <= minutes * SECONDS_PER_MINUTE) {
+            return;
+        }
+        findings.add(Finding.advice(
+                "minutes",
+                "too-long",
+                (double) minutes,
+                "min",
+                "%.1f min in %d min: shorten something, or ask for more time."
+                        .formatted(timeline.seconds() / 60.0, minutes)));
+    }
+
+    private void advise(String path, String code, String message) {
+        findings.add(Finding.advice(path, code, null, "", message));
+    }
+}
