@@ -59,7 +59,7 @@ public final class Compiler {
     private void station(Station station, String place) {
         for (int round = 1; round <= station.rounds(); round++) {
             if (station.oneSetUp()) {
-                together(station, place);
+                together(station, place, round == 1);
             } else {
                 for (int i = 0; i < station.lines().size(); i++) {
                     line(station.lines().get(i), place + ".lines[" + i + "]");
@@ -101,11 +101,13 @@ public final class Compiler {
     }
 
     /** Every line on its own side, then every line on the other one. */
-    private void together(Station station, String place) {
+    private void together(Station station, String place, boolean firstRound) {
         var lines = station.lines();
-        var cue = lines.stream().map(Compiler::named).distinct().collect(Collectors.joining("; "));
-        int seconds = lines.stream().mapToInt(Protocol::setUpSeconds).max().orElse(0);
-        into.add(new Spot(lines.get(0).begins(), lines.get(0).line(), place + ".lines[0]"), new SetUp(seconds, cue));
+        if (firstRound) {
+            oneSetUp(lines, place + ".lines[0]");
+        } else {
+            change(lines.get(0), lines.get(0).begins(), place + ".lines[0]");
+        }
         for (int pass = 0; pass < 2; pass++) {
             for (int i = 0; i < lines.size(); i++) {
                 var line = lines.get(i);
@@ -118,6 +120,12 @@ public final class Compiler {
                 }
             }
         }
+    }
+
+    private void oneSetUp(List<Protocol> lines, String place) {
+        var cue = lines.stream().map(Compiler::named).distinct().collect(Collectors.joining("; "));
+        int seconds = lines.stream().mapToInt(Protocol::setUpSeconds).max().orElse(0);
+        into.add(new Spot(lines.get(0).begins(), lines.get(0).line(), place), new SetUp(seconds, cue));
     }
 
     private void setUp(Protocol line, Side side, String place) {

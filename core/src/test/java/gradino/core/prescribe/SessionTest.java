@@ -1,0 +1,418 @@
+package gradino.core.prescribe;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gradino.core.because.Finding;
+import gradino.core.body.Catalogue;
+import gradino.core.body.Position;
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.intake.AnyLimits;
+import gradino.core.intake.Limits;
+import gradino.core.intake.RestrictionKind;
+import gradino.core.prescribe.BlockDraft.Tread;
+import gradino.core.prescribe.SessionContext.LineFacts;
+import gradino.core.prescribe.SessionDraft.LineDraft;
+import gradino.core.prescribe.SessionDraft.StationDraft;
+import gradino.core.quantity.Degrees;
+import gradino.core.quantity.UncertainAngle;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+public class SessionTest {
+    private static final String AT = "stations[0].lines[0].";
+
+    private static Method method(String id) {
+        return Method.byId(id).orElseThrow();
+    }
+
+    static LineDraft line(String id, Position position, Method method, List<BlockDraft> blocks) {
+        var motion = position.motions().get(0);
+        boolean midline = Catalogue.motion(motion).orElseThrow().midline();
+        return new LineDraft(
+                id,
+                motion,
+                position.id(),
+                method.id(),
+                midline ? SidePlan.MIDLINE : SidePlan.ONE_AFTER_OTHER,
+                Side.RIGHT,
+                new Sided<>(20.0, 20.0),
+                blocks,
+                midline ? List.of() : blocks,
+                method.setUp().usual(),
+                method.sideChange().usual(),
+                (int) method.week().usual(),
+                "");
+    }
+
+    private static LineDraft hip(List<BlockDraft> blocks) {
+        return line("a", Catalogue.position("prone-knee-bent").orElseThrow(), method(Method.RAMP_BOTH_WAYS), blocks);
+    }
+
+    private static SessionDraft of(LineDraft... lines) {
+        return new SessionDraft(
+                List.of(), java.util.Arrays.stream(lines).map(StationDraft::of).toList());
+    }
+
+    private static SessionCheck.Checked check(SessionDraft draft, SessionContext context) {
+        return SessionCheck.check(draft, context, Method.shipped());
+    }
+
+    private static List<Finding> findings(BlockDraft... blocks) {
+        return check(of(hip(List.of(blocks))), SessionContext.unrestricted()).findings();
+    }
+
+    @DataProvider
+    public Object[][] everyMethodInEveryPositionItSuits() {
+        return Catalogue.positions().stream()
+                .filter(Position::trains)
+                .flatMap(p -> Optional.ofNullable(p.training()).orElseThrow().methods().stream()
+                        .map(m -> new Object[] {p.id(), m}))
+                .toArray(Object[][]::new);
+    }
+
+    @Test(dataProvider = "everyMethodInEveryPositionItSuits")
+    public void everyMethodCompilesForEveryPositionItNamesWithEqualSides(String positionId, String methodId) {
+        var position = Catalogue.position(positionId).orElseThrow();
+        var method = method(methodId);
+        for (boolean newcomer : new boolean[] {true, false}) {
+            var line = line("a", position, method, method.firstBlocks(newcomer));
+            var checked = check(of(line), SessionContext.unrestricted());
+            // A method that comes oftener than its class allows says so; that is all there is to say.
+            assertThat(checked.findings()).allMatch(f -> f.code().equals("weekly-cap"));
+            var timeline = checked.timeline().orElseThrow();
+            contiguous(timeline);
+            var totals = Totals.of(timeline);
+            if (line.sides().both()) {
+                assertThat(work(totals.sides().left()))
+                        .isEqualTo(work(totals.sides().right()));
+            }
+            assertThat(timeline.phases()).allMatch(p -> p.line().equals("a"));
+        }
+    }
+
+    private static List<Number> work(Totals.SideTotals side) {
+        return List.of(side.pressSeconds(), side.pullSeconds(), side.holdSeconds(), side.impulse());
+    }
+
+    private static void contiguous(Timeline timeline) {
+        int now = 0;
+        for (var phase : timeline.phases()) {
+            assertThat(phase.startSecond()).isEqualTo(now);
+            assertThat(phase.seconds()).isPositive();
+            now = phase.endSecond();
+        }
+    }
+
+    /** Seconds of one side's blocks, as the trade counts them (common practice, no source). */
+    private static int seconds(String methodId, BlockForm... forms) {
+        var method = method(methodId);
+        var blocks = method.firstBlocks(false).stream()
+                .filter(b -> List.of(forms).contains(b.form()))
+                .toList();
+        var draft = of(line("a", Catalogue.position("prone-knee-bent").orElseThrow(), method, blocks));
+        var protocol = SessionReader.read(draft)
+                .plan()
+                .orElseThrow()
+                .stations()
+                .get(0)
+                .lines()
+                .get(0);
+        return protocol.on(Side.LEFT).stream().mapToInt(Block::seconds).sum();
+    }
+
+    @Test
+    public void factsOfTheTradeCompileToTheirSeconds() {
+        // Ramp 10 to max by 20 points every 5 s: 25 s, with a 15 s pull 40 s.
+        assertThat(seconds("ramp-ten-to-max", BlockForm.GRADED_SET)).isEqualTo(40);
+        // One round of pulls 3 × 10 s with 5 s rest (40 s), 10 slow eccentrics at 4 s, 30 s hold: 110 s; three rounds.
+        assertThat(seconds("strength-first", BlockForm.GROUP)).isEqualTo(3 * 110);
+        // Ramp 20·40·60·80·100, hold 10 s, pull 10 s, settle 40 s as whole breaths of 12 s; two sets.
+        assertThat(seconds("ramp-both-ways", BlockForm.GRADED_SET)).isEqualTo(2 * (25 + 10 + 10 + 36));
+        // Hands-off holds 3 × 10 s, a stretch of 5 s before each.
+        assertThat(seconds("hands-off", BlockForm.HANDS_OFF_HOLD)).isEqualTo(3 * (5 + 10));
+        // Light contractions of 2 breaths each way, a settle, two rounds.
+        assertThat(seconds("light-breath", BlockForm.GROUP)).isEqualTo(2 * (12 + 12 + 12) + 10);
+        // Contract–relax: 4 cycles of 5 + 8 s, then 60 s.
+        assertThat(seconds("contract-relax-linger", BlockForm.CONTRACT_RELAX, BlockForm.SUPPORTED_HOLD))
+                .isEqualTo(4 * 13 + 60);
+    }
+
+    @Test
+    public void strengthFirstThreeDaysAWeekIsThirtyThreeMinutes() {
+        var method = method("strength-first");
+        var draft =
+                of(line("a", Catalogue.position("prone-knee-bent").orElseThrow(), method, method.firstBlocks(false)));
+        var plain = Compiler.compile(SessionReader.read(draft).plan().orElseThrow());
+        int work = plain.seconds() - 40;
+        assertThat(work).isEqualTo(660);
+        assertThat(3 * work / 60).isEqualTo(33);
+    }
+
+    private static BlockDraft ramp(double... efforts) {
+        var steps = new ArrayList<Tread>();
+        for (double effort : efforts) {
+            steps.add(new Tread(effort, 5));
+        }
+        return new BlockDraft(BlockForm.PRESS_RAMP, Map.of("top-hold", 0.0), Map.of(), steps, List.of());
+    }
+
+    private static BlockDraft block(BlockForm form, String name, double value) {
+        return BlockDraft.of(form, Map.of(name, value));
+    }
+
+    @DataProvider
+    public Object[][] badBlocks() {
+        var left = AT + "left[0]";
+        return new Object[][] {
+            {ramp(20, 40, 30), left + ".steps[2].effort", "ramp-not-rising"},
+            {ramp(20, 20), left + ".steps[1].effort", "ramp-not-rising"},
+            {ramp(0), left + ".steps[0].effort", "out-of-bounds"},
+            {ramp(101), left + ".steps[0].effort", "out-of-bounds"},
+            {ramp(Double.NaN), left + ".steps[0].effort", "out-of-bounds"},
+            {ramp(), left + ".steps", "number-of-steps"},
+            {block(BlockForm.SUPPORTED_HOLD, "seconds", 0), left + ".numbers.seconds", "out-of-bounds"},
+            {block(BlockForm.SUPPORTED_HOLD, "seconds", 3600), left + ".numbers.seconds", "out-of-bounds"},
+            {block(BlockForm.SUPPORTED_HOLD, "seconds", 130), left + ".numbers.seconds", "hold-too-long"},
+            {block(BlockForm.SUPPORTED_HOLD, "colour", 3), left + ".numbers.colour", "unknown-field"},
+            {block(BlockForm.RELEASE, "seconds", 60), left, "release-alone"},
+            {block(BlockForm.TRANSITION, "repetitions", 4), left, "transition-early"},
+        };
+    }
+
+    @Test(dataProvider = "badBlocks")
+    public void whatCannotBeIsAFindingAtItsPlace(BlockDraft block, String path, String code) {
+        boolean early = code.equals("transition-early");
+        var facts = new LineFacts(
+                Limits.NONE, false, Sided.both(Optional.empty()), Sided.both(Optional.empty()), true, !early);
+        var context = new SessionContext(null, List.of(), l -> facts);
+        assertThat(check(of(hip(List.of(block))), context).findings())
+                .anySatisfy(f -> assertThat(f.path() + " " + f.code()).isEqualTo(path + " " + code));
+    }
+
+    @Test
+    public void aReleaseIsFineWhenTheAreaIsWokenUpAfterIt() {
+        assertThat(findings(block(BlockForm.RELEASE, "seconds", 60), ramp(20, 40)))
+                .noneMatch(f -> f.code().equals("release-alone"));
+    }
+
+    @Test
+    public void twoHundredBlocksAreRefusedInOneSentence() {
+        var many = Collections.nCopies(100, block(BlockForm.REST, "seconds", 5));
+        var checked = check(of(hip(many)), SessionContext.unrestricted());
+        assertThat(checked.timeline()).isEmpty();
+        assertThat(checked.findings()).singleElement().matches(f -> f.code().equals("too-many") && f.blocks());
+    }
+
+    @Test
+    public void roundsInRoundsInRoundsEnd() {
+        var inner = block(BlockForm.REST, "seconds", 5);
+        for (int depth = 0; depth < 5; depth++) {
+            inner = new BlockDraft(BlockForm.GROUP, Map.of(), Map.of(), List.of(), List.of(inner));
+        }
+        assertThat(findings(inner)).anyMatch(f -> f.code().equals("too-deep"));
+    }
+
+    @Test
+    public void unequalSidesAndAMissingSideAskForAReason() {
+        var line = hip(List.of(ramp(20)));
+        var other = new LineDraft(
+                "a",
+                line.motion(),
+                line.position(),
+                line.method(),
+                line.sides(),
+                line.firstSide(),
+                line.angles(),
+                line.left(),
+                List.of(ramp(20, 40)),
+                20,
+                20,
+                3,
+                "");
+        assertThat(check(of(other), SessionContext.unrestricted()).findings())
+                .extracting(Finding::code)
+                .containsExactly("unequal-sides");
+        var missing = new LineDraft(
+                "a",
+                line.motion(),
+                line.position(),
+                line.method(),
+                line.sides(),
+                line.firstSide(),
+                line.angles(),
+                line.left(),
+                List.of(),
+                20,
+                20,
+                3,
+                "");
+        assertThat(check(of(missing), SessionContext.unrestricted()).findings())
+                .extracting(Finding::code)
+                .containsExactly("second-side-missing");
+    }
+
+    /** Every way in which a composed line can break a restriction. */
+    @DataProvider
+    public Object[][] restrictions() {
+        return new Object[][] {
+            {AnyLimits.one(RestrictionKind.STOPPED, null), AT + "left", "stopped"},
+            {AnyLimits.one(RestrictionKind.NO_ISOMETRICS, null), AT + "left", "stopped"},
+            {AnyLimits.one(RestrictionKind.EFFORT_CAP, 50.0), AT + "left[1]", "effort-cap"},
+            {AnyLimits.one(RestrictionKind.CONTRACTION_CAP, 10.0), AT + "left[1]", "contraction-cap"},
+            {AnyLimits.one(RestrictionKind.ANGLE_CAP, 15.0), AT + "angles.left", "angle-cap"},
+            {AnyLimits.one(RestrictionKind.NO_DEEPENING, null), AT + "angles.left", "no-deepening"},
+            {AnyLimits.one(RestrictionKind.NOT_LYING, null), AT + "angles.left", "not-lying"},
+            {AnyLimits.one(RestrictionKind.NO_RELEASE_PRESSURE, null), AT + "left[0]", "no-release-pressure"},
+        };
+    }
+
+    @Test(dataProvider = "restrictions")
+    public void aRestrictionIsKeptByEveryBlockOfEveryLine(
+            gradino.core.intake.Restriction restriction, String path, String code) {
+        var facts = new LineFacts(
+                Limits.of("hip-internal-rotation", List.of(restriction)),
+                false,
+                Sided.both(Optional.of(Degrees.of(18))),
+                Sided.both(Optional.empty()),
+                true,
+                true);
+        var context = new SessionContext(null, List.of(), l -> facts);
+        var line = hip(List.of(block(BlockForm.RELEASE, "seconds", 60), ramp(20, 40, 60)));
+        var checked = check(of(line), context);
+        assertThat(checked.isBlocked()).isTrue();
+        assertThat(checked.findings())
+                .anySatisfy(f -> assertThat(f.path() + " " + f.code()).isEqualTo(path + " " + code));
+    }
+
+    @Test
+    public void aNewcomerStaysUnderSixtySecondsAndFiftyPercentAndInsideTheRange() {
+        var facts = new LineFacts(
+                Limits.NONE,
+                true,
+                Sided.both(Optional.empty()),
+                Sided.both(Optional.of(UncertainAngle.of(15, 1))),
+                false,
+                false);
+        var context = new SessionContext(5, List.of("wall"), l -> facts);
+        var line = line(
+                "a",
+                Catalogue.position("supine-strap-raise").orElseThrow(),
+                method(Method.RAMP_BOTH_WAYS),
+                List.of(
+                        block(BlockForm.SUPPORTED_HOLD, "seconds", 90),
+                        ramp(20, 60),
+                        block(BlockForm.ECCENTRIC, "load", 2)));
+        assertThat(check(of(line), context).findings())
+                .extracting(Finding::code)
+                .contains("newcomer-hold", "newcomer-ceiling", "above-range", "load-early", "equipment", "too-long");
+    }
+
+    @Test
+    public void aFrontAndARearLegShareOneSetUp() {
+        var front =
+                line("f", Catalogue.position("seated-90-90-front").orElseThrow(), method("pulses"), List.of(ramp(20)));
+        var rear =
+                line("r", Catalogue.position("seated-90-90-rear").orElseThrow(), method("pulses"), List.of(ramp(30)));
+        var draft = new SessionDraft(
+                List.of(block(BlockForm.CONTROLLED_ROTATION, "repetitions", 2)),
+                List.of(new StationDraft(List.of(front, rear), 2, 30, true)));
+        var timeline = check(draft, SessionContext.unrestricted()).timeline().orElseThrow();
+        contiguous(timeline);
+        assertThat(timeline.phases())
+                .extracting(p -> p.block() + " " + p.line() + p.side().word().charAt(0))
+                .containsSequence(
+                        "SET_UP fr",
+                        "PRESS fr",
+                        "PRESS rl",
+                        "SIDE_CHANGE fl",
+                        "PRESS fl",
+                        "PRESS rr",
+                        "REST m",
+                        "SIDE_CHANGE fr");
+        assertThat(timeline.phases()).extracting(Timeline.Phase::blockId).contains("f:right-press", "f:right-press-2");
+    }
+
+    @Test
+    public void alternatingGoesBlockByBlock() {
+        var line = hip(List.of(ramp(20), ramp(30)));
+        var alternating = new LineDraft(
+                "a",
+                line.motion(),
+                line.position(),
+                line.method(),
+                SidePlan.ALTERNATING,
+                Side.LEFT,
+                line.angles(),
+                line.left(),
+                line.right(),
+                10,
+                5,
+                3,
+                "");
+        var timeline =
+                check(of(alternating), SessionContext.unrestricted()).timeline().orElseThrow();
+        assertThat(timeline.phases().stream()
+                        .filter(p -> p.block() == BlockKind.PRESS)
+                        .map(p -> p.side().word() + p.effortTo()))
+                .containsExactly("left20 %", "right20 %", "left30 %", "right30 %");
+        assertThat(timeline.seconds()).isEqualTo(10 + 4 * 5 + 3 * 5);
+    }
+
+    @DataProvider
+    public Object[][] methodFiles() {
+        var head = String.join(",", MethodFile.COLUMNS) + "\r\n";
+        var fine = DataRows.shipped("pulses");
+        return new Object[][] {
+            {"a,b\r\n", "row 1", "unknown-header"},
+            {head + fine + "pulses,,,colour,red,,,,common practice\r\n", "row 20", "unknown-field"},
+            {head + fine + "pulses,1.1,pulses,colour,3,,,,common practice\r\n", "row 20", "unknown-field"},
+            {head + fine + "pulses,2,juggling,,,,,,common practice\r\n", "row 20", "unknown-form"},
+            {head + fine + "pulses,2,rest,seconds,9000,,,,common practice\r\n", "row 20", "out-of-bounds"},
+            {head + fine + "pulses,2,rest,seconds,ten,,,,common practice\r\n", "row 20", "unreadable"},
+            {head + fine + "pulses,2,rest,seconds,10,,,,\r\n", "row 20", "no-source"},
+            {head + fine + "pulses,2\r\n", "row 20", "cells"},
+            {head + "mine,1,rest,seconds,10,,,,common practice\r\n", "row 2", "missing"},
+        };
+    }
+
+    /** Rows of a shipped method as the file has them. */
+    private static final class DataRows {
+        static String shipped(String id) {
+            return gradino.core.body.DataFile.text("methods.csv")
+                    .lines()
+                    .filter(l -> l.startsWith(id + ","))
+                    .reduce("", (a, b) -> a + b + "\r\n");
+        }
+    }
+
+    @Test(dataProvider = "methodFiles")
+    public void aMethodFilesWrongRowIsNamed(String text, String row, String code) {
+        var read = MethodFile.read("ours.csv", text);
+        assertThat(read.findings()).anySatisfy(f -> {
+            assertThat(f.code()).isEqualTo(code);
+            assertThat(f.path()).isEqualTo("ours.csv, " + row);
+        });
+    }
+
+    @Test
+    public void everyShippedMethodSaysWhatItIsForAndWhereItIsDone() {
+        assertThat(Method.shipped()).hasSizeGreaterThanOrEqualTo(14);
+        var named = Catalogue.positions().stream()
+                .flatMap(p -> Optional.ofNullable(p.training()).stream())
+                .flatMap(t -> t.methods().stream())
+                .toList();
+        for (var method : Method.shipped()) {
+            assertThat(named).as(method.id()).contains(method.id());
+            assertThat(method.variantOf().isEmpty()
+                            || Method.byId(method.variantOf()).isPresent())
+                    .isTrue();
+        }
+        assertThat(named).allMatch(id -> Method.byId(id).isPresent());
+    }
+}
