@@ -1,5 +1,6 @@
 package gradino.core.prescribe;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -30,6 +31,13 @@ public record BlockDraft(
 
     public static BlockDraft of(BlockForm form, Map<String, Double> numbers) {
         return new BlockDraft(form, numbers, Map.of(), List.of(), List.of());
+    }
+
+    /** The same block with another number. */
+    public BlockDraft with(String name, double value) {
+        var changed = new HashMap<>(numbers);
+        changed.put(name, value);
+        return new BlockDraft(form, changed, words, steps, blocks);
     }
 
     /** A number as typed, or the usual one. */

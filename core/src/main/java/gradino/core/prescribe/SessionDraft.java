@@ -2,7 +2,9 @@ package gradino.core.prescribe;
 
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /** A session as it is composed; {@link SessionReader} reads it. Findings name their place by these names. */
 public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations) {
@@ -52,6 +54,23 @@ public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations)
             right = List.copyOf(right);
         }
 
+        LineDraft withBlocks(List<BlockDraft> toLeft, List<BlockDraft> toRight) {
+            return new LineDraft(
+                    id,
+                    motion,
+                    position,
+                    method,
+                    sides,
+                    firstSide,
+                    angles,
+                    toLeft,
+                    toRight,
+                    setUpSeconds,
+                    sideChangeSeconds,
+                    sessionsPerWeek,
+                    unequalReason);
+        }
+
         public List<BlockDraft> on(Side side) {
             return side == Side.RIGHT ? right : left;
         }
@@ -65,6 +84,26 @@ public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations)
                 case ONE_AFTER_OTHER, ALTERNATING -> Side.PAIR;
             };
         }
+    }
+
+    /** The same session with the blocks at one index of a line changed, on both sides. */
+    public SessionDraft withBlocks(int station, int line, int block, UnaryOperator<BlockDraft> change) {
+        var all = new ArrayList<>(stations);
+        var changed = all.get(station);
+        var lines = new ArrayList<>(changed.lines());
+        var old = lines.get(line);
+        lines.set(line, old.withBlocks(at(old.left(), block, change), at(old.right(), block, change)));
+        all.set(station, new StationDraft(lines, changed.rounds(), changed.restSeconds(), changed.oneSetUp()));
+        return new SessionDraft(warmUp, all);
+    }
+
+    private static List<BlockDraft> at(List<BlockDraft> blocks, int index, UnaryOperator<BlockDraft> change) {
+        if (index >= blocks.size()) {
+            return blocks;
+        }
+        var all = new ArrayList<>(blocks);
+        all.set(index, change.apply(blocks.get(index)));
+        return all;
     }
 
     /** All blocks, those in groups too. */

@@ -1,0 +1,270 @@
+package gradino.core.advance;
+
+import gradino.core.because.Because;
+import gradino.core.because.Reason;
+import gradino.core.because.Term;
+import gradino.core.because.Unit;
+import gradino.core.body.Catalogue;
+import gradino.core.body.Motion;
+import gradino.core.body.Position;
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.body.Training;
+import gradino.core.intake.Limits;
+import gradino.core.measure.Limiter;
+import gradino.core.prescribe.BlockDraft;
+import gradino.core.prescribe.BlockForm;
+import gradino.core.prescribe.Compiler;
+import gradino.core.prescribe.Method;
+import gradino.core.prescribe.SessionDraft;
+import gradino.core.prescribe.SessionDraft.LineDraft;
+import gradino.core.prescribe.SessionDraft.StationDraft;
+import gradino.core.prescribe.SessionReader;
+import gradino.core.prescribe.SidePlan;
+import gradino.core.quantity.Degrees;
+import gradino.core.quantity.UncertainAngle;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BiFunction;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A session to begin with for one client: the motions in the order of their priority, each with a position the client has the
+ * equipment for and a method for what limits it, until the minutes are full. House rule.
+ */
+public final class SessionStart {
+    private static final int MOST_LINES = 3;
+    private static final int LIGHT_EFFORT = 30;
+    private static final int SECONDS_PER_MINUTE = 60;
+
+    private final Asked asked;
+    private final List<Because> reasons = new ArrayList<>();
+    private final List<LineDraft> lines = new ArrayList<>();
+
+    private SessionStart(Asked asked) {
+        this.asked = asked;
+    }
+
+    /**
+     * What is known of the client.
+     *
+     * @param wishes in the order of priority
+     * @param equipment ids that the client owns; empty when nothing was said
+     * @param minutes null when not said
+     * @param onProps rounds an angle down to what a position's props give
+     */
+    public record Asked(
+            List<Wish> wishes,
+            List<String> equipment,
+            @Nullable Integer minutes,
+            BiFunction<Position, Degrees, Degrees> onProps) {
+        public Asked {
+            wishes = List.copyOf(wishes);
+            equipment = List.copyOf(equipment);
+        }
+    }
+
+    /**
+     * One motion as it was measured.
+     *
+     * @param position where it was measured
+     * @param limiters a side; the midline's on the left
+     * @param passive cold estimates; the midline's on the left
+     */
+    public record Wish(
+            Motion motion,
+            Position position,
+            Sided<Limiter> limiters,
+            Sided<Optional<UncertainAngle>> passive,
+            Limits limits,
+            boolean hypermobile,
+            boolean newcomer) {}
+
+    /** A session with the reasons for what is in it and what is not. */
+    public record Suggested(SessionDraft draft, List<Because> reasons) {}
+
+    public static Suggested suggest(Asked asked) {
+        var start = new SessionStart(asked);
+        for (var wish : asked.wishes()) {
+            if (start.lines.size() < MOST_LINES) {
+                start.consider(wish);
+            }
+        }
+        if (start.lines.stream().findAny().isPresent()
+                && asked.wishes().stream().anyMatch(w -> w.newcomer() && start.has(w))) {
+            start.reasons.add(Because.of(Reason.SUGGEST_NEWCOMER));
+        }
+        return new Suggested(start.draft(start.lines), List.copyOf(start.reasons));
+    }
+
+    private boolean has(Wish wish) {
+        return lines.stream().anyMatch(l -> l.motion().equals(wish.motion().id()));
+    }
+
+    private void consider(Wish wish) {
+        var name = Term.of(wish.motion().name());
+        if (has(wish)) {
+            return;
+        }
+        var limiter = worse(wish);
+        if (wish.limits().stopped().isPresent()) {
+            reasons.add(Because.of(Reason.SUGGEST_STOPPED, name));
+        } else if (limiter == Limiter.STRUCTURE) {
+            reasons.add(Because.of(Reason.SUGGEST_STRUCTURE, name));
+        } else if (missing(wish)) {
+            reasons.add(Because.of(Reason.SUGGEST_UNMEASURED, name));
+        } else if (limiter == Limiter.NEITHER || limiter == Limiter.UNKNOWN) {
+            reasons.add(Because.of(Reason.SUGGEST_NEITHER, name));
+        } else {
+            prescribe(wish, limiter);
+        }
+    }
+
+    private static boolean missing(Wish wish) {
+        return sides(wish).stream().anyMatch(s -> wish.passive().on(s).isEmpty());
+    }
+
+    private static List<Side> sides(Wish wish) {
+        return wish.motion().midline() ? List.of(Side.LEFT) : Side.PAIR;
+    }
+
+    /** Structure before control before range before nothing: the more cautious side decides what is done. */
+    private static Limiter worse(Wish wish) {
+        var order = List.of(Limiter.STRUCTURE, Limiter.CONTROL, Limiter.BOTH, Limiter.RANGE, Limiter.NEITHER);
+        return order.stream()
+                .filter(l -> sides(wish).stream().anyMatch(s -> wish.limiters().on(s) == l))
+                .findFirst()
+                .orElse(Limiter.UNKNOWN);
+    }
+
+    private void prescribe(Wish wish, Limiter limiter) {
+        int cap = wish.limits().highestEffort().value();
+        boolean control = limiter == Limiter.CONTROL || limiter == Limiter.BOTH || wish.hypermobile();
+        boolean light = cap <= LIGHT_EFFORT;
+        var methodId = light ? "light-breath" : control ? "hands-off" : Method.RAMP_BOTH_WAYS;
+        var position = position(wish, methodId);
+        var name = Term.of(wish.motion().name());
+        if (position.isEmpty()) {
+            reasons.add(Because.of(Reason.SUGGEST_NO_POSITION, name));
+            return;
+        }
+        var line = line(wish, position.get(), Method.byId(methodId).orElseThrow(), cap);
+        if (!lines.isEmpty() && isTooLong(line)) {
+            reasons.add(Because.of(
+                    Reason.SUGGEST_MINUTES,
+                    Term.of(Optional.ofNullable(asked.minutes()).orElse(0), Unit.MINUTE),
+                    name));
+            return;
+        }
+        lines.add(line);
+        var reason = light ? Reason.SUGGEST_LIGHT : control ? Reason.SUGGEST_CONTROL : Reason.SUGGEST_RANGE;
+        reasons.add(Because.of(reason, name, Term.of(position.get().name()), Term.of(cap, Unit.PERCENT)));
+    }
+
+    /** The measured position where it trains, since its angle is known; otherwise the first that fits. */
+    private Optional<Position> position(Wish wish, String method) {
+        var fitting = Catalogue.positions().stream()
+                .filter(p -> p.allows(wish.motion().id()) && fits(p, wish, method))
+                .toList();
+        return fitting.stream()
+                .filter(p -> p.id().equals(wish.position().id()))
+                .findFirst()
+                .or(() -> fitting.stream().findFirst());
+    }
+
+    private boolean fits(Position position, Wish wish, String method) {
+        Training training = position.training();
+        boolean lying = position.lying() && wish.limits().notLying().isPresent();
+        boolean owned = asked.equipment().isEmpty() || asked.equipment().containsAll(position.equipment());
+        return training != null && training.methods().contains(method) && owned && !lying;
+    }
+
+    private boolean isTooLong(LineDraft line) {
+        var minutes = asked.minutes();
+        var with = new ArrayList<>(lines);
+        with.add(line);
+        return minutes != null
+                && SessionReader.read(draft(with))
+                                .plan()
+                                .map(p -> Compiler.compile(p).seconds())
+                                .orElse(0)
+                        > minutes * SECONDS_PER_MINUTE;
+    }
+
+    private LineDraft line(Wish wish, Position position, Method method, int cap) {
+        boolean midline = wish.motion().midline();
+        var blocks = method.firstBlocks(wish.newcomer()).stream()
+                .filter(b -> b.form() != BlockForm.CONTROLLED_ROTATION)
+                .map(b -> capped(b, cap, wish.limits()))
+                .toList();
+        var angles = wish.passive()
+                .map((s, p) -> p.map(a -> angle(a, position, wish, s)).orElse(0.0));
+        var worse = angles.left() <= angles.right() ? Side.LEFT : Side.RIGHT;
+        return new LineDraft(
+                "l" + (lines.size() + 1),
+                wish.motion().id(),
+                position.id(),
+                method.id(),
+                midline ? SidePlan.MIDLINE : SidePlan.ONE_AFTER_OTHER,
+                worse,
+                angles,
+                blocks,
+                midline ? List.of() : blocks,
+                method.setUp().first(),
+                method.sideChange().first(),
+                (int) method.week().first(),
+                "");
+    }
+
+    /** The first angle of a line: short of the estimate by 2° or by its error, within a cap, on the props. */
+    private double angle(UncertainAngle passive, Position position, Wish wish, Side side) {
+        var policy = Policy.house();
+        double margin = Math.max(
+                policy.value(Threshold.ANGLE_MARGIN),
+                policy.value(Threshold.ANGLE_SIGMAS) * passive.standardUncertainty());
+        double most = wish.limits().angleCap(side).map(r -> r.bound()).orElse(Double.MAX_VALUE);
+        double wanted = Math.min(most, passive.value().value() - margin);
+        return asked.onProps().apply(position, Degrees.of(wanted)).value();
+    }
+
+    private static BlockDraft capped(BlockDraft block, int cap, Limits limits) {
+        var numbers = new java.util.HashMap<>(block.numbers());
+        for (var name : Set.of("ceiling", "effort")) {
+            numbers.computeIfPresent(name, (n, v) -> Math.min(v, cap));
+        }
+        limits.contractionCap().ifPresent(r -> {
+            for (var name : Set.of("hold", "contract", "pull")) {
+                numbers.computeIfPresent(name, (n, v) -> Math.min(v, r.bound()));
+            }
+            numbers.computeIfPresent("top-hold", (n, v) -> 0.0);
+        });
+        var steps = block.steps().stream()
+                .map(t -> new BlockDraft.Tread(Math.min(t.effort(), cap), t.seconds()))
+                .toList();
+        return new BlockDraft(
+                block.form(),
+                Map.copyOf(numbers),
+                block.words(),
+                block.form() == BlockForm.GRADED_SET ? block.steps() : steps,
+                block.blocks().stream().map(b -> capped(b, cap, limits)).toList());
+    }
+
+    /** Warm-up of controlled rotations for the joints to come. */
+    private SessionDraft draft(List<LineDraft> chosen) {
+        var joints = new LinkedHashSet<String>();
+        chosen.forEach(l -> Catalogue.motion(l.motion()).map(Motion::joint).ifPresent(joints::add));
+        var warmUp = joints.stream()
+                .map(j -> new BlockDraft(
+                        BlockForm.CONTROLLED_ROTATION,
+                        Map.of("repetitions", 3.0, "seconds", 6.0),
+                        Map.of("joint", j),
+                        List.of(),
+                        List.of()))
+                .toList();
+        return new SessionDraft(warmUp, chosen.stream().map(StationDraft::of).toList());
+    }
+}
