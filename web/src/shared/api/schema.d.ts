@@ -68,6 +68,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/block-forms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["forms"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue": {
         parameters: {
             query?: never;
@@ -196,6 +212,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/compositions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["of"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/compositions/{compositionId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_1"];
+        put: operations["save_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/day": {
         parameters: {
             query?: never;
@@ -228,6 +276,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/library": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["libraryFor"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/lines": {
         parameters: {
             query?: never;
@@ -235,7 +299,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["of"];
+        get: operations["of_1"];
         put?: never;
         post: operations["open"];
         delete?: never;
@@ -356,6 +420,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/score/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/score/shorten": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["shorten"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/score/solve": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["solve"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/score/suggestion": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["suggest"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/screening": {
         parameters: {
             query?: never;
@@ -381,7 +509,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["preview_2"];
+        post: operations["preview_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -427,7 +555,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["suggest"];
+        get: operations["suggest_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -596,6 +724,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/library": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["library"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lines/{lineId}": {
         parameters: {
             query?: never;
@@ -603,7 +747,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["get_1"];
+        get: operations["get_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -702,6 +846,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["signOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/methods": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["methods"];
+        put?: never;
+        post: operations["take_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/methods/{methodId}.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["file"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -891,7 +1067,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["get_2"];
+        get: operations["get_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -984,6 +1160,12 @@ export interface components {
             guardian?: components["schemas"]["Guardian"];
             note: string;
         };
+        Arrow: {
+            /** Format: double */
+            degrees: number;
+            point: string;
+            press: boolean;
+        };
         Assessment: {
             batteryId: string;
             clientId: string;
@@ -1041,6 +1223,34 @@ export interface components {
             sd: number;
             upperLimit: components["schemas"]["Interval"];
         };
+        BlockDraft: {
+            blocks: components["schemas"]["BlockDraft"][];
+            /** @enum {string} */
+            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE";
+            numbers: {
+                [key: string]: number;
+            };
+            steps: components["schemas"]["Tread"][];
+            words: {
+                [key: string]: string;
+            };
+        };
+        BlockParameter: {
+            /** @enum {string} */
+            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE";
+            label: string;
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most: number;
+            name: string;
+            source: components["schemas"]["Source"];
+            /** Format: double */
+            step: number;
+            unit: string;
+            /** Format: double */
+            usual: number;
+        };
         BlockRecord: {
             blockId: string;
             /** Format: int32 */
@@ -1049,7 +1259,7 @@ export interface components {
             effortRating?: number;
             faults: string[];
             /** @enum {string} */
-            kind: "SET_UP" | "ROTATION" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "HANDS_OFF" | "SETTLE" | "SIDE_CHANGE";
+            kind: "SET_UP" | "ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "CONTRACT_RELAX" | "HANDS_OFF" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP" | "TRANSITION" | "SETTLE" | "REST" | "RE_MEASURE" | "SIDE_CHANGE";
             note: string;
             pains: components["schemas"]["Pain"][];
             phases: components["schemas"]["PhaseDone"][];
@@ -1075,6 +1285,16 @@ export interface components {
             length: number;
             /** Format: double */
             standardUncertainty: number;
+        };
+        Box: {
+            /** Format: double */
+            bottom: number;
+            /** Format: double */
+            left: number;
+            /** Format: double */
+            right: number;
+            /** Format: double */
+            top: number;
         };
         BreathMark: {
             /** Format: int32 */
@@ -1171,12 +1391,34 @@ export interface components {
             /** @enum {string} */
             role: "OWNER" | "COACH" | "ASSISTANT";
         };
+        Composition: {
+            accountId?: string;
+            clientId: string;
+            draft: components["schemas"]["SessionDraft"];
+            id: string;
+            name: string;
+            /** Format: date-time */
+            recordedAt: string;
+        };
         CurrentLine: {
             line: components["schemas"]["Line"];
             /** Format: int32 */
             minutes: number;
             plan: components["schemas"]["Plan"];
             props: components["schemas"]["SidedSetUp"];
+        };
+        Cut: {
+            /** @enum {string} */
+            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE";
+            /** Format: double */
+            from: number;
+            label: string;
+            name: string;
+            place: string;
+            /** Format: int32 */
+            saves: number;
+            /** Format: double */
+            to: number;
         };
         Decision: {
             /** @enum {string} */
@@ -1201,6 +1443,8 @@ export interface components {
             goals: components["schemas"]["MotionGoal"][];
             history: string;
             lengths: components["schemas"]["Lengths"];
+            /** Format: double */
+            massKg?: number;
             /** Format: int32 */
             minutes?: number;
             name: string;
@@ -1288,6 +1532,14 @@ export interface components {
             endedAt: string;
             sessionId: string;
         };
+        Figure: {
+            /** Format: double */
+            angleDegrees: number;
+            box: components["schemas"]["Box"];
+            marks: components["schemas"]["Mark"][];
+            /** Format: double */
+            propCm: number;
+        };
         Finding: {
             /** Format: double */
             bound?: number;
@@ -1312,6 +1564,19 @@ export interface components {
             plan: components["schemas"]["Plan"];
             props: components["schemas"]["SidedSetUp"];
             timeline: components["schemas"]["Timeline"];
+        };
+        ForecastView: {
+            /** Format: int32 */
+            everySeconds: number;
+            marks: components["schemas"]["Shortfall"][];
+            pools: components["schemas"]["PoolView"][];
+        };
+        Form: {
+            /** @enum {string} */
+            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE";
+            id: string;
+            parameters: components["schemas"]["BlockParameter"][];
+            words: string;
         };
         GateResult: {
             because: {
@@ -1476,6 +1741,10 @@ export interface components {
             uncertaintyCm: number;
             words: string;
         };
+        KnownMethod: {
+            method: components["schemas"]["Method"];
+            own: boolean;
+        };
         LastScreening: {
             screening?: components["schemas"]["Screening"];
         };
@@ -1490,6 +1759,33 @@ export interface components {
             thigh?: number;
             /** Format: double */
             toeToAnkle?: number;
+        };
+        LibraryEntry: {
+            figure?: components["schemas"]["Figure"];
+            position: components["schemas"]["Position"];
+            wanted: string[];
+        };
+        Limb: {
+            /** Format: double */
+            degrees: number;
+            name: string;
+            /** Format: double */
+            scale: number;
+        };
+        LimbTorque: {
+            /** Format: double */
+            level: number;
+            limb: string;
+            /** Format: double */
+            loadForMore: number;
+            /** Format: double */
+            loadKg: number;
+            /** Format: double */
+            loadShare: number;
+            /** Format: double */
+            newtonMetres: number;
+            /** Format: double */
+            plate: number;
         };
         Line: {
             clientId: string;
@@ -1523,11 +1819,55 @@ export interface components {
             waiting: number;
             why?: string;
         };
+        LineDraft: {
+            angles: components["schemas"]["SidedDouble"];
+            /** @enum {string} */
+            firstSide: "LEFT" | "RIGHT" | "MIDLINE";
+            id: string;
+            left: components["schemas"]["BlockDraft"][];
+            method: string;
+            motion: string;
+            position: string;
+            right: components["schemas"]["BlockDraft"][];
+            /** Format: int32 */
+            sessionsPerWeek: number;
+            /** Format: double */
+            setUpSeconds: number;
+            /** Format: double */
+            sideChangeSeconds: number;
+            /** @enum {string} */
+            sides: "LEFT" | "RIGHT" | "ONE_AFTER_OTHER" | "ALTERNATING" | "MIDLINE";
+            unequalReason: string;
+        };
+        LineSet: {
+            figure?: components["schemas"]["Figure"];
+            line: string;
+            /** Format: double */
+            reachedDegrees: number;
+            /** Format: double */
+            readingCm?: number;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "MIDLINE";
+            /** Format: double */
+            stackCm?: number;
+            torques: components["schemas"]["LimbTorque"][];
+        };
+        LineTotals: {
+            line: string;
+            totals: components["schemas"]["Totals"];
+        };
         Loosening: {
             /** Format: double */
             limit?: number;
             motionLimits: components["schemas"]["MotionLimit"][];
             restriction: string;
+        };
+        Mark: {
+            /** @enum {string} */
+            kind: "LINE" | "ARROW" | "CIRCLE" | "RECTANGLE" | "SECTOR";
+            numbers: number[];
+            /** @enum {string} */
+            role: "FLOOR" | "PROP" | "FAR" | "NEAR" | "TRUNK" | "WORKING" | "SECTOR" | "PRESS" | "PULL";
         };
         MeasurePreview: {
             asksForMore: boolean;
@@ -1604,6 +1944,38 @@ export interface components {
             trials: number[];
             /** @enum {string} */
             warmth: "COLD" | "WARM";
+        };
+        Method: {
+            blocks: components["schemas"]["MethodBlock"][];
+            breath: string;
+            cramp: string;
+            id: string;
+            ladder: string[];
+            name: string;
+            setUp: components["schemas"]["Range"];
+            sideChange: components["schemas"]["Range"];
+            source: components["schemas"]["Source"];
+            stretching: string;
+            suits: string[];
+            summary: string;
+            variantOf: string;
+            week: components["schemas"]["Range"];
+        };
+        MethodBlock: {
+            blocks: components["schemas"]["MethodBlock"][];
+            /** @enum {string} */
+            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE";
+            number: string;
+            numbers: {
+                [key: string]: components["schemas"]["Range"];
+            };
+            steps: components["schemas"]["Tread"][];
+            words: {
+                [key: string]: string;
+            };
+        };
+        MethodText: {
+            text: string;
         };
         MorningAsked: {
             clientId: string;
@@ -1774,6 +2146,10 @@ export interface components {
             score: number;
             where: string;
         };
+        Pair: {
+            then: string;
+            what: string;
+        };
         Paired: {
             assessment: components["schemas"]["Assessment"];
             baseline?: components["schemas"]["Assessment"];
@@ -1792,7 +2168,7 @@ export interface components {
         };
         Phase: {
             /** @enum {string} */
-            block: "SET_UP" | "ROTATION" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "HANDS_OFF" | "SETTLE" | "SIDE_CHANGE";
+            block: "SET_UP" | "ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "CONTRACT_RELAX" | "HANDS_OFF" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP" | "TRANSITION" | "SETTLE" | "REST" | "RE_MEASURE" | "SIDE_CHANGE";
             blockId: string;
             breaths: components["schemas"]["BreathMark"][];
             contact: string;
@@ -1801,12 +2177,16 @@ export interface components {
             /** Format: int32 */
             counts: number;
             cue: string;
+            /** @enum {string} */
+            direction: "PRESS" | "PULL" | "NONE";
             effortFrom: number;
             effortTo: number;
             /** Format: int32 */
             endSecond: number;
             /** @enum {string} */
-            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "HOLD" | "STEP" | "TOP_HOLD" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "SETTLE" | "SIDE_CHANGE";
+            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "RELEASE" | "HOLD" | "STEP" | "TOP_HOLD" | "RAMP_DOWN" | "CONTRACT" | "RELAX" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "LIFT" | "LOWER" | "LOWERING" | "RETURN" | "BOTTOM" | "UP" | "PULSE_IN" | "PULSE_OUT" | "STEP_AWAY" | "STEP_INTO" | "MOVE" | "END_PAUSE" | "SETTLE" | "REST" | "RE_MEASURE" | "SIDE_CHANGE";
+            line: string;
+            place: string;
             /** Format: int32 */
             set: number;
             /** Format: int32 */
@@ -1820,7 +2200,7 @@ export interface components {
             /** Format: double */
             doneSeconds: number;
             /** @enum {string} */
-            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "HOLD" | "STEP" | "TOP_HOLD" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "SETTLE" | "SIDE_CHANGE";
+            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "RELEASE" | "HOLD" | "STEP" | "TOP_HOLD" | "RAMP_DOWN" | "CONTRACT" | "RELAX" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "LIFT" | "LOWER" | "LOWERING" | "RETURN" | "BOTTOM" | "UP" | "PULSE_IN" | "PULSE_OUT" | "STEP_AWAY" | "STEP_INTO" | "MOVE" | "END_PAUSE" | "SETTLE" | "REST" | "RE_MEASURE" | "SIDE_CHANGE";
             /** Format: double */
             plannedSeconds: number;
         };
@@ -1861,20 +2241,35 @@ export interface components {
             timeline?: components["schemas"]["Timeline"];
             totals?: components["schemas"]["Totals"];
         };
+        PoolView: {
+            borrowed: boolean;
+            capacity: number[];
+            motion: string;
+            name: string;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "MIDLINE";
+        };
+        Pose: {
+            arrows: components["schemas"]["Arrow"][];
+            floor?: components["schemas"]["Stand"];
+            props: components["schemas"]["Prop"][];
+            segments: components["schemas"]["Limb"][];
+            view: string;
+            work?: components["schemas"]["Work"];
+        };
         Position: {
             faults: string[];
             id: string;
             lying: boolean;
             motions: string[];
             name: string;
-            press: string;
-            prop: string;
-            pull: string;
+            pose?: components["schemas"]["Pose"];
             setup: string;
             source: components["schemas"]["Source"];
             table?: string;
             /** @enum {string} */
             tape?: "FOOT_RISE" | "FOOT_SIDEWAYS" | "HEEL_RISE" | "STRADDLE_TOTAL" | "STRADDLE_EACH" | "LEG_OUT" | "KNEE_FOLD" | "TOE_WALL";
+            training?: components["schemas"]["Training"];
             view: string;
             zero: string;
         };
@@ -1887,6 +2282,10 @@ export interface components {
             gapOverDegrees: number;
             /** Format: double */
             goalShortDegrees: number;
+        };
+        Prop: {
+            kind: string;
+            point: string;
         };
         Proposal: {
             alternatives: components["schemas"]["Alternative"][];
@@ -1945,6 +2344,17 @@ export interface components {
         };
         RampPattern: {
             steps: components["schemas"]["EffortStep"][];
+        };
+        Range: {
+            /** Format: double */
+            first: number;
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most: number;
+            source: components["schemas"]["Source"];
+            /** Format: double */
+            usual: number;
         };
         RangeRow: {
             asymmetry?: components["schemas"]["Difference"];
@@ -2044,11 +2454,23 @@ export interface components {
             /** Format: double */
             upper95?: number;
         };
+        Saving: {
+            draft: components["schemas"]["SessionDraft"];
+            name: string;
+        };
         Scope: {
             joints: string[];
             motion?: string;
             /** @enum {string} */
             side?: "LEFT" | "RIGHT" | "MIDLINE";
+        };
+        ScorePreview: {
+            findings: components["schemas"]["Finding"][];
+            forecast?: components["schemas"]["ForecastView"];
+            lines: components["schemas"]["LineTotals"][];
+            set: components["schemas"]["LineSet"][];
+            timeline?: components["schemas"]["Timeline"];
+            totals?: components["schemas"]["Totals"];
         };
         Screening: {
             answers: {
@@ -2071,11 +2493,39 @@ export interface components {
             findings: components["schemas"]["Finding"][];
             restrictions: components["schemas"]["Restriction"][];
         };
+        SessionDraft: {
+            stations: components["schemas"]["StationDraft"][];
+            warmUp: components["schemas"]["BlockDraft"][];
+        };
         SetUp: {
             /** Format: double */
             reachedDegrees: number;
             /** Format: double */
             stackCm?: number;
+        };
+        Shortening: {
+            draft: components["schemas"]["SessionDraft"];
+            /** Format: int32 */
+            minutes?: number;
+        };
+        Shorter: {
+            cuts: components["schemas"]["Cut"][];
+            draft: components["schemas"]["SessionDraft"];
+            fits: boolean;
+            /** Format: int32 */
+            seconds: number;
+        };
+        Shortfall: {
+            allOut: boolean;
+            /** Format: int32 */
+            asked: number;
+            /** Format: int32 */
+            atSecond: number;
+            /** Format: double */
+            left: number;
+            place: string;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "MIDLINE";
         };
         SideHistory: {
             active: components["schemas"]["Band"][];
@@ -2150,6 +2600,15 @@ export interface components {
             password: string;
             signIn: string;
         };
+        Solving: {
+            /** Format: int32 */
+            block: number;
+            draft: components["schemas"]["SessionDraft"];
+            /** Format: int32 */
+            line: number;
+            /** Format: int32 */
+            station: number;
+        };
         Source: {
             /** @enum {string} */
             kind: "PUBLISHED" | "COMMON_PRACTICE" | "HOUSE_RULE";
@@ -2159,11 +2618,24 @@ export interface components {
             /** Format: int64 */
             timeout?: number;
         };
+        Stand: {
+            /** Format: double */
+            height: number;
+            point: string;
+        };
         Standing: {
             demo: components["schemas"]["Account"][];
             demoPassword?: string;
             firstRun: boolean;
             me?: components["schemas"]["Account"];
+        };
+        StationDraft: {
+            lines: components["schemas"]["LineDraft"][];
+            oneSetUp: boolean;
+            /** Format: double */
+            restSeconds: number;
+            /** Format: double */
+            rounds: number;
         };
         StopSignText: {
             advice: string;
@@ -2211,6 +2683,13 @@ export interface components {
             readings: components["schemas"]["StudyReading"][];
             result?: components["schemas"]["Result"];
             study: components["schemas"]["Study"];
+        };
+        Suggested: {
+            draft: components["schemas"]["SessionDraft"];
+            reasons: {
+                reason: string;
+                text: string;
+            }[];
         };
         Suggestion: {
             findings: components["schemas"]["Finding"][];
@@ -2286,6 +2765,25 @@ export interface components {
             seconds: number;
             sides: components["schemas"]["SidedSideTotals"];
         };
+        Training: {
+            easier: string[];
+            equipment: string[];
+            fixes: components["schemas"]["Pair"][];
+            harder: string[];
+            methods: string[];
+            press: string;
+            props: components["schemas"]["Pair"][];
+            pull: string;
+            source: components["schemas"]["Source"];
+            stops: string[];
+            tissue: string;
+        };
+        Tread: {
+            /** Format: double */
+            effort: number;
+            /** Format: double */
+            seconds: number;
+        };
         Trials: {
             angles: number[];
         };
@@ -2326,10 +2824,24 @@ export interface components {
             /** Format: double */
             startCm: number;
         };
+        WaysOut: {
+            /** Format: int32 */
+            ceiling: number;
+            /** Format: int32 */
+            restSeconds: number;
+        };
+        Work: {
+            /** Format: double */
+            from: number;
+            point: string;
+            segment: string;
+            /** Format: int32 */
+            turn: number;
+        };
         WorkRow: {
             done: components["schemas"]["SidedDouble"];
             /** @enum {string} */
-            kind: "SET_UP" | "ROTATION" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "HANDS_OFF" | "SETTLE" | "SIDE_CHANGE";
+            kind: "SET_UP" | "ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "CONTRACT_RELAX" | "HANDS_OFF" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP" | "TRANSITION" | "SETTLE" | "REST" | "RE_MEASURE" | "SIDE_CHANGE";
             planned: components["schemas"]["SidedDouble"];
         };
     };
@@ -2454,6 +2966,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Entry"][];
+                };
+            };
+        };
+    };
+    forms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Form"][];
                 };
             };
         };
@@ -2716,6 +3248,78 @@ export interface operations {
             };
         };
     };
+    of: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Composition"][];
+                };
+            };
+        };
+    };
+    get_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                compositionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Composition"];
+                };
+            };
+        };
+    };
+    save_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                compositionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Saving"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Composition"];
+                };
+            };
+        };
+    };
     day: {
         parameters: {
             query?: never;
@@ -2764,7 +3368,34 @@ export interface operations {
             };
         };
     };
-    of: {
+    libraryFor: {
+        parameters: {
+            query?: {
+                words?: string;
+                motion?: string;
+                method?: string;
+                owned?: boolean;
+            };
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LibraryEntry"][];
+                };
+            };
+        };
+    };
+    of_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3013,6 +3644,106 @@ export interface operations {
             };
         };
     };
+    preview_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SessionDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScorePreview"];
+                };
+            };
+        };
+    };
+    shorten: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Shortening"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shorter"];
+                };
+            };
+        };
+    };
+    solve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Solving"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaysOut"];
+                };
+            };
+        };
+    };
+    suggest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Suggested"];
+                };
+            };
+        };
+    };
     last: {
         parameters: {
             query?: never;
@@ -3061,7 +3792,7 @@ export interface operations {
             };
         };
     };
-    preview_2: {
+    preview_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -3136,7 +3867,7 @@ export interface operations {
             };
         };
     };
-    suggest: {
+    suggest_1: {
         parameters: {
             query: {
                 motion: string;
@@ -3386,7 +4117,31 @@ export interface operations {
             };
         };
     };
-    get_1: {
+    library: {
+        parameters: {
+            query?: {
+                words?: string;
+                motion?: string;
+                method?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LibraryEntry"][];
+                };
+            };
+        };
+    };
+    get_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -3571,6 +4326,72 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    methods: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KnownMethod"][];
+                };
+            };
+        };
+    };
+    take_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MethodText"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KnownMethod"][];
+                };
+            };
+        };
+    };
+    file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                methodId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
             };
         };
     };
@@ -3888,7 +4709,7 @@ export interface operations {
             };
         };
     };
-    get_2: {
+    get_3: {
         parameters: {
             query?: never;
             header?: never;

@@ -188,6 +188,14 @@ function Lengths({ details: d, set, findings }: PartProps) {
           path="statureCm"
           findings={findings}
         />
+        <NumberField
+          label="Weight"
+          unit="kg"
+          value={d.massKg ?? null}
+          onChange={(v) => set({ massKg: v ?? undefined })}
+          path="massKg"
+          findings={findings}
+        />
         {LENGTHS.map(([key, label]) => (
           <NumberField
             key={key}

@@ -52,6 +52,7 @@ function File({ client }: { client: ClientFile }) {
     ['Minutes a session', d.minutes === undefined ? null : `${d.minutes} min`],
     ['Days', d.days.length === 0 ? null : d.days.map((x) => x.slice(0, 1) + x.slice(1, 3).toLowerCase()).join(', ')],
     ['Equipment', equipment.length === 0 ? null : equipment.join(', ')],
+    ['Weight', d.massKg === undefined ? null : `${d.massKg} kg`],
     ['Stature', d.statureCm === undefined ? null : `${d.statureCm} cm`],
     ...client.lengths.map((l): [string, string] => [
       capital(l.words),

@@ -54,7 +54,7 @@ function FreeBench(props: Props) {
     (r) => r.motion === state.motion && r.position === state.position && r.instrument === state.instrument,
   );
   const measured = row?.sides.every((s) => s.passive) ?? false;
-  const trains = body.positions.find((p) => p.id === state.position)?.press !== '';
+  const trains = body.positions.find((p) => p.id === state.position)?.training !== undefined;
   return (
     <div className="grid gap-8 xl:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)]">
       <Bench

@@ -51,7 +51,8 @@ function Suggestion({ clientId }: { clientId: string }) {
     queryFn: () => ask(api.GET('/api/clients/{clientId}/ranges', { params: { path: { clientId } } })),
   });
   const catalogue = useCatalogue();
-  const trains = (position: string) => catalogue.data?.positions.some((p) => p.id === position && p.press !== '');
+  const trains = (position: string) =>
+    catalogue.data?.positions.some((p) => p.id === position && p.training !== undefined);
   // The server orders by need: the first that can be trained is the one to begin with.
   const row = ranges.data?.find((r) => trains(r.position) && r.sides.length === 2 && r.sides.every((s) => s.passive));
   const suggestion = useQuery({

@@ -240,9 +240,9 @@ final class ServerBench {
     private static final String DOSE = "angle=30.0;hold=60;sets=2;ceiling=50;top=10;handsoff=0x0";
 
     static String clients() {
-        return "client_id,name,birth_date,sex,goal,goal_degrees,history,minutes,days,equipment,stature_cm,shank_cm,leg_cm,"
+        return "client_id,name,birth_date,sex,goal,goal_degrees,history,minutes,days,equipment,stature_cm,mass_kg,shank_cm,leg_cm,"
                 + "thigh_cm,hip_centres_cm,toe_to_ankle_cm,beighton,block_step_cm,recorded_at\r\n"
-                + "c,Invented Person,,,,,,,,,,,,,,,,1,2024-12-01T00:00:00Z\r\n";
+                + "c,Invented Person,,,,,,,,,,,,,,,,,1,2024-12-01T00:00:00Z\r\n";
     }
 
     private static String plans() {

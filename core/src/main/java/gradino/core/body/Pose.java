@@ -20,7 +20,7 @@ public record Pose(
         @Nullable Work work,
         List<Prop> props,
         List<Arrow> arrows,
-        @Nullable Floor floor) {
+        @Nullable Stand floor) {
     static final Set<String> SEGMENTS = Set.of(
             "trunk", "head", "face", "thighN", "shankN", "footN", "thighF", "shankF", "footF", "armN", "foreN", "armF",
             "foreF");
@@ -58,13 +58,13 @@ public record Pose(
     public record Arrow(boolean press, String point, double degrees) {}
 
     /** @param height share of stature */
-    public record Floor(String point, double height) {}
+    public record Stand(String point, double height) {}
 
     static Map.Entry<String, Pose> of(CSVRecord row) {
         var segments =
                 DataFile.list(row.get("segments")).stream().map(Pose::limb).toList();
         Work work = null;
-        Floor floor = null;
+        Stand floor = null;
         var props = new ArrayList<Prop>();
         var arrows = new ArrayList<Arrow>();
         for (var mark : DataFile.list(row.get("marks"))) {
@@ -76,7 +76,7 @@ public record Pose(
                 case "prop" -> props.add(new Prop(in(PROPS, words[1]), in(POINTS, words[2])));
                 case "press", "pull" ->
                     arrows.add(new Arrow(words[0].equals("press"), in(POINTS, words[1]), number(words[2])));
-                case "floor" -> floor = new Floor(in(POINTS, words[1]), number(words[2]));
+                case "floor" -> floor = new Stand(in(POINTS, words[1]), number(words[2]));
                 default -> throw new IllegalArgumentException("unknown mark " + mark);
             }
         }

@@ -25,7 +25,7 @@ import java.util.Map;
  * @param pools in the order in which they are first used
  * @param marks where more is asked than the model leaves
  */
-public record Forecast(List<Pool> pools, List<Mark> marks) {
+public record Forecast(List<Pool> pools, List<Shortfall> marks) {
     /** From here on all that is left is asked for, and nothing is judged. */
     static final double ALL_OUT = 90;
     /** Less than this is rounding, not fatigue. */
@@ -52,7 +52,7 @@ public record Forecast(List<Pool> pools, List<Mark> marks) {
      * @param left at the end of the phase, %
      * @param allOut 90 % and more: the expected force, not judged
      */
-    public record Mark(int atSecond, Side side, String place, int asked, double left, boolean allOut) {}
+    public record Shortfall(int atSecond, Side side, String place, int asked, double left, boolean allOut) {}
 
     private record Key(String motion, Side side) {}
 
@@ -77,7 +77,7 @@ public record Forecast(List<Pool> pools, List<Mark> marks) {
 
     private static Forecast run(Map<Key, PoolRun> pools) {
         var done = new ArrayList<Pool>();
-        var marks = new ArrayList<Mark>();
+        var marks = new ArrayList<Shortfall>();
         pools.forEach((key, run) -> {
             double[] capacity = run.capacity();
             done.add(new Pool(
@@ -90,7 +90,7 @@ public record Forecast(List<Pool> pools, List<Mark> marks) {
                 double left = capacity[phase.endSecond() - 1];
                 boolean allOut = asked >= ALL_OUT;
                 if (allOut || asked > left + SLACK) {
-                    marks.add(new Mark(
+                    marks.add(new Shortfall(
                             phase.startSecond(), key.side(), phase.place(), asked, Math.min(asked, left), allOut));
                 }
             }
@@ -101,7 +101,7 @@ public record Forecast(List<Pool> pools, List<Mark> marks) {
 
     /** Whether every effort below 90 % can be done as asked. */
     public boolean isFeasible() {
-        return marks.stream().allMatch(Mark::allOut);
+        return marks.stream().allMatch(Shortfall::allOut);
     }
 
     private static String muscles(String motion, Direction direction) {

@@ -9,11 +9,12 @@ import java.util.List;
  *
  * <p>Source: segment masses and centres of mass, Winter, table 4.1 (values from memory); static, without the other limbs.
  *
- * @param limb id of {@code segments.csv}: leg, foot-and-shank, foot, arm, forearm-and-hand, head-arms-trunk
+ * @param limb id of {@code segments.csv}: leg, foot-and-shank, foot, arm, forearm-and-hand, head-arms-trunk; or bent-leg
  * @param massKg of the body, 20 to 250
- * @param lengthCm of the limb, 5 to 150
+ * @param lengthCm from the joint to where a load hangs, 5 to 150
+ * @param ownMoment torque of the limb alone when it is level, N·m
  */
-public record Gravity(String limb, double massKg, double lengthCm) {
+public record Gravity(String limb, double massKg, double lengthCm, double ownMoment) {
     /** Standard gravity, m/s² (ISO 80000-3). */
     static final double G = 9.80665;
 
@@ -23,7 +24,24 @@ public record Gravity(String limb, double massKg, double lengthCm) {
     public Gravity {
         OutOfBoundsException.require("massKg", massKg, 20, 250, "kg");
         OutOfBoundsException.require("lengthCm", lengthCm, 5, 150, "cm");
-        segment(limb);
+        OutOfBoundsException.require("ownMoment", ownMoment, 0, 5000, "N·m");
+    }
+
+    /** A limb in one piece. */
+    public static Gravity of(String limb, double massKg, double lengthCm) {
+        var segment = segment(limb);
+        double metres = lengthCm / 100;
+        return new Gravity(
+                limb, massKg, lengthCm, segment.massShare() * massKg * G * segment.centreFromProximal() * metres);
+    }
+
+    /** A leg with the knee bent to a right angle: shank and foot hang below the knee, a load too. */
+    public static Gravity bentLeg(double massKg, double thighCm) {
+        var thigh = segment("thigh");
+        double metres = thighCm / 100;
+        double thighs = thigh.massShare() * thigh.centreFromProximal();
+        double below = segment("foot-and-shank").massShare();
+        return new Gravity("bent-leg", massKg, thighCm, (thighs + below) * massKg * G * metres);
     }
 
     /**
@@ -47,7 +65,7 @@ public record Gravity(String limb, double massKg, double lengthCm) {
     public Torque torque(double loadKg, double degreesToHorizontal) {
         OutOfBoundsException.require("loadKg", loadKg, 0, 300, "kg");
         double lever = Math.abs(Math.cos(Math.toRadians(degreesToHorizontal)));
-        double own = ownMoment() * lever;
+        double own = ownMoment * lever;
         double load = loadKg * G * metres() * lever;
         double whole = own + load;
         return new Torque(whole, whole == 0 ? 0 : load / whole);
@@ -60,8 +78,8 @@ public record Gravity(String limb, double massKg, double lengthCm) {
      */
     public double loadFor(double loadKg, double share) {
         OutOfBoundsException.require("share", share, -1, 3, "");
-        double now = ownMoment() + loadKg * G * metres();
-        return Math.max(0, (now * (1 + share) - ownMoment()) / (G * metres()));
+        double now = ownMoment + loadKg * G * metres();
+        return Math.max(0, (now * (1 + share) - ownMoment) / (G * metres()));
     }
 
     /** The smallest weight that the plates give at or above a load, kg: two of each size at most. */
@@ -78,11 +96,6 @@ public record Gravity(String limb, double massKg, double lengthCm) {
 
     private static double closer(double best, double plate, double wanted) {
         return plate >= wanted - 1e-9 && plate < best ? plate : best;
-    }
-
-    private double ownMoment() {
-        var segment = segment(limb);
-        return segment.massShare() * massKg * G * segment.centreFromProximal() * metres();
     }
 
     private double metres() {

@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 
 /**
@@ -58,6 +59,28 @@ public final class MethodFile {
         var methods = new ArrayList<Method>();
         reader.drafts.forEach((id, draft) -> reader.method(id, draft).ifPresent(methods::add));
         return new Read(List.copyOf(methods), List.copyOf(reader.findings));
+    }
+
+    /** Methods as a file that {@link #read} takes again. */
+    public static String write(List<Method> methods) {
+        var text = new StringBuilder();
+        try (var printer = new CSVPrinter(text, CSVFormat.RFC4180)) {
+            printer.printRecord(COLUMNS);
+            for (var method : methods) {
+                MethodRows.of(method).forEach(row -> print(printer, row));
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return text.toString();
+    }
+
+    private static void print(CSVPrinter printer, List<String> row) {
+        try {
+            printer.printRecord(row);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /** A method while its rows come in. */

@@ -66,6 +66,11 @@ public record Timeline(List<Phase> phases) {
     /** One second of one side. */
     public record Second(int at, Phase phase, double effort, BreathPhase breath) {}
 
+    /** The phases of one line, where they stand in the whole. */
+    public Timeline ofLine(String line) {
+        return new Timeline(phases.stream().filter(p -> p.line().equals(line)).toList());
+    }
+
     public int seconds() {
         return phases.isEmpty() ? 0 : phases.get(phases.size() - 1).endSecond();
     }

@@ -122,7 +122,7 @@ public class EffortTest {
         assertThat(torque("foot-and-shank", shank)).isCloseTo(11.7046, within(5e-4));
         assertThat(torque("leg", leg)).isCloseTo(45.4815, within(5e-4));
         assertThat(torque("arm", arm)).isCloseTo(11.3241, within(5e-4));
-        var gravity = new Gravity("foot-and-shank", 75, shank);
+        var gravity = Gravity.of("foot-and-shank", 75, shank);
         assertThat(gravity.torque(0, 90).newtonMetres()).isCloseTo(0, within(1e-9));
         var loaded = gravity.torque(2, 60);
         assertThat(loaded.newtonMetres()).isCloseTo((11.7046 + 2 * 9.80665 * 0.4305) / 2, within(5e-4));
@@ -131,11 +131,11 @@ public class EffortTest {
                 .isCloseTo(1.05 * gravity.torque(2, 0).newtonMetres(), within(1e-9));
         assertThat(Gravity.nearestPlate(2.3)).isEqualTo(2.5);
         assertThat(Gravity.nearestPlate(0)).isZero();
-        assertThatThrownBy(() -> new Gravity("tail", 75, 40)).hasMessageContaining("tail");
+        assertThatThrownBy(() -> Gravity.of("tail", 75, 40)).hasMessageContaining("tail");
     }
 
     private static double torque(String limb, double lengthCm) {
-        return new Gravity(limb, 75, lengthCm).torque(0, 0).newtonMetres();
+        return Gravity.of(limb, 75, lengthCm).torque(0, 0).newtonMetres();
     }
 
     @Test

@@ -401,6 +401,13 @@ public class SessionTest {
     }
 
     @Test
+    public void everyShippedMethodComesBackFromItsFileAsItWas() {
+        var read = MethodFile.read("again.csv", MethodFile.write(Method.shipped()));
+        assertThat(read.findings()).isEmpty();
+        assertThat(read.methods()).isEqualTo(Method.shipped());
+    }
+
+    @Test
     public void everyShippedMethodSaysWhatItIsForAndWhereItIsDone() {
         assertThat(Method.shipped()).hasSizeGreaterThanOrEqualTo(14);
         var named = Catalogue.positions().stream()

@@ -165,6 +165,7 @@ class DemoLives {
                 List.of(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY, DayOfWeek.SATURDAY),
                 List.of("block", "strap", "wall", "bench"),
                 stature,
+                Math.rint(22.5 * stature * stature / 10_000),
                 Lengths.ofShank(shank),
                 beighton,
                 1,

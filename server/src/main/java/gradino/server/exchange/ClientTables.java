@@ -37,6 +37,7 @@ final class ClientTables {
                     "days",
                     "equipment",
                     "stature_cm",
+                    "mass_kg",
                     "shank_cm",
                     "leg_cm",
                     "thigh_cm",
@@ -59,6 +60,7 @@ final class ClientTables {
                             .collect(Collectors.joining(";")),
                     String.join(";", c.details().equipment()),
                     c.details().statureCm(),
+                    c.details().massKg(),
                     c.details().lengths().shank(),
                     c.details().lengths().leg(),
                     c.details().lengths().thigh(),
@@ -81,6 +83,7 @@ final class ClientTables {
                 r.read("days", List.of(), ClientTables::days),
                 ClientRepository.words(r.text("equipment")),
                 r.optional("stature_cm", Double::valueOf),
+                r.optional("mass_kg", Double::valueOf),
                 new Lengths(
                         r.optional("shank_cm", Double::valueOf),
                         r.optional("leg_cm", Double::valueOf),

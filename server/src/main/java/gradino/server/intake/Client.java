@@ -46,6 +46,7 @@ public record Client(String id, Details details, Intake intake, Instant recorded
             List<DayOfWeek> days,
             List<String> equipment,
             @Nullable Double statureCm,
+            @Nullable Double massKg,
             Lengths lengths,
             @Nullable Integer beighton,
             double blockStepCm,

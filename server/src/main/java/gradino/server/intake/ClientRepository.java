@@ -33,9 +33,9 @@ public class ClientRepository implements Whose {
             """;
     private static final String INSERT_DETAILS = """
             INSERT INTO client_details
-              (client_id, recorded_at, name, birth_date, sex, goal, history, minutes, days, equipment, stature_cm, shank_cm,
+              (client_id, recorded_at, name, birth_date, sex, goal, history, minutes, days, equipment, stature_cm, mass_kg, shank_cm,
                leg_cm, thigh_cm, hip_centres_cm, toe_to_ankle_cm, beighton, block_step_cm)
-            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) RETURNING id
+            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) RETURNING id
             """;
 
     private final Sql sql;
@@ -84,6 +84,7 @@ public class ClientRepository implements Whose {
                         d.days().stream().map(DayOfWeek::name).collect(Collectors.joining(";")),
                         String.join(";", d.equipment()),
                         d.statureCm(),
+                        d.massKg(),
                         d.lengths().shank(),
                         d.lengths().leg(),
                         d.lengths().thigh(),
@@ -132,6 +133,7 @@ public class ClientRepository implements Whose {
                 words(row.getString("days")).stream().map(DayOfWeek::valueOf).toList(),
                 words(row.getString("equipment")),
                 Sql.real(row, "stature_cm"),
+                Sql.real(row, "mass_kg"),
                 new Lengths(
                         Sql.real(row, "shank_cm"),
                         Sql.real(row, "leg_cm"),

@@ -55,6 +55,7 @@ final class DetailsCheck {
 
     private void lengths(Details d) {
         range("statureCm", d.statureCm(), 50, 250, "cm");
+        range("massKg", d.massKg(), 20, 250, "kg");
         range("lengths.shank", d.lengths().shank(), 15, 70, "cm");
         range("lengths.leg", d.lengths().leg(), 30, 140, "cm");
         range("lengths.thigh", d.lengths().thigh(), 15, 80, "cm");

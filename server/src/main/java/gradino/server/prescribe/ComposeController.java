@@ -1,0 +1,127 @@
+package gradino.server.prescribe;
+
+import gradino.core.effort.EffortSolver;
+import gradino.core.prescribe.BlockForm;
+import gradino.core.prescribe.BlockParameter;
+import gradino.core.prescribe.SessionDraft;
+import gradino.core.prescribe.Shorten;
+import gradino.server.prescribe.ComposeService.ScorePreview;
+import gradino.server.prescribe.ComposeService.Suggested;
+import gradino.server.prescribe.CompositionRepository.Composition;
+import gradino.server.prescribe.LibraryService.LibraryEntry;
+import gradino.server.prescribe.MethodService.KnownMethod;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Size;
+import java.util.Arrays;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+class ComposeController {
+    private final ComposeService compose;
+    private final MethodService methods;
+    private final LibraryService library;
+
+    ComposeController(ComposeService compose, MethodService methods, LibraryService library) {
+        this.compose = compose;
+        this.methods = methods;
+        this.library = library;
+    }
+
+    /** @param minutes to fit into; null for what the client's file says */
+    record Shortening(SessionDraft draft, @Nullable Integer minutes) {}
+
+    record Solving(SessionDraft draft, int station, int line, int block) {}
+
+    record Saving(@Size(max = 120) String name, SessionDraft draft) {}
+
+    /** A kind of block with its numbers. */
+    record Form(BlockForm form, String id, String words, List<BlockParameter> parameters) {}
+
+    /** @param text the file's */
+    record MethodText(@Size(max = 400_000) String text) {}
+
+    @GetMapping("/api/block-forms")
+    List<Form> forms() {
+        return Arrays.stream(BlockForm.values())
+                .map(f -> new Form(f, f.id(), f.words(), BlockParameter.of(f)))
+                .toList();
+    }
+
+    @GetMapping("/api/methods")
+    List<KnownMethod> methods() {
+        return methods.all();
+    }
+
+    @PostMapping("/api/methods")
+    List<KnownMethod> take(@Valid @RequestBody MethodText file) {
+        return methods.take(file.text());
+    }
+
+    @GetMapping(path = "/api/methods/{methodId}.csv", produces = "text/csv")
+    String file(@PathVariable String methodId) {
+        return methods.file(methodId);
+    }
+
+    /** Positions that train, best first for this client where one is named. */
+    @GetMapping("/api/library")
+    List<LibraryEntry> library(
+            @RequestParam(defaultValue = "") String words,
+            @RequestParam(defaultValue = "") String motion,
+            @RequestParam(defaultValue = "") String method) {
+        return library.find(words, motion, method, null, false);
+    }
+
+    @GetMapping("/api/clients/{clientId}/library")
+    List<LibraryEntry> libraryFor(
+            @PathVariable String clientId,
+            @RequestParam(defaultValue = "") String words,
+            @RequestParam(defaultValue = "") String motion,
+            @RequestParam(defaultValue = "") String method,
+            @RequestParam(defaultValue = "false") boolean owned) {
+        return library.find(words, motion, method, clientId, owned);
+    }
+
+    @GetMapping("/api/clients/{clientId}/score/suggestion")
+    Suggested suggest(@PathVariable String clientId) {
+        return compose.suggest(clientId);
+    }
+
+    @PostMapping("/api/clients/{clientId}/score/preview")
+    ScorePreview preview(@PathVariable String clientId, @RequestBody SessionDraft draft) {
+        return compose.preview(clientId, draft);
+    }
+
+    @PostMapping("/api/clients/{clientId}/score/shorten")
+    Shorten.Shorter shorten(@PathVariable String clientId, @RequestBody Shortening s) {
+        return compose.shorten(clientId, s.draft(), s.minutes());
+    }
+
+    @PostMapping("/api/clients/{clientId}/score/solve")
+    EffortSolver.WaysOut solve(@PathVariable String clientId, @RequestBody Solving s) {
+        return compose.solve(clientId, s.draft(), s.station(), s.line(), s.block());
+    }
+
+    @GetMapping("/api/clients/{clientId}/compositions")
+    List<Composition> of(@PathVariable String clientId) {
+        return compose.of(clientId);
+    }
+
+    @GetMapping("/api/clients/{clientId}/compositions/{compositionId}")
+    Composition get(@PathVariable String clientId, @PathVariable String compositionId) {
+        return compose.get(clientId, compositionId);
+    }
+
+    @PutMapping("/api/clients/{clientId}/compositions/{compositionId}")
+    Composition save(
+            @PathVariable String clientId, @PathVariable String compositionId, @Valid @RequestBody Saving saving) {
+        return compose.save(clientId, compositionId, saving.name(), saving.draft());
+    }
+}

@@ -1,0 +1,153 @@
+package gradino.server.prescribe;
+
+import gradino.core.body.Anthropometry;
+import gradino.core.body.Catalogue;
+import gradino.core.body.Figure;
+import gradino.core.body.FigureMaker;
+import gradino.core.body.Pose;
+import gradino.core.body.Position;
+import gradino.core.body.Segment;
+import gradino.core.body.Side;
+import gradino.core.effort.Gravity;
+import gradino.core.measure.Tape;
+import gradino.core.prescribe.BlockDraft;
+import gradino.core.prescribe.SessionDraft;
+import gradino.core.prescribe.SessionDraft.LineDraft;
+import gradino.core.quantity.Degrees;
+import gradino.server.intake.Client;
+import gradino.server.prescribe.LineSet.LimbTorque;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** Props, drawing and torque of every line on every side, from the client's own lengths and mass. */
+final class LineSets {
+    private static final double TYPICAL_STATURE_CM = 170;
+    private static final double MORE = 0.05;
+
+    private final Client client;
+
+    private LineSets(Client client) {
+        this.client = client;
+    }
+
+    static List<LineSet> of(Client client, SessionDraft draft) {
+        var sets = new LineSets(client);
+        var all = new ArrayList<LineSet>();
+        for (var station : draft.stations()) {
+            for (var line : station.lines()) {
+                Catalogue.position(line.position())
+                        .ifPresent(p -> line.done().forEach(side -> all.add(sets.set(line, side, p))));
+            }
+        }
+        return all;
+    }
+
+    private LineSet set(LineDraft line, Side side, Position position) {
+        double typed =
+                side == Side.MIDLINE ? line.angles().left() : line.angles().on(side);
+        double angle = typed >= -90 && typed <= 200 ? typed : 0;
+        var up = Props.setUp(Props.grid(client, position.id()), Degrees.of(angle));
+        return new LineSet(
+                line.id(),
+                side,
+                up.reachedDegrees(),
+                up.stackCm(),
+                reading(position, up.reachedDegrees()),
+                figure(position, up.reachedDegrees()),
+                torques(line.on(side), position, up.reachedDegrees()));
+    }
+
+    private double stature() {
+        var stature = client.details().statureCm();
+        return stature == null ? TYPICAL_STATURE_CM : stature;
+    }
+
+    private @Nullable Figure figure(Position position, double angle) {
+        Pose pose = position.pose();
+        return pose == null ? null : FigureMaker.draw(pose, stature(), angle);
+    }
+
+    private @Nullable Double reading(Position position, double angle) {
+        var formula = position.tape();
+        var body = client.body();
+        if (formula == null || !body.keySet().containsAll(Tape.needs(formula))) {
+            return null;
+        }
+        try {
+            return Math.rint(Tape.readingFor(formula, Degrees.of(angle), 0, body) * 10) / 10;
+        } catch (IllegalArgumentException e) {
+            return null;
+        }
+    }
+
+    private List<LimbTorque> torques(List<BlockDraft> blocks, Position position, double angle) {
+        Pose pose = position.pose();
+        var mass = client.details().massKg();
+        if (pose == null || pose.work() == null || mass == null) {
+            return List.of();
+        }
+        var work = pose.work();
+        double direction = work.from() + work.turn() * angle;
+        double load = load(blocks);
+        var all = new ArrayList<LimbTorque>();
+        for (var limb : limbs(work.segment())) {
+            all.add(torque(limb, mass, direction, load));
+        }
+        return all;
+    }
+
+    private record Limb(String words, String segment, double lengthCm) {}
+
+    private List<Limb> limbs(String segment) {
+        double shank = length(Segment.SHANK, "shank");
+        double thigh = length(Segment.THIGH, "thigh");
+        double arm = (Anthropometry.share("upper-arm") + Anthropometry.share("forearm")) * stature();
+        double forearm = Anthropometry.share("forearm") * stature();
+        return switch (segment.substring(
+                0, segment.length() - (segment.endsWith("N") || segment.endsWith("F") ? 1 : 0))) {
+            case "thigh" ->
+                List.of(new Limb("straight leg", "leg", shank + thigh), new Limb("knee bent", "bent-leg", thigh));
+            case "shank" -> List.of(new Limb("shank and foot", "foot-and-shank", shank));
+            case "foot" -> List.of(new Limb("foot", "foot", Anthropometry.share("foot-length") * stature()));
+            case "arm" -> List.of(new Limb("straight arm", "arm", arm));
+            case "fore" -> List.of(new Limb("forearm and hand", "forearm-and-hand", forearm));
+            case "trunk" ->
+                List.of(new Limb(
+                        "trunk, head and arms",
+                        "head-arms-trunk",
+                        Anthropometry.share("shoulder-height") * stature()
+                                - Anthropometry.share("trochanter-height") * stature()));
+            default -> List.of();
+        };
+    }
+
+    private double length(Segment segment, String share) {
+        return client.length(segment).map(l -> l.length().value()).orElse(Anthropometry.share(share) * stature());
+    }
+
+    private LimbTorque torque(Limb limb, double mass, double direction, double load) {
+        var gravity = limb.segment().equals("bent-leg")
+                ? Gravity.bentLeg(mass, limb.lengthCm())
+                : Gravity.of(limb.segment(), mass, limb.lengthCm());
+        var here = gravity.torque(load, direction);
+        double more = gravity.loadFor(load, MORE);
+        return new LimbTorque(
+                limb.words(),
+                here.newtonMetres(),
+                gravity.torque(load, 0).newtonMetres(),
+                load,
+                here.loadShare(),
+                more,
+                Gravity.nearestPlate(more));
+    }
+
+    private static double load(List<BlockDraft> blocks) {
+        double most = 0;
+        for (var block : blocks) {
+            most = Math.max(most, block.numbers().getOrDefault("load", 0.0));
+            most = Math.max(most, load(block.blocks()));
+        }
+        return Math.min(300, most);
+    }
+}
