@@ -20,6 +20,9 @@ const StudyPage = lazy(() => import('../steps/measure/StudyPage').then((m) => ({
 const PrescribePage = lazy(() =>
   import('../steps/prescribe/PrescribePage').then((m) => ({ default: m.PrescribePage })),
 );
+const ComposePage = lazy(() =>
+  import('../steps/prescribe/compose/ComposePage').then((m) => ({ default: m.ComposePage })),
+);
 const DecisionPage = lazy(() => import('../steps/advance/DecisionPage').then((m) => ({ default: m.DecisionPage })));
 const FloorPage = lazy(() => import('../steps/perform/FloorPage').then((m) => ({ default: m.FloorPage })));
 const ClosePage = lazy(() => import('../steps/perform/ClosePage').then((m) => ({ default: m.ClosePage })));
@@ -44,6 +47,8 @@ const router = createBrowserRouter([
       { path: '/clients/:clientId/measure/assessments/:assessmentId', element: <AssessmentPage /> },
       { path: '/clients/:clientId/measure/motions/:motion/:position/:instrument', element: <MotionPage /> },
       { path: '/clients/:clientId/prescribe', element: <PrescribePage /> },
+      { path: '/clients/:clientId/compose', element: <ComposePage /> },
+      { path: '/clients/:clientId/compose/:compositionId', element: <ComposePage /> },
       { path: '/clients/:clientId/perform', element: <PerformPage /> },
       { path: '/clients/:clientId/advance', element: <DecisionPage /> },
       { path: '/sessions/:sessionId/close', element: <ClosePage /> },

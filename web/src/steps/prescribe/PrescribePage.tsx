@@ -25,6 +25,14 @@ export function PrescribePage() {
   return (
     <>
       <ClientHead clientId={clientId} tread="prescribe" />
+      <p className="mb-4">
+        <Link
+          className="inline-flex min-h-11 items-center border border-ink bg-ink px-4 font-semibold text-paper"
+          to={`/clients/${clientId}/compose`}
+        >
+          Compose a whole session
+        </Link>
+      </p>
       <Failure error={lines.error} />
       {lines.data &&
         (line ? (

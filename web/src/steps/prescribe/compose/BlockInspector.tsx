@@ -1,0 +1,202 @@
+import type { Finding } from '../../../shared/api/client';
+import { Button } from '../../../shared/ui/Button';
+import { FieldFinding } from '../../../shared/ui/Findings';
+import { NumberField } from '../../../shared/ui/NumberField';
+import { setNumber, setStep, setWord, type Block } from './edit';
+import { isRamp, usualBlock, type FormInfo } from './useForms';
+
+type Props = {
+  block: Block;
+  place: string;
+  forms: FormInfo[];
+  findings: Finding[];
+  change: (key: string, make: (block: Block) => Block) => void;
+};
+
+const WORDS: Partial<Record<Block['form'], [string, string][]>> = {
+  RELEASE: [
+    ['area', 'Area'],
+    ['tool', 'Tool'],
+  ],
+  SUPPORTED_HOLD: [['cue', 'What to say']],
+  CONTROLLED_ROTATION: [['waypoints', 'Waypoints']],
+  LIFT_OFF: [['part', 'What is lifted']],
+  TRANSITION: [['cue', 'What to say']],
+  RE_MEASURE: [['what', 'What is measured']],
+  PRESS_RAMP: [['contact', 'Against']],
+  PULL_RAMP: [['contact', 'Off']],
+};
+
+const ORDERS = [
+  ['press-pull', 'press, then pull'],
+  ['pull-press', 'pull, then press'],
+  ['pull-press-pull', 'pull, press, pull'],
+  ['press', 'press only'],
+  ['pull', 'pull only'],
+] as const;
+
+/** Every number and word of one block; arrows step, with Shift five steps. */
+export function BlockInspector({ block, place, forms, findings, change }: Props) {
+  const info = forms.find((f) => f.form === block.form);
+  if (!info) return null;
+  return (
+    <div>
+      <div className="grid grid-cols-2 gap-x-4 gap-y-3 sm:grid-cols-3">
+        {info.parameters.map((p) => (
+          <NumberField
+            key={p.name}
+            label={p.label[0]?.toUpperCase() + p.label.slice(1)}
+            unit={p.unit}
+            step={p.step}
+            value={block.numbers[p.name] ?? p.usual}
+            onChange={(v) => change(`${place}.${p.name}`, setNumber(p.name, v ?? 0))}
+            path={`${place}.numbers.${p.name}`}
+            findings={findings}
+          />
+        ))}
+        {block.form === 'GRADED_SET' && (
+          <label className="text-sm text-soft">
+            Order
+            <select
+              className="mt-1 block min-h-11 w-full border border-rule bg-card px-2 text-ink"
+              value={block.words['order'] ?? 'press-pull'}
+              onChange={(e) => change(`${place}.order`, setWord('order', e.target.value))}
+            >
+              {ORDERS.map(([id, text]) => (
+                <option key={id} value={id}>
+                  {text}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
+        {WORDS[block.form]?.map(([name, label]) => (
+          <label key={name} className="text-sm text-soft">
+            {label}
+            <input
+              className="mt-1 block w-full border-b-2 border-rule bg-transparent py-1 text-base text-ink focus:border-ink"
+              value={block.words[name] ?? ''}
+              maxLength={200}
+              onChange={(e) => change(`${place}.${name}`, setWord(name, e.target.value))}
+            />
+          </label>
+        ))}
+      </div>
+      {isRamp(block.form) && <Steps block={block} place={place} findings={findings} change={change} />}
+      {block.form === 'GROUP' && (
+        <Inside block={block} place={place} forms={forms} findings={findings} change={change} />
+      )}
+      <FieldFinding findings={findings} path={place} />
+    </div>
+  );
+}
+
+function Steps({ block, place, findings, change }: Omit<Props, 'forms'>) {
+  const last = block.steps[block.steps.length - 1];
+  const add = { effort: Math.min(100, (last?.effort ?? 0) + 20), seconds: last?.seconds ?? 5 };
+  return (
+    <fieldset className="mt-4">
+      <legend className="text-sm text-soft">Steps of effort</legend>
+      <ol className="flex flex-wrap items-start gap-3">
+        {block.steps.map((step, i) => (
+          <li key={i} className="w-24">
+            <NumberField
+              label={`Step ${i + 1}, effort`}
+              unit="%"
+              step={5}
+              value={step.effort}
+              onChange={(v) => change(`${place}.steps${i}`, setStep(i, { effort: v ?? 0 }))}
+              path={`${place}.steps[${i}].effort`}
+              findings={findings}
+            />
+            <NumberField
+              label={`Step ${i + 1}, seconds`}
+              hideLabel
+              unit="s"
+              value={step.seconds}
+              onChange={(v) => change(`${place}.seconds${i}`, setStep(i, { seconds: v ?? 0 }))}
+              path={`${place}.steps[${i}].seconds`}
+              findings={findings}
+            />
+          </li>
+        ))}
+        <li className="flex gap-2 self-center">
+          <Button
+            aria-label="Another step"
+            disabled={block.steps.length >= 12}
+            onClick={() => change('', (b) => ({ ...b, steps: [...b.steps, add] }))}
+          >
+            +
+          </Button>
+          <Button
+            aria-label="One step fewer"
+            disabled={block.steps.length <= 1}
+            onClick={() => change('', (b) => ({ ...b, steps: b.steps.slice(0, -1) }))}
+          >
+            −
+          </Button>
+        </li>
+      </ol>
+      <FieldFinding findings={findings} path={`${place}.steps`} />
+    </fieldset>
+  );
+}
+
+/** What a round is made of. */
+function Inside({ block, place, forms, findings, change }: Props) {
+  const set = (i: number, make: (b: Block) => Block) => (group: Block) => ({
+    ...group,
+    blocks: group.blocks.map((b, j) => (i === j ? make(b) : b)),
+  });
+  return (
+    <div className="mt-4 space-y-4 border-l-4 border-rule pl-4">
+      {block.blocks.map((inner, i) => (
+        <section key={i} aria-label={forms.find((f) => f.form === inner.form)?.words}>
+          <div className="mb-1 flex items-center justify-between gap-2">
+            <h4 className="font-semibold">{forms.find((f) => f.form === inner.form)?.words}</h4>
+            <Button
+              className="min-h-8! px-2! py-0!"
+              onClick={() => change('', (g) => ({ ...g, blocks: g.blocks.filter((_, j) => j !== i) }))}
+            >
+              Take out
+            </Button>
+          </div>
+          <BlockInspector
+            block={inner}
+            place={`${place}.blocks[${i}]`}
+            forms={forms}
+            findings={findings}
+            change={(key, make) => change(key, set(i, make))}
+          />
+        </section>
+      ))}
+      <AddBlock
+        forms={forms}
+        add={(b) => change('', (g) => ({ ...g, blocks: [...g.blocks, b] }))}
+        label="Add to the round"
+      />
+      <FieldFinding findings={findings} path={`${place}.blocks`} />
+    </div>
+  );
+}
+
+export function AddBlock({ forms, add, label }: { forms: FormInfo[]; add: (block: Block) => void; label: string }) {
+  return (
+    <select
+      aria-label={label}
+      className="min-h-11 border border-rule bg-card px-2 font-semibold"
+      value=""
+      onChange={(e) => {
+        const info = forms.find((f) => f.form === e.target.value);
+        if (info) add(usualBlock(info));
+      }}
+    >
+      <option value="">{label}…</option>
+      {forms.map((f) => (
+        <option key={f.form} value={f.form}>
+          {f.words}
+        </option>
+      ))}
+    </select>
+  );
+}

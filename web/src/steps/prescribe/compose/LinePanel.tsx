@@ -1,0 +1,232 @@
+import { useState } from 'react';
+import type { Finding, Schemas } from '../../../shared/api/client';
+import { degrees, words } from '../../../shared/units';
+import { Button } from '../../../shared/ui/Button';
+import { Choice } from '../../../shared/ui/Choice';
+import { FieldFinding } from '../../../shared/ui/Findings';
+import { NumberField } from '../../../shared/ui/NumberField';
+import { TextField } from '../../../shared/ui/TextField';
+import { mirror, worseSideMore, type Line } from './edit';
+import { FigureView } from './FigureView';
+import { firstBlocks, useMethods } from './useForms';
+
+type Props = {
+  line: Line;
+  place: string;
+  sets: Schemas['LineSet'][];
+  position: Schemas['Position'] | undefined;
+  findings: Finding[];
+  change: (key: string | null, make: (line: Line) => Line) => void;
+  remove: () => void;
+  shift: (by: number) => void;
+};
+
+const SIDE_PLANS = [
+  ['ONE_AFTER_OTHER', 'one, then the other'],
+  ['ALTERNATING', 'block by block'],
+  ['LEFT', 'left only'],
+  ['RIGHT', 'right only'],
+] as const;
+
+/** What a line is: position drawn at its angle, method, sides, days; props and weight. */
+export function LinePanel(props: Props) {
+  const { line, place, sets, position, findings, change } = props;
+  const methods = useMethods();
+  const method = methods.data?.find((m) => m.method.id === line.method)?.method;
+  const at = (name: string) => `${place}.${name}`;
+  return (
+    <div className="space-y-4">
+      <div className="flex flex-wrap gap-4">
+        {sets.map((set) => (
+          <div key={set.side} className="w-44">
+            {set.figure && (
+              <FigureView
+                figure={set.figure}
+                label={`${position?.name ?? ''}, ${set.side.toLowerCase()} side at ${degrees(set.reachedDegrees)}`}
+              />
+            )}
+            <SetWords set={set} />
+          </div>
+        ))}
+        <div className="min-w-52 flex-1 space-y-3">
+          <p className="text-sm">{position?.setup}</p>
+          {line.sides !== 'MIDLINE' && (
+            <div className="grid grid-cols-2 gap-3">
+              {(['left', 'right'] as const).map((side) => (
+                <NumberField
+                  key={side}
+                  label={`Angle ${side}`}
+                  unit="°"
+                  step={0.5}
+                  value={line.angles[side]}
+                  onChange={(v) =>
+                    change(at(`angle-${side}`), (l) => ({ ...l, angles: { ...l.angles, [side]: v ?? 0 } }))
+                  }
+                  path={at(`angles.${side}`)}
+                  findings={findings}
+                />
+              ))}
+            </div>
+          )}
+        </div>
+      </div>
+      <div className="flex flex-wrap items-end gap-4">
+        <label className="text-sm text-soft">
+          Method
+          <select
+            className="mt-1 block min-h-11 border border-rule bg-card px-2 text-ink"
+            value={line.method}
+            onChange={(e) => {
+              const chosen = methods.data?.find((m) => m.method.id === e.target.value)?.method;
+              if (chosen) change(null, (l) => withMethod(l, chosen));
+            }}
+          >
+            {methods.data?.map(({ method: m, own }) => (
+              <option key={m.id} value={m.id}>
+                {own ? `${m.name} (ours)` : m.name}
+              </option>
+            ))}
+          </select>
+        </label>
+        {line.sides !== 'MIDLINE' && (
+          <Choice
+            label="Sides"
+            value={line.sides}
+            options={SIDE_PLANS}
+            onChange={(sides) => change(null, (l) => ({ ...l, sides }))}
+          />
+        )}
+        {line.sides !== 'MIDLINE' && (
+          <Choice
+            label="First"
+            value={line.firstSide}
+            options={[
+              ['LEFT', 'left'],
+              ['RIGHT', 'right'],
+            ]}
+            onChange={(firstSide) => change(null, (l) => ({ ...l, firstSide }))}
+          />
+        )}
+        <div className="w-24">
+          <NumberField
+            label="A week"
+            value={line.sessionsPerWeek}
+            onChange={(v) => change(at('week'), (l) => ({ ...l, sessionsPerWeek: Math.round(v ?? 0) }))}
+            path={at('sessionsPerWeek')}
+            findings={findings}
+          />
+        </div>
+      </div>
+      {method && (
+        <p className="max-w-prose text-sm text-soft">
+          {method.summary} Breath: {method.breath}. Cramp: {method.cramp}. {method.source.text}.
+        </p>
+      )}
+      <FieldFinding findings={findings} path={at('position')} />
+      <FieldFinding findings={findings} path={at('method')} />
+      {(line.unequalReason !== '' || findings.some((f) => f.path === at('unequalReason'))) && (
+        <TextField
+          label="Why the sides differ"
+          value={line.unequalReason}
+          onChange={(v) => change(at('reason'), (l) => ({ ...l, unequalReason: v }))}
+          path={at('unequalReason')}
+          findings={findings}
+        />
+      )}
+      <div className="flex flex-wrap gap-2">
+        {line.sides !== 'MIDLINE' && (
+          <>
+            <Button onClick={() => change(null, (l) => mirror(l, 'left'))}>Left to right</Button>
+            <Button onClick={() => change(null, (l) => mirror(l, 'right'))}>Right to left</Button>
+            <Button onClick={() => change(null, worseSideMore)}>First side +1 set</Button>
+          </>
+        )}
+        <Button onClick={() => props.shift(-1)}>Earlier</Button>
+        <Button onClick={() => props.shift(1)}>Later</Button>
+        <Button look="stop" onClick={props.remove}>
+          Take the line out
+        </Button>
+      </div>
+      {position?.training && <PositionHelp training={position.training} />}
+    </div>
+  );
+}
+
+function withMethod(line: Line, method: Schemas['Method']): Line {
+  const blocks = firstBlocks(method, true);
+  return {
+    ...line,
+    method: method.id,
+    left: blocks,
+    right: line.sides === 'MIDLINE' ? [] : blocks,
+    sessionsPerWeek: method.week.usual,
+    unequalReason: '',
+  };
+}
+
+function SetWords({ set }: { set: Schemas['LineSet'] }) {
+  const heavy = set.torques[0];
+  return (
+    <div className="text-sm">
+      <p>
+        {set.side !== 'MIDLINE' && <span className="font-semibold">{words(set.side)} </span>}
+        <span className="text-lg font-bold">{degrees(set.reachedDegrees)}</span>
+        {set.stackCm !== undefined && <span> · stack {set.stackCm} cm</span>}
+        {set.stackCm === undefined && set.readingCm !== undefined && <span> · tape {set.readingCm} cm</span>}
+      </p>
+      {set.torques.map((t) => (
+        <p key={t.limb} className="text-soft">
+          {t.limb}: {t.newtonMetres.toFixed(1)} N·m
+          {t.loadKg > 0 && `, ${Math.round(t.loadShare * 100)} % of it the ${t.loadKg} kg`}
+        </p>
+      ))}
+      {heavy && heavy.loadKg > 0 && (
+        <p className="text-soft">
+          5 % more: {heavy.loadForMore.toFixed(1)} kg; nearest {heavy.plate} kg
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** What makes it easier or harder, what to watch for, what ends it. */
+function PositionHelp({ training }: { training: Schemas['Training'] }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <details open={open} onToggle={(e) => setOpen(e.currentTarget.open)} className="text-sm">
+      <summary className="cursor-pointer font-semibold">Props, faults and stop signs</summary>
+      <dl className="mt-2 grid gap-x-4 gap-y-1 sm:grid-cols-[8rem_1fr]">
+        <dt className="text-soft">Lengthened</dt>
+        <dd>{training.tissue}</dd>
+        {training.press && (
+          <>
+            <dt className="font-semibold text-press">Press</dt>
+            <dd>{training.press}</dd>
+          </>
+        )}
+        {training.pull && (
+          <>
+            <dt className="font-semibold text-pull">Pull</dt>
+            <dd>{training.pull}</dd>
+          </>
+        )}
+        <dt className="text-soft">Props</dt>
+        <dd>{training.props.map((p) => `${p.what}: ${p.then}`).join('; ') || 'none needed'}</dd>
+        <dt className="text-soft">Easier</dt>
+        <dd>{training.easier.join('; ')}</dd>
+        <dt className="text-soft">Harder</dt>
+        <dd>{training.harder.join('; ')}</dd>
+        <dt className="text-soft">Faults</dt>
+        <dd>
+          {training.fixes.map((f) => (
+            <span key={f.what} className="block">
+              {f.what} → {f.then}
+            </span>
+          ))}
+        </dd>
+        <dt className="font-semibold text-warn">Stop for</dt>
+        <dd>{training.stops.join('; ')}; sharp pain, numbness or tingling</dd>
+      </dl>
+    </details>
+  );
+}

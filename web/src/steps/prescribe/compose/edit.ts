@@ -1,0 +1,123 @@
+import type { Schemas } from '../../../shared/api/client';
+
+export type Draft = Schemas['SessionDraft'];
+export type Line = Schemas['LineDraft'];
+export type Block = Schemas['BlockDraft'];
+export type Form = Block['form'];
+export type SideList = 'left' | 'right';
+
+/** Where a block stands: its station, line, side and index. */
+export type Spot = { station: number; line: number; side: SideList; block: number };
+
+/** stations[0].lines[1].left[2] → a spot; null for anything else. Findings and phases name their places so. */
+export function spotOf(place: string): Spot | null {
+  const found = /^stations\[(\d+)\]\.lines\[(\d+)\]\.(left|right)\[(\d+)\]/.exec(place);
+  return found
+    ? { station: Number(found[1]), line: Number(found[2]), side: found[3] as SideList, block: Number(found[4]) }
+    : null;
+}
+
+export function placeOf(s: Spot): string {
+  return `stations[${s.station}].lines[${s.line}].${s.side}[${s.block}]`;
+}
+
+export function lineAt(draft: Draft, s: { station: number; line: number }): Line | undefined {
+  return draft.stations[s.station]?.lines[s.line];
+}
+
+export function blockAt(draft: Draft, s: Spot): Block | undefined {
+  return lineAt(draft, s)?.[s.side][s.block];
+}
+
+export function changeLine(draft: Draft, at: { station: number; line: number }, change: (line: Line) => Line): Draft {
+  return {
+    ...draft,
+    stations: draft.stations.map((station, i) =>
+      i === at.station
+        ? { ...station, lines: station.lines.map((line, j) => (j === at.line ? change(line) : line)) }
+        : station,
+    ),
+  };
+}
+
+const other = (side: SideList): SideList => (side === 'left' ? 'right' : 'left');
+
+/** Changes a block, and the same block of the other side while sides go together. */
+export function changeBlock(draft: Draft, s: Spot, together: boolean, change: (block: Block) => Block): Draft {
+  const form = blockAt(draft, s)?.form;
+  return changeLine(draft, s, (line) => {
+    const on = (side: SideList) => line[side].map((b, i) => (i === s.block && b.form === form ? change(b) : b));
+    return { ...line, [s.side]: on(s.side), ...(together ? { [other(s.side)]: on(other(s.side)) } : {}) };
+  });
+}
+
+/** Changes the lists of blocks themselves: to add, take out, copy and move. */
+export function changeList(draft: Draft, s: Spot, together: boolean, change: (blocks: Block[]) => Block[]): Draft {
+  return changeLine(draft, s, (line) => ({
+    ...line,
+    [s.side]: change(line[s.side]),
+    ...(together && line[other(s.side)].length > 0 ? { [other(s.side)]: change(line[other(s.side)]) } : {}),
+  }));
+}
+
+export const setNumber = (name: string, value: number) => (block: Block) => ({
+  ...block,
+  numbers: { ...block.numbers, [name]: value },
+});
+
+export const setWord = (name: string, value: string) => (block: Block) => ({
+  ...block,
+  words: { ...block.words, [name]: value },
+});
+
+export const setStep = (index: number, part: Partial<Schemas['Tread']>) => (block: Block) => ({
+  ...block,
+  steps: block.steps.map((t, i) => (i === index ? { ...t, ...part } : t)),
+});
+
+export function mirror(line: Line, from: SideList): Line {
+  return { ...line, [other(from)]: line[from], unequalReason: '' };
+}
+
+/** One extra set on the worse side, which goes first. */
+export function worseSideMore(line: Line): Line {
+  const side: SideList = line.firstSide === 'RIGHT' ? 'right' : 'left';
+  const more = (block: Block): Block =>
+    block.numbers['sets'] === undefined
+      ? block
+      : { ...block, numbers: { ...block.numbers, sets: block.numbers['sets'] + 1 } };
+  return {
+    ...line,
+    [side]: line[side].map(more),
+    unequalReason: line.unequalReason || 'the worse side gets one extra set',
+  };
+}
+
+export function move<T>(items: T[], from: number, by: number): T[] {
+  const to = from + by;
+  if (to < 0 || to >= items.length) return items;
+  const all = [...items];
+  const [taken] = all.splice(from, 1);
+  if (taken !== undefined) all.splice(to, 0, taken);
+  return all;
+}
+
+export function moveStation(draft: Draft, from: number, by: number): Draft {
+  return { ...draft, stations: move(draft.stations, from, by) };
+}
+
+export function removeLine(draft: Draft, station: number, line: number): Draft {
+  return {
+    ...draft,
+    stations: draft.stations
+      .map((s, i) => (i === station ? { ...s, lines: s.lines.filter((_, j) => j !== line) } : s))
+      .filter((s) => s.lines.length > 0),
+  };
+}
+
+export function freshLineId(draft: Draft): string {
+  const used = new Set(draft.stations.flatMap((s) => s.lines.map((l) => l.id)));
+  let n = 1;
+  while (used.has(`l${n}`)) n++;
+  return `l${n}`;
+}

@@ -1,0 +1,64 @@
+import type { Schemas } from '../../../shared/api/client';
+
+export type Phase = Schemas['Phase'];
+
+/** What pulling a phase's right edge changes: a number of its block by name, or a tread by its index. */
+export type Grip = { number: string } | { step: number } | null;
+
+const NUMBERS: Partial<Record<Phase['kind'], string>> = {
+  HOLD: 'seconds',
+  RELEASE: 'seconds',
+  TOP_HOLD: 'top-hold',
+  RAMP_DOWN: 'down',
+  CONTRACT: 'contract',
+  RELAX: 'relax',
+  RE_STRETCH: 're-stretch',
+  HANDS_OFF_HOLD: 'hold',
+  LIFT: 'hold',
+  LOWER: 'rest',
+  BOTTOM: 'pause',
+  UP: 'up',
+  PULSE_IN: 'in',
+  PULSE_OUT: 'out',
+  STEP_AWAY: 'away',
+  STEP_INTO: 'into',
+  MOVE: 'seconds',
+  END_PAUSE: 'pause',
+  CIRCLE_ONE_WAY: 'seconds',
+  CIRCLE_OTHER_WAY: 'seconds',
+};
+
+/** The same phase means another number in another kind of block. */
+export function grip(phase: Phase, form: Schemas['BlockDraft']['form']): Grip {
+  if (form === 'GROUP') return null;
+  if (phase.kind === 'STEP')
+    return form === 'GRADED_SET' && phase.block === 'PULL' ? { number: 'pull' } : { step: phase.count - 1 };
+  if (phase.kind === 'SETTLE') return { number: form === 'GRADED_SET' ? 'settle' : 'seconds' };
+  if (phase.kind === 'REST') return { number: form === 'REST' ? 'seconds' : 'rest' };
+  if (phase.kind === 'LOWERING') return { number: form === 'LOADED_STRETCH' ? 'down' : 'lowering' };
+  if (phase.kind === 'RETURN') return { number: 'return' };
+  const number = NUMBERS[phase.kind];
+  return number === undefined ? null : { number };
+}
+
+/** The number that + and − change for a kind of block. */
+export const MAIN_NUMBER: Partial<Record<Schemas['BlockDraft']['form'], string>> = {
+  CONTROLLED_ROTATION: 'repetitions',
+  RELEASE: 'seconds',
+  SUPPORTED_HOLD: 'seconds',
+  PRESS_RAMP: 'top-hold',
+  PULL_RAMP: 'top-hold',
+  GRADED_SET: 'top-hold',
+  CONTRACT_RELAX: 'cycles',
+  HANDS_OFF_HOLD: 'hold',
+  LIFT_OFF: 'repetitions',
+  ECCENTRIC: 'repetitions',
+  LOADED_STRETCH: 'repetitions',
+  PULSES: 'repetitions',
+  SIDESTEP_ROUNDS: 'rounds',
+  TRANSITION: 'repetitions',
+  SETTLE: 'seconds',
+  REST: 'seconds',
+  GROUP: 'rounds',
+  RE_MEASURE: 'seconds',
+};

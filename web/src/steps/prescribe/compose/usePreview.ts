@@ -1,0 +1,38 @@
+import { useEffect, useRef, useState } from 'react';
+import { api, ask, type Schemas } from '../../../shared/api/client';
+import type { Draft } from './edit';
+
+export type Preview = Schemas['ScorePreview'];
+type State = { preview: Preview | null; error: Error | null };
+
+/**
+ * What the server says of the draft. One question at a time: while one is on its way only the newest draft waits, so that
+ * dragging is never behind by more than one answer.
+ */
+export function usePreview(clientId: string, draft: Draft): State {
+  const [state, setState] = useState<State>({ preview: null, error: null });
+  const waiting = useRef<Draft | null>(null);
+  const busy = useRef(false);
+  useEffect(() => {
+    waiting.current = draft;
+    const next = async () => {
+      if (busy.current) return;
+      busy.current = true;
+      while (waiting.current) {
+        const asked = waiting.current;
+        waiting.current = null;
+        try {
+          const preview = await ask(
+            api.POST('/api/clients/{clientId}/score/preview', { params: { path: { clientId } }, body: asked }),
+          );
+          setState({ preview, error: null });
+        } catch (error) {
+          setState((s) => ({ preview: s.preview, error: error as Error }));
+        }
+      }
+      busy.current = false;
+    };
+    void next();
+  }, [clientId, draft]);
+  return state;
+}
