@@ -23,6 +23,9 @@ const PrescribePage = lazy(() =>
 const ComposePage = lazy(() =>
   import('../steps/prescribe/compose/ComposePage').then((m) => ({ default: m.ComposePage })),
 );
+const LibraryPage = lazy(() =>
+  import('../steps/prescribe/library/LibraryPage').then((m) => ({ default: m.LibraryPage })),
+);
 const DecisionPage = lazy(() => import('../steps/advance/DecisionPage').then((m) => ({ default: m.DecisionPage })));
 const FloorPage = lazy(() => import('../steps/perform/FloorPage').then((m) => ({ default: m.FloorPage })));
 const ClosePage = lazy(() => import('../steps/perform/ClosePage').then((m) => ({ default: m.ClosePage })));
@@ -53,6 +56,7 @@ const router = createBrowserRouter([
       { path: '/clients/:clientId/advance', element: <DecisionPage /> },
       { path: '/sessions/:sessionId/close', element: <ClosePage /> },
       { path: '/clients/:clientId/sharing', element: <SharingPage /> },
+      { path: '/library', element: <LibraryPage /> },
       { path: '/noise', element: <NoisePage /> },
       { path: '/noise/:studyId', element: <StudyPage /> },
       { path: '/studio', element: <StudioPage /> },

@@ -28,6 +28,9 @@ export function Shell() {
         <NavLink to="/" end className={railLink}>
           Today
         </NavLink>
+        <NavLink to="/library" className={railLink}>
+          Library
+        </NavLink>
         {owner && (
           <>
             <NavLink to="/studio" end className={railLink}>

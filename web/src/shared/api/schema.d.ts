@@ -244,6 +244,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/compositions/{compositionId}/handout.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["handout"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/day": {
         parameters: {
             query?: never;
@@ -414,6 +430,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["restrict"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/score/line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["line"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -3320,6 +3352,29 @@ export interface operations {
             };
         };
     };
+    handout: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                compositionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
     day: {
         parameters: {
             query?: never;
@@ -3640,6 +3695,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ClientFile"];
+                };
+            };
+        };
+    };
+    line: {
+        parameters: {
+            query: {
+                motion: string;
+                position: string;
+                id: string;
+            };
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LineDraft"];
                 };
             };
         };

@@ -11,10 +11,11 @@ import { FindingList } from './FindingList';
 import { LibrarySheet } from './LibrarySheet';
 import { LinePanel } from './LinePanel';
 import { ScoreView } from './ScoreView';
+import { WarmUp } from './WarmUp';
 import { WaysOut } from './WaysOut';
 import * as edit from './edit';
 import { useComposerKeys } from './useComposerKeys';
-import { firstBlocks, useForms, useMethods } from './useForms';
+import { useForms } from './useForms';
 import { useHistory } from './useHistory';
 import { usePreview } from './usePreview';
 
@@ -36,12 +37,12 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
   );
   const [together, setTogether] = useState(true);
   const [library, setLibrary] = useState(false);
-  const [perSecond, setPerSecond] = useState(1.2);
+  const [zoom, setZoom] = useState(1);
   const { preview, error } = usePreview(clientId, draft);
   const forms = useForms();
-  const methods = useMethods();
   const catalogue = useCatalogue();
   const keep = useKeep(clientId, id, name, draft);
+  const perSecond = zoom * fitting(preview?.totals?.seconds);
   const findings = preview?.findings ?? [];
   const blocked = findings.some((f) => f.severity === 'BLOCKING');
   const line = selected && edit.lineAt(draft, selected);
@@ -53,43 +54,22 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
   const changeList = (make: (blocks: edit.Block[]) => edit.Block[]) => {
     if (selected) history.change((d) => edit.changeList(d, selected, together, make));
   };
-  const addLine = (entry: Schemas['LibraryEntry'], motion: string) => {
-    const suited = entry.position.training?.methods[0];
-    const method = methods.data?.find((m) => m.method.id === suited)?.method;
-    const midline = catalogue.data?.motions.find((m) => m.id === motion)?.midline ?? false;
-    if (!method) return;
-    const blocks = firstBlocks(method, true);
-    history.change((d) => ({
-      ...d,
-      stations: [
-        ...d.stations,
-        {
-          rounds: 1,
-          restSeconds: 0,
-          oneSetUp: false,
-          lines: [
-            {
-              id: edit.freshLineId(d),
-              motion,
-              position: entry.position.id,
-              method: method.id,
-              sides: midline ? 'MIDLINE' : 'ONE_AFTER_OTHER',
-              firstSide: 'LEFT',
-              angles: { left: 0, right: 0 },
-              left: blocks,
-              right: midline ? [] : blocks,
-              setUpSeconds: method.setUp.usual,
-              sideChangeSeconds: method.sideChange.usual,
-              sessionsPerWeek: method.week.usual,
-              unequalReason: '',
-            },
-          ],
-        },
-      ],
-    }));
-    select({ station: draft.stations.length, line: 0, side: 'left', block: 0 });
-    setLibrary(false);
-  };
+  const add = useMutation({
+    mutationFn: ({ entry, motion }: { entry: Schemas['LibraryEntry']; motion: string }) =>
+      ask(
+        api.GET('/api/clients/{clientId}/score/line', {
+          params: { path: { clientId }, query: { motion, position: entry.position.id, id: edit.freshLineId(draft) } },
+        }),
+      ),
+    onSuccess: (line) => {
+      history.change((d) => ({
+        ...d,
+        stations: [...d.stations, { rounds: 1, restSeconds: 0, oneSetUp: false, lines: [line] }],
+      }));
+      select({ station: draft.stations.length, line: 0, side: 'left', block: 0 });
+      setLibrary(false);
+    },
+  });
   const onKey = useComposerKeys({
     draft,
     selected,
@@ -169,7 +149,7 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
               history.change((d) => edit.changeBlock(d, spot, together, make), 'drag');
             }}
           />
-          <Legend perSecond={perSecond} setPerSecond={setPerSecond} forecast={preview.forecast} />
+          <Legend zoom={zoom} setZoom={setZoom} forecast={preview.forecast} />
         </>
       )}
       {selected && line && forms.data && (
@@ -259,6 +239,7 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
           </section>
         </div>
       )}
+      <WarmUp draft={draft} findings={findings} change={(key, make) => history.change(make, key)} />
       {reasons.length > 0 && (
         <section className="mt-8 max-w-prose">
           <h2 className="mb-1 text-xl font-bold">Why this to begin with</h2>
@@ -269,9 +250,20 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
           </ul>
         </section>
       )}
-      <LibrarySheet clientId={clientId} open={library} setOpen={setLibrary} choose={addLine} />
+      <Failure error={add.error} />
+      <LibrarySheet
+        clientId={clientId}
+        open={library}
+        setOpen={setLibrary}
+        choose={(entry, motion) => add.mutate({ entry, motion })}
+      />
     </div>
   );
+}
+
+/** Pixels a second at which the whole session fits into the window; never so few that steps cannot be told apart. */
+function fitting(seconds: number | undefined): number {
+  return Math.min(3, Math.max(0.5, (Math.min(1500, innerWidth) - 130) / (seconds || 600)));
 }
 
 function useKeep(clientId: string, id: string, name: string, draft: edit.Draft) {
@@ -349,12 +341,12 @@ function Minutes({ totals, findings, clientId, draft, put }: MinutesProps) {
 }
 
 type LegendProps = {
-  perSecond: number;
-  setPerSecond: (v: number) => void;
+  zoom: number;
+  setZoom: (v: number) => void;
   forecast: Schemas['ForecastView'] | undefined;
 };
 
-function Legend({ perSecond, setPerSecond, forecast }: LegendProps) {
+function Legend({ zoom, setZoom, forecast }: LegendProps) {
   const borrowed = forecast?.pools.some((p) => p.borrowed) ?? false;
   return (
     <div className="mt-1 flex flex-wrap items-center gap-x-6 gap-y-1 text-sm text-soft">
@@ -368,11 +360,11 @@ function Legend({ perSecond, setPerSecond, forecast }: LegendProps) {
         Zoom
         <input
           type="range"
-          min={0.4}
-          max={6}
-          step={0.2}
-          value={perSecond}
-          onChange={(e) => setPerSecond(Number(e.target.value))}
+          min={1}
+          max={8}
+          step={0.25}
+          value={zoom}
+          onChange={(e) => setZoom(Number(e.target.value))}
         />
       </label>
     </div>

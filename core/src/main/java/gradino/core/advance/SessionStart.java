@@ -44,6 +44,8 @@ public final class SessionStart {
     private final Asked asked;
     private final List<Because> reasons = new ArrayList<>();
     private final List<LineDraft> lines = new ArrayList<>();
+    private final Set<String> inOrder = new LinkedHashSet<>();
+    private final Set<String> unjudged = new LinkedHashSet<>();
 
     private SessionStart(Asked asked) {
         this.asked = asked;
@@ -94,15 +96,46 @@ public final class SessionStart {
                 start.consider(wish);
             }
         }
-        if (start.lines.stream().findAny().isPresent()
-                && asked.wishes().stream().anyMatch(w -> w.newcomer() && start.has(w))) {
+        if (asked.wishes().stream().anyMatch(w -> w.newcomer() && start.has(w))) {
             start.reasons.add(Because.of(Reason.SUGGEST_NEWCOMER));
         }
+        start.leftOut(Reason.SUGGEST_NEITHER, start.inOrder);
+        start.leftOut(Reason.SUGGEST_UNJUDGED, start.unjudged);
         return new Suggested(start.draft(start.lines), List.copyOf(start.reasons));
+    }
+
+    /** What is left out for one reason is told in one sentence. */
+    private void leftOut(Reason reason, Set<String> motions) {
+        if (!motions.isEmpty()) {
+            reasons.add(Because.of(reason, Term.of(String.join(", ", motions))));
+        }
     }
 
     private boolean has(Wish wish) {
         return lines.stream().anyMatch(l -> l.motion().equals(wish.motion().id()));
+    }
+
+    /**
+     * One line to add to a session, in a position the coach chose.
+     *
+     * @param wish with the estimates in that very position; empty ones leave the angle at the position's zero
+     * @param id within the session
+     */
+    public static LineDraft line(Wish wish, Asked asked, String id) {
+        var start = new SessionStart(asked);
+        int cap = wish.limits().highestEffort().value();
+        var suited = Optional.ofNullable(wish.position().training())
+                .map(Training::methods)
+                .orElse(List.of());
+        var preferred = start.method(wish, worse(wish), cap);
+        var chosen = suited.contains(preferred) || suited.isEmpty() ? preferred : suited.get(0);
+        return start.line(wish, wish.position(), Method.byId(chosen).orElseThrow(), cap, id);
+    }
+
+    /** Light where effort is capped low, hands-off where own strength is short, else ramps. */
+    private String method(Wish wish, Limiter limiter, int cap) {
+        boolean control = limiter == Limiter.CONTROL || limiter == Limiter.BOTH || wish.hypermobile();
+        return cap <= LIGHT_EFFORT ? "light-breath" : control ? "hands-off" : Method.RAMP_BOTH_WAYS;
     }
 
     private void consider(Wish wish) {
@@ -117,8 +150,10 @@ public final class SessionStart {
             reasons.add(Because.of(Reason.SUGGEST_STRUCTURE, name));
         } else if (missing(wish)) {
             reasons.add(Because.of(Reason.SUGGEST_UNMEASURED, name));
-        } else if (limiter == Limiter.NEITHER || limiter == Limiter.UNKNOWN) {
-            reasons.add(Because.of(Reason.SUGGEST_NEITHER, name));
+        } else if (limiter == Limiter.NEITHER) {
+            inOrder.add(wish.motion().name());
+        } else if (limiter == Limiter.UNKNOWN) {
+            unjudged.add(wish.motion().name());
         } else {
             prescribe(wish, limiter);
         }
@@ -143,16 +178,15 @@ public final class SessionStart {
 
     private void prescribe(Wish wish, Limiter limiter) {
         int cap = wish.limits().highestEffort().value();
-        boolean control = limiter == Limiter.CONTROL || limiter == Limiter.BOTH || wish.hypermobile();
-        boolean light = cap <= LIGHT_EFFORT;
-        var methodId = light ? "light-breath" : control ? "hands-off" : Method.RAMP_BOTH_WAYS;
+        var methodId = method(wish, limiter, cap);
         var position = position(wish, methodId);
         var name = Term.of(wish.motion().name());
         if (position.isEmpty()) {
             reasons.add(Because.of(Reason.SUGGEST_NO_POSITION, name));
             return;
         }
-        var line = line(wish, position.get(), Method.byId(methodId).orElseThrow(), cap);
+        var id = "l" + (lines.size() + 1);
+        var line = line(wish, position.get(), Method.byId(methodId).orElseThrow(), cap, id);
         if (!lines.isEmpty() && isTooLong(line)) {
             reasons.add(Because.of(
                     Reason.SUGGEST_MINUTES,
@@ -161,8 +195,15 @@ public final class SessionStart {
             return;
         }
         lines.add(line);
-        var reason = light ? Reason.SUGGEST_LIGHT : control ? Reason.SUGGEST_CONTROL : Reason.SUGGEST_RANGE;
-        reasons.add(Because.of(reason, name, Term.of(position.get().name()), Term.of(cap, Unit.PERCENT)));
+        reasons.add(Because.of(reason(methodId), name, Term.of(position.get().name()), Term.of(cap, Unit.PERCENT)));
+    }
+
+    private static Reason reason(String methodId) {
+        return switch (methodId) {
+            case "light-breath" -> Reason.SUGGEST_LIGHT;
+            case "hands-off" -> Reason.SUGGEST_CONTROL;
+            default -> Reason.SUGGEST_RANGE;
+        };
     }
 
     /** The measured position where it trains, since its angle is known; otherwise the first that fits. */
@@ -195,7 +236,7 @@ public final class SessionStart {
                         > minutes * SECONDS_PER_MINUTE;
     }
 
-    private LineDraft line(Wish wish, Position position, Method method, int cap) {
+    private LineDraft line(Wish wish, Position position, Method method, int cap, String id) {
         boolean midline = wish.motion().midline();
         var blocks = method.firstBlocks(wish.newcomer()).stream()
                 .filter(b -> b.form() != BlockForm.CONTROLLED_ROTATION)
@@ -205,7 +246,7 @@ public final class SessionStart {
                 .map((s, p) -> p.map(a -> angle(a, position, wish, s)).orElse(0.0));
         var worse = angles.left() <= angles.right() ? Side.LEFT : Side.RIGHT;
         return new LineDraft(
-                "l" + (lines.size() + 1),
+                id,
                 wish.motion().id(),
                 position.id(),
                 method.id(),

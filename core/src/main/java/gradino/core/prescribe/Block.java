@@ -12,6 +12,9 @@ public sealed interface Block permits Leaf, GradedSet, Group {
     /** The leaves in the order they are done, each with the set or round it belongs to. */
     List<Part> parts();
 
+    /** What to do, for whoever does it alone at home: one plain sentence. */
+    String inWords();
+
     /** The block's length, which the phases of its parts sum up to. */
     default int seconds() {
         int seconds = 0;

@@ -28,6 +28,14 @@ public sealed interface Contraction extends Leaf {
         }
 
         @Override
+        public String inWords() {
+            var hold = topHoldSeconds > 0 ? ", then hold " + topHoldSeconds + " s" : "";
+            var down = downSeconds > 0 ? ", ease off over " + downSeconds + " s" : "";
+            var where = contact.isEmpty() ? "" : ": " + contact;
+            return "%s %s%s%s%s.".formatted(press ? "Press" : "Pull", Efforts.inWords(steps), hold, down, where);
+        }
+
+        @Override
         public BlockKind kind() {
             return press ? BlockKind.PRESS : BlockKind.PULL;
         }
@@ -73,6 +81,12 @@ public sealed interface Contraction extends Leaf {
     record ContractRelax(int contractSeconds, EffortPercent effort, int relaxSeconds, int cycles, String contact)
             implements Contraction {
         @Override
+        public String inWords() {
+            return "%d times: breathe in and press %s for %d s, breathe out, let go and go deeper for %d s."
+                    .formatted(cycles, effort, contractSeconds, relaxSeconds);
+        }
+
+        @Override
         public BlockKind kind() {
             return BlockKind.CONTRACT_RELAX;
         }
@@ -103,6 +117,13 @@ public sealed interface Contraction extends Leaf {
             implements Contraction {
         public HandsOffHold(int repetitions, int reStretchSeconds, int holdSeconds, EffortPercent effort) {
             this(repetitions, reStretchSeconds, holdSeconds, 1, 0, effort);
+        }
+
+        @Override
+        public String inWords() {
+            var rounds = sets > 1 ? "%d sets of ".formatted(sets) : "";
+            return "%s%d times: hands help it to the end for %d s, then let go and keep it there for %d s."
+                    .formatted(rounds, repetitions, reStretchSeconds, holdSeconds);
         }
 
         @Override

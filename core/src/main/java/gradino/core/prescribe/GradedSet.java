@@ -43,6 +43,16 @@ public record GradedSet(
     public record Contacts(String press, String pull) {}
 
     @Override
+    public String inWords() {
+        var each = new ArrayList<String>();
+        ramps().forEach(ramp -> each.add(ramp.inWords()));
+        if (settle != null) {
+            each.add(settle.inWords());
+        }
+        return "%d %s: %s".formatted(sets, sets == 1 ? "set" : "sets", String.join(" ", each));
+    }
+
+    @Override
     public List<Part> parts() {
         var parts = new ArrayList<Part>();
         for (int set = 1; set <= sets; set++) {

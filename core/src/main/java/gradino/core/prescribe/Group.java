@@ -3,11 +3,19 @@ package gradino.core.prescribe;
 import gradino.core.prescribe.Quiet.Rest;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 
 /** Blocks in order, a few rounds of them with a rest between. Groups may stand in groups. */
 public record Group(List<Block> blocks, int rounds, int restSeconds) implements Block {
     public Group {
         blocks = List.copyOf(blocks);
+    }
+
+    @Override
+    public String inWords() {
+        var each = blocks.stream().map(Block::inWords).collect(Collectors.joining(" "));
+        var rest = restSeconds > 0 && rounds > 1 ? " %d s rest between.".formatted(restSeconds) : "";
+        return "%d %s of: %s%s".formatted(rounds, rounds == 1 ? "round" : "rounds", each, rest);
     }
 
     @Override

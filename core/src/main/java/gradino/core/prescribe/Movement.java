@@ -20,6 +20,12 @@ public sealed interface Movement extends Leaf {
         }
 
         @Override
+        public String inWords() {
+            return "%d slow %s circles each way, %d s a circle, everything else still."
+                    .formatted(eachWay, joint, secondsPerCircle);
+        }
+
+        @Override
         public BlockKind kind() {
             return BlockKind.ROTATION;
         }
@@ -60,6 +66,12 @@ public sealed interface Movement extends Leaf {
             EffortPercent effort)
             implements Movement {
         @Override
+        public String inWords() {
+            return "Lift %s %d times, hold %d s each%s."
+                    .formatted(part, repetitions, holdSeconds, Efforts.load(loadKg));
+        }
+
+        @Override
         public BlockKind kind() {
             return BlockKind.LIFT_OFF;
         }
@@ -89,6 +101,11 @@ public sealed interface Movement extends Leaf {
             EffortPercent effort)
             implements Movement {
         @Override
+        public String inWords() {
+            return "%d times: lower slowly over %d s%s.".formatted(repetitions, loweringSeconds, Efforts.load(loadKg));
+        }
+
+        @Override
         public BlockKind kind() {
             return BlockKind.ECCENTRIC;
         }
@@ -112,6 +129,12 @@ public sealed interface Movement extends Leaf {
     record LoadedStretch(
             double loadKg, int repetitions, int downSeconds, int pauseSeconds, int upSeconds, EffortPercent effort)
             implements Movement {
+        @Override
+        public String inWords() {
+            return "%d times: down over %d s, stay %d s, up over %d s%s."
+                    .formatted(repetitions, downSeconds, pauseSeconds, upSeconds, Efforts.load(loadKg));
+        }
+
         @Override
         public BlockKind kind() {
             return BlockKind.LOADED_STRETCH;
@@ -137,6 +160,11 @@ public sealed interface Movement extends Leaf {
     /** Pull in, push out, without leaving the end of the range. */
     record Pulses(int repetitions, int inSeconds, int outSeconds, EffortPercent effort) implements Movement {
         @Override
+        public String inWords() {
+            return "%d times: pull in %d s, push out %d s.".formatted(repetitions, inSeconds, outSeconds);
+        }
+
+        @Override
         public BlockKind kind() {
             return BlockKind.PULSES;
         }
@@ -155,6 +183,12 @@ public sealed interface Movement extends Leaf {
     record SidestepRounds(
             int rounds, int awaySeconds, int intoSeconds, int attempts, int restSeconds, EffortPercent effort)
             implements Movement {
+        @Override
+        public String inWords() {
+            return "%d attempts of %d times: away %d s, then into it %d s, keeping the ground gained."
+                    .formatted(attempts, rounds, awaySeconds, intoSeconds);
+        }
+
         @Override
         public BlockKind kind() {
             return BlockKind.SIDESTEP;
@@ -182,6 +216,11 @@ public sealed interface Movement extends Leaf {
 
     /** Moving from one end-range position to another under control; rocks are the same with both ends near. */
     record Transition(String cue, int repetitions, int secondsEach, int endPauseSeconds) implements Movement {
+        @Override
+        public String inWords() {
+            return "%d times: %s, %d s each.".formatted(repetitions, cue, secondsEach);
+        }
+
         @Override
         public BlockKind kind() {
             return BlockKind.TRANSITION;

@@ -8,6 +8,11 @@ public sealed interface Quiet extends Leaf {
     /** Time to place block and strap; the cue says how. */
     record SetUp(int seconds, String cue) implements Quiet {
         @Override
+        public String inWords() {
+            return cue;
+        }
+
+        @Override
         public BlockKind kind() {
             return BlockKind.SET_UP;
         }
@@ -19,6 +24,11 @@ public sealed interface Quiet extends Leaf {
     }
 
     record SideChange(int seconds, String cue) implements Quiet {
+        @Override
+        public String inWords() {
+            return cue;
+        }
+
         @Override
         public BlockKind kind() {
             return BlockKind.SIDE_CHANGE;
@@ -32,6 +42,11 @@ public sealed interface Quiet extends Leaf {
 
     record Rest(int seconds) implements Quiet {
         @Override
+        public String inWords() {
+            return "Rest %d s.".formatted(seconds);
+        }
+
+        @Override
         public BlockKind kind() {
             return BlockKind.REST;
         }
@@ -44,6 +59,11 @@ public sealed interface Quiet extends Leaf {
 
     /** Steady pressure with a tool, so that an area lets go. Must be followed by an activating block. */
     record Release(String area, String tool, int seconds) implements Quiet {
+        @Override
+        public String inWords() {
+            return "Release %s with %s for %d s. Odd or pulsing: move off.".formatted(area, tool, seconds);
+        }
+
         @Override
         public BlockKind kind() {
             return BlockKind.RELEASE;
@@ -70,6 +90,13 @@ public sealed interface Quiet extends Leaf {
         }
 
         @Override
+        public String inWords() {
+            var extra = cue.isEmpty() ? "" : " " + cue + ".";
+            return "Stay at the end of the range for %d s, the stretch no stronger than %d of 10.%s"
+                    .formatted(seconds, sensationCeiling, extra);
+        }
+
+        @Override
         public BlockKind kind() {
             return BlockKind.SUPPORTED_HOLD;
         }
@@ -82,6 +109,12 @@ public sealed interface Quiet extends Leaf {
 
     /** Quiet breathing at the new end range, rounded to whole breaths. */
     record Settle(int wantedSeconds, Breathing breathing) implements Quiet {
+        @Override
+        public String inWords() {
+            return "Breathe quietly for %d s, in %d, out %d."
+                    .formatted(seconds(), breathing.inSeconds(), breathing.outSeconds());
+        }
+
         @Override
         public BlockKind kind() {
             return BlockKind.SETTLE;
@@ -100,6 +133,11 @@ public sealed interface Quiet extends Leaf {
 
     /** Measuring again, or the movement that is looked at before and after. */
     record ReMeasure(String what, int seconds) implements Quiet {
+        @Override
+        public String inWords() {
+            return "Measure %s.".formatted(what);
+        }
+
         @Override
         public BlockKind kind() {
             return BlockKind.RE_MEASURE;

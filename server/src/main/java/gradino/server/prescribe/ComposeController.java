@@ -4,6 +4,7 @@ import gradino.core.effort.EffortSolver;
 import gradino.core.prescribe.BlockForm;
 import gradino.core.prescribe.BlockParameter;
 import gradino.core.prescribe.SessionDraft;
+import gradino.core.prescribe.SessionDraft.LineDraft;
 import gradino.core.prescribe.Shorten;
 import gradino.server.prescribe.ComposeService.ScorePreview;
 import gradino.server.prescribe.ComposeService.Suggested;
@@ -15,6 +16,7 @@ import jakarta.validation.constraints.Size;
 import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -28,11 +30,13 @@ class ComposeController {
     private final ComposeService compose;
     private final MethodService methods;
     private final LibraryService library;
+    private final HandoutService handouts;
 
-    ComposeController(ComposeService compose, MethodService methods, LibraryService library) {
+    ComposeController(ComposeService compose, MethodService methods, LibraryService library, HandoutService handouts) {
         this.compose = compose;
         this.methods = methods;
         this.library = library;
+        this.handouts = handouts;
     }
 
     /** @param minutes to fit into; null for what the client's file says */
@@ -94,6 +98,15 @@ class ComposeController {
         return compose.suggest(clientId);
     }
 
+    @GetMapping("/api/clients/{clientId}/score/line")
+    LineDraft line(
+            @PathVariable String clientId,
+            @RequestParam String motion,
+            @RequestParam String position,
+            @RequestParam String id) {
+        return compose.line(clientId, motion, position, id);
+    }
+
     @PostMapping("/api/clients/{clientId}/score/preview")
     ScorePreview preview(@PathVariable String clientId, @RequestBody SessionDraft draft) {
         return compose.preview(clientId, draft);
@@ -117,6 +130,13 @@ class ComposeController {
     @GetMapping("/api/clients/{clientId}/compositions/{compositionId}")
     Composition get(@PathVariable String clientId, @PathVariable String compositionId) {
         return compose.get(clientId, compositionId);
+    }
+
+    @GetMapping(
+            path = "/api/clients/{clientId}/compositions/{compositionId}/handout.pdf",
+            produces = MediaType.APPLICATION_PDF_VALUE)
+    byte[] handout(@PathVariable String clientId, @PathVariable String compositionId) {
+        return handouts.pdf(clientId, compositionId);
     }
 
     @PutMapping("/api/clients/{clientId}/compositions/{compositionId}")

@@ -4,7 +4,6 @@ import gradino.core.advance.SessionStart;
 import gradino.core.because.Because;
 import gradino.core.because.Finding;
 import gradino.core.body.Catalogue;
-import gradino.core.body.Position;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.effort.EffortSolver;
@@ -19,7 +18,6 @@ import gradino.core.prescribe.SessionDraft.LineDraft;
 import gradino.core.prescribe.Shorten;
 import gradino.core.prescribe.Timeline;
 import gradino.core.prescribe.Totals;
-import gradino.core.quantity.Degrees;
 import gradino.core.quantity.UncertainAngle;
 import gradino.server.account.Account;
 import gradino.server.account.SignedIn;
@@ -31,6 +29,7 @@ import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.CompositionRepository.Composition;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -193,12 +192,44 @@ class ComposeService {
         var wishes = measures.ranges(clientId).stream()
                 .flatMap(row -> wish(client, row).stream())
                 .toList();
-        var suggested = SessionStart.suggest(new SessionStart.Asked(
+        var suggested = SessionStart.suggest(asked(client, wishes));
+        return new Suggested(suggested.draft(), suggested.reasons());
+    }
+
+    private static SessionStart.Asked asked(Client client, List<SessionStart.Wish> wishes) {
+        return new SessionStart.Asked(
                 wishes,
                 client.details().equipment(),
                 client.details().minutes(),
-                (position, angle) -> Props.grid(client, position.id()).roundDown(angle)));
-        return new Suggested(suggested.draft(), suggested.reasons());
+                (position, angle) -> Props.grid(client, position.id()).roundDown(angle));
+    }
+
+    /** One line to add, at the client's own angle where the position was measured. */
+    @Transactional(readOnly = true)
+    LineDraft line(String clientId, String motionId, String positionId, String lineId) {
+        var client = clients.get(clientId);
+        var motion = Catalogue.motion(motionId)
+                .orElseThrow(() -> Problem.invalid("motion", "unknown-motion", "Pick a motion of the list."));
+        var position = Catalogue.position(positionId)
+                .filter(p -> p.trains() && p.allows(motionId))
+                .orElseThrow(() -> Problem.invalid(
+                        "position", "position-for-motion", "This position does not train this motion."));
+        var rows = measures.ranges(clientId);
+        var measured = rows.stream()
+                .filter(r -> r.motion().equals(motionId) && r.position().equals(positionId))
+                .findFirst();
+        var any = measured.or(
+                () -> rows.stream().filter(r -> r.motion().equals(motionId)).findFirst());
+        var known = any.flatMap(row -> wish(client, row));
+        var wish = new SessionStart.Wish(
+                motion,
+                position,
+                known.map(SessionStart.Wish::limiters).orElse(Sided.both(Limiter.UNKNOWN)),
+                measured.isPresent() ? known.orElseThrow().passive() : Sided.both(Optional.empty()),
+                limits(client, motionId),
+                client.intake().hypermobile(LocalDate.now(clock)),
+                known.map(SessionStart.Wish::newcomer).orElse(true));
+        return SessionStart.line(wish, asked(client, List.of()), lineId);
     }
 
     private Optional<SessionStart.Wish> wish(Client client, RangeRow row) {
@@ -211,7 +242,7 @@ class ComposeService {
         var limiters = Sided.of(side ->
                 row.on(midline ? Side.MIDLINE : side).map(s -> s.limiter()).orElse(Limiter.UNKNOWN));
         var passive = Sided.of(side -> row.passive(midline ? Side.MIDLINE : side));
-        var day = java.time.LocalDate.now(clock);
+        var day = LocalDate.now(clock);
         boolean newcomer = lines.of(client.id()).stream()
                 .filter(l -> l.motion().equals(row.motion()))
                 .findFirst()
@@ -278,10 +309,5 @@ class ComposeService {
         var me = signedIn.account().map(Account::id).orElse(null);
         compositions.insert(new Composition(id, clientId, me, name.strip(), draft, StudioClock.now(clock)));
         return get(clientId, id);
-    }
-
-    /** The angle that a position's props reach. */
-    static Degrees onProps(Client client, Position position, Degrees angle) {
-        return Props.grid(client, position.id()).roundDown(angle);
     }
 }

@@ -1,0 +1,100 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, ask, type Schemas } from '../../../shared/api/client';
+import { words as plain } from '../../../shared/units';
+import { Failure } from '../../../shared/ui/Findings';
+import { FigureView } from '../compose/FigureView';
+import { Methods } from './Methods';
+
+/** Positions with their drawings, and the methods: what a coach can prescribe from. */
+export function LibraryPage() {
+  const [words, setWords] = useState('');
+  const found = useQuery({
+    queryKey: ['library', words],
+    placeholderData: keepPreviousData,
+    queryFn: () => ask(api.GET('/api/library', { params: { query: { words, motion: '', method: '' } } })),
+  });
+  return (
+    <>
+      <h1 className="mb-4 text-3xl font-bold">Library</h1>
+      <Methods />
+      <h2 className="mt-10 mb-2 text-xl font-bold">
+        Positions <span className="font-normal text-soft">{found.data && `· ${found.data.length}`}</span>
+      </h2>
+      <label className="mb-4 block max-w-lg text-sm text-soft">
+        Search by name, motion, tissue, fault or method
+        <input
+          className="mt-1 block w-full border-b-2 border-rule bg-transparent py-1 text-xl text-ink focus:border-ink"
+          value={words}
+          onChange={(e) => setWords(e.target.value)}
+        />
+      </label>
+      <Failure error={found.error} />
+      {found.data?.length === 0 && <p className="text-soft">Nothing fits. Try fewer words.</p>}
+      <ul className="grid gap-4 sm:grid-cols-2 xl:grid-cols-3">
+        {found.data?.map((entry) => (
+          <li key={entry.position.id} className="break-inside-avoid border border-rule bg-card p-3">
+            <PositionCard entry={entry} />
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function PositionCard({ entry }: { entry: Schemas['LibraryEntry'] }) {
+  const { position, figure } = entry;
+  const t = position.training;
+  return (
+    <>
+      <div className="flex gap-3">
+        {figure && (
+          <div className="w-32 shrink-0">
+            <FigureView figure={figure} label={position.name} className="h-28" />
+          </div>
+        )}
+        <div>
+          <h3 className="font-bold">{position.name}</h3>
+          <p className="text-sm text-soft">{position.motions.map(plain).join(', ')}</p>
+          <p className="mt-1 text-sm">{position.setup}</p>
+        </div>
+      </div>
+      {t && (
+        <details className="mt-2 text-sm">
+          <summary className="cursor-pointer font-semibold">Press, pull, props, faults, stop signs</summary>
+          <p className="mt-1">
+            <span className="text-soft">Lengthened:</span> {t.tissue}
+          </p>
+          {t.press && (
+            <p>
+              <span className="font-semibold text-press">Press:</span> {t.press}
+            </p>
+          )}
+          {t.pull && (
+            <p>
+              <span className="font-semibold text-pull">Pull:</span> {t.pull}
+            </p>
+          )}
+          {t.props.length > 0 && (
+            <p>
+              <span className="text-soft">Props:</span> {t.props.map((p) => `${p.what}: ${p.then}`).join('; ')}
+            </p>
+          )}
+          <p>
+            <span className="text-soft">Easier:</span> {t.easier.join('; ')}
+          </p>
+          <p>
+            <span className="text-soft">Harder:</span> {t.harder.join('; ')}
+          </p>
+          <p>
+            <span className="text-soft">Faults:</span> {t.fixes.map((f) => `${f.what} → ${f.then}`).join('; ')}
+          </p>
+          <p>
+            <span className="font-semibold text-warn">Stop for:</span> {t.stops.join('; ')}
+          </p>
+          <p className="text-soft">{t.source.text}</p>
+        </details>
+      )}
+    </>
+  );
+}
