@@ -184,7 +184,7 @@ export function AddBlock({ forms, add, label }: { forms: FormInfo[]; add: (block
   return (
     <select
       aria-label={label}
-      className="min-h-11 border border-rule bg-card px-2 font-semibold"
+      className="min-h-11 max-w-full border border-rule bg-card px-2 font-semibold"
       value=""
       onChange={(e) => {
         const info = forms.find((f) => f.form === e.target.value);

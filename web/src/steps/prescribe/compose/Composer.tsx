@@ -54,6 +54,12 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
   const changeList = (make: (blocks: edit.Block[]) => edit.Block[]) => {
     if (selected) history.change((d) => edit.changeList(d, selected, together, make));
   };
+  const shiftBlock = (by: 1 | -1) => {
+    const to = (selected?.block ?? 0) + by;
+    if (!selected || !line || to < 0 || to >= line[selected.side].length) return;
+    changeList((all) => edit.move(all, selected.block, by));
+    select({ ...selected, block: to });
+  };
   const add = useMutation({
     mutationFn: ({ entry, motion }: { entry: Schemas['LibraryEntry']; motion: string }) =>
       ask(
@@ -77,6 +83,7 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
     history,
     changeBlock,
     changeList,
+    shiftBlock,
     openLibrary: () => setLibrary(true),
   });
 
@@ -117,7 +124,7 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
           >
             Keep the session
           </Button>
-          {keep.isSuccess && <span role="status">Kept.</span>}
+          {!isNew && draft === start && <span role="status">Kept.</span>}
         </div>
       </div>
       {preview?.totals && (
@@ -194,8 +201,8 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
                   >
                     Copy
                   </Button>
-                  <Button onClick={() => changeList((all) => edit.move(all, selected.block, -1))}>Earlier</Button>
-                  <Button onClick={() => changeList((all) => edit.move(all, selected.block, 1))}>Later</Button>
+                  <Button onClick={() => shiftBlock(-1)}>Earlier</Button>
+                  <Button onClick={() => shiftBlock(1)}>Later</Button>
                   <Button onClick={() => changeList((all) => all.filter((_, i) => i !== selected.block))}>
                     Take out
                   </Button>

@@ -74,7 +74,7 @@ export function LinePanel(props: Props) {
         <label className="text-sm text-soft">
           Method
           <select
-            className="mt-1 block min-h-11 border border-rule bg-card px-2 text-ink"
+            className="mt-1 block min-h-11 w-full max-w-72 border border-rule bg-card px-2 text-ink"
             value={line.method}
             onChange={(e) => {
               const chosen = methods.data?.find((m) => m.method.id === e.target.value)?.method;

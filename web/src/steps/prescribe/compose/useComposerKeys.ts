@@ -1,5 +1,5 @@
 import type { KeyboardEvent } from 'react';
-import { move, setNumber, type Block, type Draft, type Spot } from './edit';
+import { setNumber, type Block, type Draft, type Spot } from './edit';
 import { MAIN_NUMBER } from './phases';
 
 type Props = {
@@ -9,6 +9,7 @@ type Props = {
   history: { undo: () => void; redo: () => void };
   changeBlock: (key: string, make: (block: Block) => Block) => void;
   changeList: (make: (blocks: Block[]) => Block[]) => void;
+  shiftBlock: (by: 1 | -1) => void;
   openLibrary: () => void;
 };
 
@@ -29,8 +30,8 @@ export function useComposerKeys(p: Props) {
       if (main) p.changeBlock(`key.${main}`, (b) => setNumber(main, Math.max(0, (b.numbers[main] ?? 0) + amount))(b));
     };
     const keys: Record<string, (() => void) | undefined> = {
-      ArrowRight: event.altKey ? () => p.changeList((all) => move(all, at.block, 1)) : () => go(p, 1),
-      ArrowLeft: event.altKey ? () => p.changeList((all) => move(all, at.block, -1)) : () => go(p, -1),
+      ArrowRight: event.altKey ? () => p.shiftBlock(1) : () => go(p, 1),
+      ArrowLeft: event.altKey ? () => p.shiftBlock(-1) : () => go(p, -1),
       ArrowDown: () => p.select({ ...at, side: 'right' }),
       ArrowUp: () => p.select({ ...at, side: 'left' }),
       '+': step(by),

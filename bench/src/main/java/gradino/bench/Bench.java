@@ -62,6 +62,8 @@ public final class Bench {
         all.put("estimate", RangeBench::estimate);
         all.put("ranges", ServerBench::ranges);
         all.put("draw", DrawBench::rangeMap);
+        all.put("library", ComposeBench::library);
+        all.put("score", ComposeBench::score);
         all.put("start", ServerBench::start);
         all.put("sign-in", ServerBench::signIn);
         all.put("bundle", ServerBench::bundle);

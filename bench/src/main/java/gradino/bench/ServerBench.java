@@ -107,7 +107,18 @@ final class ServerBench {
         }
 
         void post(String path, String type, String body) throws IOException, InterruptedException {
-            var request = request(path).header("Content-Type", type).POST(HttpRequest.BodyPublishers.ofString(body));
+            change(request(path).header("Content-Type", type).POST(HttpRequest.BodyPublishers.ofString(body)), path);
+        }
+
+        void put(String path, String body) throws IOException, InterruptedException {
+            change(
+                    request(path)
+                            .header("Content-Type", "application/json")
+                            .PUT(HttpRequest.BodyPublishers.ofString(body)),
+                    path);
+        }
+
+        private void change(HttpRequest.Builder request, String path) throws IOException, InterruptedException {
             cookies.getCookieStore().getCookies().stream()
                     .filter(c -> c.getName().equals("XSRF-TOKEN"))
                     .forEach(c -> request.header("X-XSRF-TOKEN", c.getValue()));

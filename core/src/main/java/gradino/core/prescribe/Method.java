@@ -105,7 +105,7 @@ public record Method(
     /** The blocks that a line begins with. */
     public List<BlockDraft> firstBlocks(boolean newcomer) {
         return blocks.stream()
-                .filter(MethodBlock::isFirst)
+                .filter(MethodBlock::inFirstDose)
                 .map(b -> b.draft(newcomer))
                 .toList();
     }

@@ -46,7 +46,7 @@ public record MethodBlock(
     }
 
     /** Whether it belongs to the first dose; others come later, by a step of the ladder. */
-    public boolean isFirst() {
+    public boolean inFirstDose() {
         return !number.startsWith("+");
     }
 

@@ -24,7 +24,8 @@ class WebPages implements WebMvcConfigurer {
 
     @Override
     public void addViewControllers(ViewControllerRegistry registry) {
-        for (var deepLink : new String[] {"/", "/clients/**", "/sessions/**", "/studio/**", "/lines/**", "/noise/**"}) {
+        for (var deepLink :
+                new String[] {"/", "/clients/**", "/sessions/**", "/studio/**", "/lines/**", "/noise/**", "/library"}) {
             registry.addViewController(deepLink).setViewName("forward:/index.html");
         }
     }

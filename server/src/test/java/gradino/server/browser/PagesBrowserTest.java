@@ -41,6 +41,8 @@ public class PagesBrowserTest {
             "/studio/accounts",
             "/clients/demo-rower/prescribe",
             "/clients/demo-puppeteer/prescribe",
+            "/clients/demo-rower/compose",
+            "/library",
             "/clients/demo-rower/perform",
             "/clients/demo-bell-ringer/advance",
             "/clients/demo-puppeteer/advance",

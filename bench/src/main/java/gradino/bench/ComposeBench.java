@@ -1,0 +1,143 @@
+package gradino.bench;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import gradino.core.body.Catalogue;
+import gradino.core.body.Position;
+import gradino.core.prescribe.LibrarySearch;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+
+/** A whole hour, both sides, while it is composed: on the server, and from a key to the drawn score. */
+final class ComposeBench {
+    private static final Random RANDOM = new Random();
+    private static final int POSITIONS = 500;
+
+    /** Waits until the minutes say something else, then for the frame that shows it. */
+    private static final String NEXT_FRAME = """
+            (key) => new Promise((done) => {
+              const minutes = document.querySelector('[data-testid=minutes]');
+              const from = performance.now();
+              const field = document.querySelector('section[aria-label=Block] input');
+              new MutationObserver((_, seen) => {
+                seen.disconnect();
+                requestAnimationFrame(() => setTimeout(() => done(performance.now() - from)));
+              }).observe(minutes, { characterData: true, childList: true, subtree: true });
+              field.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+            })
+            """;
+
+    private ComposeBench() {}
+
+    static List<Measured> library() {
+        var trained = Catalogue.positions().stream().filter(Position::trains).toList();
+        var many = new ArrayList<Position>();
+        while (many.size() < POSITIONS) {
+            many.add(trained.get(many.size() % trained.size()));
+        }
+        Collections.shuffle(many, RANDOM);
+        var query = new LibrarySearch.Query(
+                "hip front",
+                "",
+                Set.of("block", "strap", "wall", "bench"),
+                "",
+                List.of("hip-extension", "hip-flexion"));
+        var times = new ArrayList<Double>();
+        for (int run = 0; run < 60; run++) {
+            long before = System.nanoTime();
+            int found = LibrarySearch.find(many, query).size();
+            times.add((System.nanoTime() - before) / 1e6);
+            if (found == 0) {
+                throw new IllegalStateException("nothing found");
+            }
+        }
+        return List.of(new Measured("library-search", Bench.median(times), "ms", 20));
+    }
+
+    static List<Measured> score() throws Exception {
+        var data = Files.createTempDirectory("gradino-bench");
+        try (var server = ServerBench.Running.start(data)) {
+            server.visitor().signIn();
+            ServerBench.upload(server.visitor(), "clients.csv", ServerBench.clients());
+            var figures = new ArrayList<>(previews(server));
+            server.visitor()
+                    .put("/api/clients/c/compositions/hour", "{\"name\":\"Hour\",\"draft\":%s}".formatted(hour(0)));
+            figures.add(pdf(server));
+            figures.add(key(server));
+            return figures;
+        }
+    }
+
+    private static List<Measured> previews(ServerBench.Running server) throws Exception {
+        var times = new ArrayList<Double>();
+        for (int run = 0; run < 400; run++) {
+            var body = hour(run % 20);
+            long before = System.nanoTime();
+            server.visitor().post("/api/clients/c/score/preview", "application/json", body);
+            // The first ones warm the process up, as composing would.
+            if (run >= 150) {
+                times.add((System.nanoTime() - before) / 1e6);
+            }
+        }
+        Collections.sort(times);
+        double high = times.get((int) (times.size() * 0.99));
+        return List.of(
+                new Measured("preview-60-min", Bench.median(times), "ms", 15),
+                new Measured("preview-60-min-p99", high, "ms", 40));
+    }
+
+    private static Measured pdf(ServerBench.Running server) throws Exception {
+        var times = new ArrayList<Double>();
+        for (int run = 0; run < 5; run++) {
+            long before = System.nanoTime();
+            var answer = server.visitor().get("/api/clients/c/compositions/hour/handout.pdf");
+            times.add((System.nanoTime() - before) / 1e9);
+            if (!new String(answer.body(), 0, 4, StandardCharsets.ISO_8859_1).equals("%PDF")) {
+                throw new IllegalStateException("no PDF");
+            }
+        }
+        return new Measured("handout-pdf", Bench.median(times), "s", 1);
+    }
+
+    private static Measured key(ServerBench.Running server) {
+        var times = new ArrayList<Double>();
+        try (var playwright = Playwright.create();
+                var browser = DrawBench.chromium(playwright)) {
+            Page page = DrawBench.page(browser, server);
+            page.navigate("http://localhost:" + server.port() + "/clients/c/compose/hour");
+            page.waitForSelector("section[aria-label=Block] input");
+            for (int run = 0; run < 30; run++) {
+                double time = ((Number) page.evaluate(NEXT_FRAME, run % 2 == 0 ? "ArrowDown" : "ArrowUp")).doubleValue();
+                if (run >= 8) {
+                    times.add(time);
+                }
+            }
+        }
+        return new Measured("key-to-score", Bench.median(times), "ms", 60);
+    }
+
+    /** Six lines of about ten minutes, both sides; the seed makes each one another. */
+    private static String hour(int seed) {
+        var lines = new ArrayList<String>();
+        for (int n = 0; n < 6; n++) {
+            var blocks = """
+                    [{"form":"SUPPORTED_HOLD","numbers":{"seconds":%d},"words":{},"steps":[],"blocks":[]},
+                     {"form":"GRADED_SET","numbers":{"ceiling":50,"sets":2,"settle":36,"rest":15},"words":{},
+                      "steps":[{"effort":20,"seconds":5},{"effort":40,"seconds":5},{"effort":60,"seconds":5}],"blocks":[]},
+                     {"form":"HANDS_OFF_HOLD","numbers":{"repetitions":3,"hold":10},"words":{},"steps":[],"blocks":[]}]
+                    """.formatted(60 - seed);
+            lines.add("""
+                    {"lines":[{"id":"l%d","motion":"%s","position":"prone-knee-bent","method":"ramp-both-ways",
+                     "sides":"ONE_AFTER_OTHER","firstSide":"LEFT","angles":{"left":20,"right":20},"left":%s,"right":%s,
+                     "setUpSeconds":30,"sideChangeSeconds":30,"sessionsPerWeek":3,"unequalReason":""}],
+                     "rounds":1,"restSeconds":0,"oneSetUp":false}
+                    """.formatted(n, n % 2 == 0 ? "hip-internal-rotation" : "hip-external-rotation", blocks, blocks));
+        }
+        return "{\"warmUp\":[],\"stations\":[%s]}".formatted(String.join(",", lines));
+    }
+}

@@ -1,0 +1,130 @@
+package gradino.server.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import gradino.server.TestServer;
+import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+
+/** A session is composed in the browser: by keys, by dragging, from the library; kept and opened again. */
+public class ComposeBrowserTest {
+    private TestServer server;
+    private Browser browser;
+    private Page page;
+
+    @BeforeClass
+    public void start() {
+        server = TestServer.demo();
+        browser = new Browser(server);
+        page = browser.page;
+    }
+
+    @AfterClass(alwaysRun = true)
+    public void stop() {
+        browser.close();
+        server.close();
+    }
+
+    private Locator minutes() {
+        return page.getByTestId("minutes");
+    }
+
+    private static int seconds(String clock) {
+        var parts = clock.split(":");
+        return 60 * Integer.parseInt(parts[0]) + Integer.parseInt(parts[1]);
+    }
+
+    private void open() {
+        page.navigate(server.url("/clients/demo-rower/compose"));
+        assertThat(minutes()).hasText(Pattern.compile("\\d+:\\d\\d"));
+    }
+
+    private Locator field(String label) {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Block"))
+                .getByLabel(label, new Locator.GetByLabelOptions().setExact(true));
+    }
+
+    @Test
+    public void secondsChangeByKeysOnBothSidesAndComeBackWithUndo() {
+        open();
+        int before = seconds(minutes().innerText());
+        var hold = field("For");
+        int held = Integer.parseInt(hold.inputValue());
+        hold.press("ArrowDown");
+        assertThat(hold).hasValue(String.valueOf(held - 5));
+        assertThat(minutes()).hasText(clock(before - 10));
+        hold.press("Control+z");
+        assertThat(minutes()).hasText(clock(before));
+        hold.press("Control+y");
+        assertThat(minutes()).hasText(clock(before - 10));
+        // Without a field in focus the arrows walk through the blocks, plus and minus change what matters most.
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Score"))
+                .click();
+        browser.button("Later");
+        browser.button("Earlier");
+        page.keyboard().press("ArrowRight");
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(Pattern.compile("graded set"))))
+                .isVisible();
+        page.keyboard().press("+");
+        assertThat(page.getByTestId("minutes")).not().hasText(clock(before - 10));
+    }
+
+    private static String clock(int seconds) {
+        return "%d:%02d".formatted(seconds / 60, seconds % 60);
+    }
+
+    @Test
+    public void anEdgeIsDraggedAndTheMinutesFollow() {
+        open();
+        int before = seconds(minutes().innerText());
+        var edge = page.getByTestId("score").locator("rect.cursor-ew-resize").nth(6);
+        var box = edge.boundingBox();
+        page.mouse().move(box.x + 2, box.y + 20);
+        page.mouse().down();
+        page.mouse().move(box.x - 20, box.y + 20);
+        page.mouse().move(box.x - 40, box.y + 20);
+        page.mouse().up();
+        assertThat(minutes()).not().hasText(clock(before));
+        Assertions.assertThat(seconds(minutes().innerText())).isLessThan(before);
+    }
+
+    @Test
+    public void aPositionIsAddedKeptAndOpenedAgain() {
+        open();
+        int before = seconds(minutes().innerText());
+        browser.button("Add a position");
+        var dialog = page.getByRole(AriaRole.DIALOG);
+        dialog.getByLabel("Search").fill("calf lean");
+        dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("calf lean")))
+                .click();
+        assertThat(dialog).isHidden();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(Pattern.compile("calf lean"))))
+                .isVisible();
+        assertThat(minutes()).not().hasText(clock(before));
+        page.getByLabel("Session").fill("Quay mornings");
+        browser.button("Keep the session");
+        assertThat(page.getByText("Kept.")).isVisible();
+        var kept = minutes().innerText();
+        page.reload();
+        assertThat(page.getByLabel("Session")).hasValue("Quay mornings");
+        assertThat(minutes()).hasText(kept);
+        assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Hand-out (PDF)")))
+                .isVisible();
+    }
+
+    @Test
+    public void whatCannotBeStandsBesideItsFieldAndKeepsWhatWasTyped() {
+        open();
+        field("For").fill("900");
+        assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("between 5 and 600 s");
+        assertThat(field("For")).hasValue("900");
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Keep the session")))
+                .isDisabled();
+    }
+}
