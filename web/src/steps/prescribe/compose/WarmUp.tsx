@@ -35,7 +35,7 @@ export function WarmUp({ draft, findings, change }: Props) {
       </h2>
       <ul className="flex flex-wrap gap-x-8 gap-y-3">
         {draft.warmUp.map((block, i) => (
-          <li key={i} className="flex items-end gap-3">
+          <li key={i} className="flex flex-wrap items-end gap-3">
             <span className="w-20 pb-2 font-semibold">{block.words['joint'] ?? 'joint'}</span>
             {(['repetitions', 'seconds'] as const).map((name) => (
               <div key={name} className="w-24">

@@ -23,7 +23,7 @@ final class ComposeBench {
             (key) => new Promise((done) => {
               const minutes = document.querySelector('[data-testid=minutes]');
               const from = performance.now();
-              const field = document.querySelector('section[aria-label=Block] input');
+              const field = document.querySelector('section[aria-label=Block] input[inputmode=decimal]');
               new MutationObserver((_, seen) => {
                 seen.disconnect();
                 requestAnimationFrame(() => setTimeout(() => done(performance.now() - from)));
@@ -110,9 +110,10 @@ final class ComposeBench {
                 var browser = DrawBench.chromium(playwright)) {
             Page page = DrawBench.page(browser, server);
             page.navigate("http://localhost:" + server.port() + "/clients/c/compose/hour");
-            page.waitForSelector("section[aria-label=Block] input");
+            page.waitForSelector("section[aria-label=Block] input[inputmode=decimal]");
             for (int run = 0; run < 30; run++) {
-                double time = ((Number) page.evaluate(NEXT_FRAME, run % 2 == 0 ? "ArrowDown" : "ArrowUp")).doubleValue();
+                double time =
+                        ((Number) page.evaluate(NEXT_FRAME, run % 2 == 0 ? "ArrowDown" : "ArrowUp")).doubleValue();
                 if (run >= 8) {
                     times.add(time);
                 }

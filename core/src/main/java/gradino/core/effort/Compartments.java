@@ -45,7 +45,8 @@ record Compartments(double active, double fatigued) {
         return within(high, target, set, suffices).within(seconds - high, target, set, !suffices);
     }
 
-    private boolean suffices(double target) {
+    /** Whether the resting units suffice for a target. */
+    boolean suffices(double target) {
         return fatigued < ALL - target;
     }
 

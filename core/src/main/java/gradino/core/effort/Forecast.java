@@ -144,9 +144,10 @@ public record Forecast(List<Pool> pools, List<Shortfall> marks) {
             var least = new double[asked.length];
             Arrays.fill(least, 100);
             for (var set : sets) {
+                var step = new SecondStep(set);
                 var state = Compartments.FRESH;
                 for (int t = 0; t < asked.length; t++) {
-                    state = state.after(1, asked[t], set);
+                    state = step.next(state, asked[t]);
                     least[t] = Math.min(least[t], state.capacity());
                 }
             }

@@ -92,7 +92,9 @@ public class EffortTest {
             y = reference
                     .integrate(new Model(set, target), new ODEState(second, y), second + 1.0)
                     .getPrimaryState();
+            var stepped = new SecondStep(set).next(state, target);
             state = state.after(1, target, set);
+            assertThat(stepped.fatigued()).isCloseTo(state.fatigued(), within(1e-9));
             assertThat(state.capacity()).isCloseTo(100 - y[1], within(0.2));
             assertThat(state.active()).isCloseTo(y[0], within(0.2));
         }

@@ -77,7 +77,7 @@ class ClientDoor implements HandlerInterceptor {
         }
         var clientId = (String) request.getAttribute(CLIENT);
         var what = String.valueOf(request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE));
-        boolean reads = READS.contains(request.getMethod()) || what.endsWith("/preview");
+        boolean reads = READS.contains(request.getMethod()) || what.endsWith("/preview") || what.contains("/score/");
         if (!reads) {
             accounts.audit(me.get(), clientId, Action.CHANGED, what);
         } else if (clientId != null && isNewLook(me.get().id() + " " + clientId + " " + what)) {

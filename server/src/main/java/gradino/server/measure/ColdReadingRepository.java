@@ -32,6 +32,8 @@ class ColdReadingRepository {
               FROM measurement WHERE client_id = ? AND warmth = 'COLD'
              GROUP BY motion, position, instrument, side, mode
             """;
+    private static final String BY_SERIES_OF_MOTION = BY_SERIES.replace("GROUP BY", "AND motion = ? GROUP BY");
+
     /** SQLite takes the bare columns from the row with the greatest time. */
     private static final String LAST_TAPE = """
             SELECT motion, side, mode, position, tape_lengths, tape_start_cm, tape_inputs, max(happened_at)
@@ -49,6 +51,11 @@ class ColdReadingRepository {
         var tapes = new HashMap<SeriesKey, Double>();
         sql.list(LAST_TAPE, row -> tapes.put(key(row, Instrument.TAPE), bodyUncertainty(row)), clientId);
         return sql.list(BY_SERIES, row -> series(row, tapes), clientId);
+    }
+
+    /** Of one motion; without the uncertainty that body lengths put on a tape's value. */
+    List<ColdSeries> of(String clientId, String motion) {
+        return sql.list(BY_SERIES_OF_MOTION, row -> series(row, Map.of()), clientId, motion);
     }
 
     private static SeriesKey key(ResultSet row, Instrument instrument) throws SQLException {

@@ -23,6 +23,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -160,6 +161,16 @@ public class MeasureService {
     @Transactional(readOnly = true)
     public List<Ranges.RangeRow> ranges(String clientId) {
         return ranges(clients.get(clientId), noise.book()).of(cold.of(clientId));
+    }
+
+    /** The rows of some motions alone, as the engine takes them. */
+    @Transactional(readOnly = true)
+    public List<Ranges.RangeRow> ranges(Client client, Collection<String> motions) {
+        var series = motions.stream()
+                .distinct()
+                .flatMap(m -> cold.of(client.id(), m).stream())
+                .toList();
+        return series.isEmpty() ? List.of() : ranges(client, noise.book()).of(series);
     }
 
     @Transactional(readOnly = true)

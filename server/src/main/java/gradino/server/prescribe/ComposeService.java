@@ -101,7 +101,7 @@ class ComposeService {
     @Transactional(readOnly = true)
     ScorePreview preview(String clientId, SessionDraft draft) {
         var client = clients.get(clientId);
-        var rows = measures.ranges(clientId);
+        var rows = measures.ranges(client, motions(draft));
         var checked = SessionCheck.check(draft, context(client, rows), methods.methods());
         var timeline = checked.timeline().orElse(null);
         return new ScorePreview(
@@ -143,6 +143,10 @@ class ComposeService {
 
     private static List<LineDraft> lines(SessionDraft draft) {
         return draft.stations().stream().flatMap(s -> s.lines().stream()).toList();
+    }
+
+    private static List<String> motions(SessionDraft draft) {
+        return lines(draft).stream().map(LineDraft::motion).toList();
     }
 
     private SessionContext context(Client client, List<RangeRow> rows) {
@@ -298,7 +302,8 @@ class ComposeService {
     @Transactional
     Composition save(String clientId, String id, String name, SessionDraft draft) {
         var client = clients.get(clientId);
-        var checked = SessionCheck.check(draft, context(client, measures.ranges(clientId)), methods.methods());
+        var checked =
+                SessionCheck.check(draft, context(client, measures.ranges(client, motions(draft))), methods.methods());
         Problem.throwIfBlocking(checked.findings());
         if (checked.timeline().isEmpty()) {
             throw Problem.invalid("stations", "empty", "Nothing is in this session yet: add a line.");
