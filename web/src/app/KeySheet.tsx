@@ -45,6 +45,19 @@ const KEYS: [string, [string, string][]][] = [
     ],
   ],
   [
+    'Composer',
+    [
+      ['← →', 'block before, block after'],
+      ['Alt ← →', 'move the block'],
+      ['↑ ↓', 'left side, right side'],
+      ['+ −', 'more, less of what matters most; Shift for five'],
+      ['c', 'copy the block'],
+      ['Delete', 'take the block out'],
+      ['a', 'add a position'],
+      ['Ctrl Z, Ctrl Y', 'undo, redo'],
+    ],
+  ],
+  [
     'Session floor',
     [
       ['Space', 'pause, go on'],

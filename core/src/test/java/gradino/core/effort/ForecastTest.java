@@ -1,0 +1,124 @@
+package gradino.core.effort;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.prescribe.BlockDraft;
+import gradino.core.prescribe.BlockDraft.Tread;
+import gradino.core.prescribe.BlockForm;
+import gradino.core.prescribe.Compiler;
+import gradino.core.prescribe.SessionDraft;
+import gradino.core.prescribe.SessionDraft.LineDraft;
+import gradino.core.prescribe.SessionDraft.StationDraft;
+import gradino.core.prescribe.SessionReader;
+import gradino.core.prescribe.Shorten;
+import gradino.core.prescribe.SidePlan;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import org.testng.annotations.Test;
+
+public class ForecastTest {
+    private static SessionDraft session(LineDraft... lines) {
+        return new SessionDraft(
+                List.of(), Arrays.stream(lines).map(StationDraft::of).toList());
+    }
+
+    private static LineDraft line(String id, String motion, BlockDraft... blocks) {
+        var list = List.of(blocks);
+        return new LineDraft(
+                id,
+                motion,
+                "prone-knee-bent",
+                "ramp-both-ways",
+                SidePlan.ONE_AFTER_OTHER,
+                Side.LEFT,
+                new Sided<>(20.0, 20.0),
+                list,
+                list,
+                20,
+                20,
+                3,
+                "");
+    }
+
+    private static BlockDraft graded(double ceiling, double sets, double topHold, double rest) {
+        return new BlockDraft(
+                BlockForm.GRADED_SET,
+                Map.of("ceiling", ceiling, "sets", sets, "top-hold", topHold, "settle", 0.0, "rest", rest),
+                Map.of(),
+                List.of(new Tread(40, 5), new Tread(60, 5), new Tread(100, 5)),
+                List.of());
+    }
+
+    private static Forecast forecast(SessionDraft draft) {
+        return Forecast.of(
+                draft, Compiler.compile(SessionReader.read(draft).plan().orElseThrow()));
+    }
+
+    @Test
+    public void pressAndPullRestByTurnsAndOppositeMotionsShareTheirMuscles() {
+        var one = forecast(session(line("a", "hip-internal-rotation", graded(50, 2, 10, 0))));
+        assertThat(one.pools())
+                .extracting(p -> p.motion() + " " + p.side().word())
+                .containsExactly(
+                        "hip-external-rotation left",
+                        "hip-internal-rotation left",
+                        "hip-external-rotation right",
+                        "hip-internal-rotation right");
+        assertThat(one.pools()).allMatch(Forecast.Pool::borrowed);
+        assertThat(one.isFeasible()).isTrue();
+        var both = forecast(session(
+                line("a", "hip-internal-rotation", graded(50, 2, 10, 0)),
+                line("b", "hip-external-rotation", graded(50, 2, 10, 0))));
+        assertThat(both.pools()).hasSize(4);
+    }
+
+    @Test
+    public void anEffortTheModelDoesNotLeaveIsMarkedAndTheWaysOutAreTheEdges() {
+        var hard = session(line("a", "hip-internal-rotation", graded(80, 4, 20, 0)));
+        assertThat(forecast(hard).isFeasible()).isFalse();
+        assertThat(forecast(hard).marks()).allMatch(m -> m.place().startsWith("stations[0].lines[0]."));
+        var out = EffortSolver.solve(hard, 0, 0, 0);
+        int ceiling = out.ceiling().orElseThrow();
+        assertThat(forecast(session(line("a", "hip-internal-rotation", graded(ceiling, 4, 20, 0))))
+                        .isFeasible())
+                .isTrue();
+        assertThat(forecast(session(line("a", "hip-internal-rotation", graded(ceiling + 1, 4, 20, 0))))
+                        .isFeasible())
+                .isFalse();
+        out.restSeconds().ifPresent(rest -> {
+            assertThat(forecast(session(line("a", "hip-internal-rotation", graded(80, 4, 20, rest))))
+                            .isFeasible())
+                    .isTrue();
+            assertThat(forecast(session(line("a", "hip-internal-rotation", graded(80, 4, 20, rest - 1.0))))
+                            .isFeasible())
+                    .isFalse();
+        });
+    }
+
+    @Test
+    public void allThatIsLeftIsToldButNotJudged() {
+        var max = forecast(session(line("a", "hip-internal-rotation", graded(100, 2, 5, 0))));
+        assertThat(max.isFeasible()).isTrue();
+        assertThat(max.marks()).isNotEmpty().allMatch(m -> m.allOut() && m.left() < 100);
+    }
+
+    @Test
+    public void shorteningTakesRestsAndHoldsBeforeTheWorkAndKeepsSidesEqual() {
+        var hold = BlockDraft.of(BlockForm.SUPPORTED_HOLD, Map.of("seconds", 120.0));
+        var draft = session(line("a", "hip-internal-rotation", hold, graded(50, 3, 10, 0)));
+        int whole =
+                Compiler.compile(SessionReader.read(draft).plan().orElseThrow()).seconds();
+        var shorter = Shorten.toFit(draft, whole - 60);
+        assertThat(shorter.fits()).isTrue();
+        assertThat(shorter.cuts()).extracting(Shorten.Cut::form).containsOnly(BlockForm.SUPPORTED_HOLD);
+        var line = shorter.draft().stations().get(0).lines().get(0);
+        assertThat(line.left()).isEqualTo(line.right());
+        assertThat(Compiler.compile(SessionReader.read(shorter.draft()).plan().orElseThrow())
+                        .seconds())
+                .isEqualTo(shorter.seconds());
+        assertThat(Shorten.toFit(draft, 1).fits()).isFalse();
+    }
+}
