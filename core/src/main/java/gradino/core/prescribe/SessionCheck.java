@@ -49,6 +49,7 @@ public final class SessionCheck {
         var timeline = read.plan().map(Compiler::compile);
         if (draft.blockCount() <= SessionDraft.MOST_BLOCKS) {
             check.lines(draft, read);
+            check.joints(draft);
             timeline.ifPresent(check::minutes);
         }
         return new Checked(timeline, List.copyOf(check.findings));
@@ -61,6 +62,31 @@ public final class SessionCheck {
                 var path = "stations[%d].lines[%d]".formatted(s, i);
                 line(lines.get(i), path, protocol(read, lines.get(i).id()));
             }
+        }
+    }
+
+    /** A joint that is stopped is not circled either, in the warm-up or in another joint's line. */
+    private void joints(SessionDraft draft) {
+        rotations(draft.warmUp(), "warmUp");
+        for (int s = 0; s < draft.stations().size(); s++) {
+            var lines = draft.stations().get(s).lines();
+            for (int l = 0; l < lines.size(); l++) {
+                rotations(lines.get(l).left(), "stations[%d].lines[%d].left".formatted(s, l));
+                rotations(lines.get(l).right(), "stations[%d].lines[%d].right".formatted(s, l));
+            }
+        }
+    }
+
+    private void rotations(List<BlockDraft> blocks, String path) {
+        for (int i = 0; i < blocks.size(); i++) {
+            var block = blocks.get(i);
+            var joint = block.word("joint", "");
+            if (block.form() == BlockForm.CONTROLLED_ROTATION
+                    && context.stoppedJoints().contains(joint)) {
+                var words = "The %s is not moved until cleared in writing.".formatted(joint);
+                findings.add(Finding.blocking(path + "[" + i + "]", "stopped", null, "", words));
+            }
+            rotations(block.blocks(), path + "[" + i + "].blocks");
         }
     }
 

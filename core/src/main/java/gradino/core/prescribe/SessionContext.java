@@ -7,6 +7,7 @@ import gradino.core.quantity.Degrees;
 import gradino.core.quantity.UncertainAngle;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
@@ -15,9 +16,18 @@ import org.jspecify.annotations.Nullable;
  *
  * @param minutes that the client has; null when not said
  * @param equipment ids that the client owns; empty when nothing was said
+ * @param stoppedJoints joints that must not be moved at all until cleared
  * @param facts what is known for a line
  */
-public record SessionContext(@Nullable Integer minutes, List<String> equipment, Function<LineDraft, LineFacts> facts) {
+public record SessionContext(
+        @Nullable Integer minutes,
+        List<String> equipment,
+        Set<String> stoppedJoints,
+        Function<LineDraft, LineFacts> facts) {
+
+    public SessionContext(@Nullable Integer minutes, List<String> equipment, Function<LineDraft, LineFacts> facts) {
+        this(minutes, equipment, Set.of(), facts);
+    }
 
     /**
      * What is known of a client's motion.

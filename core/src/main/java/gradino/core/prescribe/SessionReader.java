@@ -9,6 +9,7 @@ import gradino.core.prescribe.BlockReader.BlockWorld;
 import gradino.core.prescribe.SessionDraft.LineDraft;
 import gradino.core.prescribe.SessionDraft.StationDraft;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 
@@ -39,6 +40,15 @@ public final class SessionReader {
 
     private SessionPlan session(SessionDraft draft) {
         var warmUp = new ArrayList<Leaf>();
+        for (int i = 0; i < draft.warmUp().size(); i++) {
+            if (draft.warmUp().get(i).form() != BlockForm.CONTROLLED_ROTATION) {
+                say(
+                        "warmUp[" + i + "]",
+                        "rotations-only",
+                        "A warm-up is made of controlled rotations: put this into a line.");
+            }
+        }
+        twice(draft);
         for (var block : new BlockReader(new BlockWorld("joint", "", ""), findings).all(draft.warmUp(), "warmUp")) {
             if (block instanceof Leaf leaf) {
                 warmUp.add(leaf);
@@ -49,6 +59,19 @@ public final class SessionReader {
             station(draft.stations().get(i), "stations[" + i + "]").ifPresent(stations::add);
         }
         return new SessionPlan(warmUp, stations);
+    }
+
+    /** Findings, phases and totals tell lines by their ids. */
+    private void twice(SessionDraft draft) {
+        var seen = new HashSet<String>();
+        for (int s = 0; s < draft.stations().size(); s++) {
+            var lines = draft.stations().get(s).lines();
+            for (int l = 0; l < lines.size(); l++) {
+                if (!seen.add(lines.get(l).id())) {
+                    say("stations[%d].lines[%d].id".formatted(s, l), "twice", "Two lines of a session have one id.");
+                }
+            }
+        }
     }
 
     private Optional<Station> station(StationDraft draft, String path) {

@@ -290,6 +290,25 @@ public class SessionTest {
                 .anySatisfy(f -> assertThat(f.path() + " " + f.code()).isEqualTo(path + " " + code));
     }
 
+    /** Ways round the restrictions: the warm-up, another joint's line, a second line under the first one's id. */
+    @Test
+    public void theWarmUpAndALinesDoubleAreNoWayRoundARestriction() {
+        var wrist =
+                new BlockDraft(BlockForm.CONTROLLED_ROTATION, Map.of(), Map.of("joint", "wrist"), List.of(), List.of());
+        var context = new SessionContext(null, List.of(), java.util.Set.of("wrist"), l -> LineFacts.UNKNOWN);
+        var sneaky = new SessionDraft(
+                List.of(wrist, ramp(20, 90)),
+                List.of(StationDraft.of(hip(List.of(wrist))), StationDraft.of(hip(List.of(ramp(20))))));
+        assertThat(check(sneaky, context).findings())
+                .filteredOn(Finding::blocks)
+                .extracting(f -> f.path() + " " + f.code())
+                .contains(
+                        "warmUp[0] stopped",
+                        "warmUp[1] rotations-only",
+                        "stations[0].lines[0].left[0] stopped",
+                        "stations[1].lines[0].id twice");
+    }
+
     @Test
     public void aNewcomerStaysUnderSixtySecondsAndFiftyPercentAndInsideTheRange() {
         var facts = new LineFacts(

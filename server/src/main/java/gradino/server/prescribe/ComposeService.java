@@ -4,11 +4,13 @@ import gradino.core.advance.SessionStart;
 import gradino.core.because.Because;
 import gradino.core.because.Finding;
 import gradino.core.body.Catalogue;
+import gradino.core.body.Motion;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.effort.EffortSolver;
 import gradino.core.effort.Forecast;
 import gradino.core.intake.Limits;
+import gradino.core.intake.RestrictionKind;
 import gradino.core.measure.Limiter;
 import gradino.core.prescribe.SessionCheck;
 import gradino.core.prescribe.SessionContext;
@@ -33,6 +35,8 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -154,12 +158,23 @@ class ComposeService {
         return new SessionContext(
                 client.details().minutes(),
                 client.details().equipment(),
+                stoppedJoints(client),
                 line -> known.stream()
                         .filter(k ->
                                 k.motion().equals(line.motion()) && k.position().equals(line.position()))
                         .findFirst()
                         .map(k -> facts(k, rows, line))
                         .orElseGet(() -> newLine(client, rows, line)));
+    }
+
+    private Set<String> stoppedJoints(Client client) {
+        var standing = client.restrictions(StudioClock.now(clock), clock.getZone()).stream()
+                .filter(r -> r.kind() == RestrictionKind.STOPPED)
+                .toList();
+        return Catalogue.motions().stream()
+                .filter(m -> standing.stream().anyMatch(r -> r.scope().covers(m.id())))
+                .map(Motion::joint)
+                .collect(Collectors.toSet());
     }
 
     private LineFacts facts(Line known, List<RangeRow> rows, LineDraft line) {
