@@ -20,7 +20,9 @@ export function Methods() {
         {methods.data?.map((known) => (
           <li key={known.method.id} className="flex items-start justify-between gap-4 border-t border-rule pt-2">
             <MethodWords known={known} />
-            <Button onClick={() => copy.mutate(known.method.id)}>{known.own ? 'Change' : 'Copy and change'}</Button>
+            <Button className="shrink-0 whitespace-nowrap" onClick={() => copy.mutate(known.method.id)}>
+              {known.own ? 'Change' : 'Copy and change'}
+            </Button>
           </li>
         ))}
       </ul>
