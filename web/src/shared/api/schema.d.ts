@@ -1608,6 +1608,7 @@ export interface components {
             form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE";
             id: string;
             parameters: components["schemas"]["BlockParameter"][];
+            usual: components["schemas"]["BlockDraft"];
             words: string;
         };
         GateResult: {
@@ -1817,7 +1818,7 @@ export interface components {
             /** Format: double */
             newtonMetres: number;
             /** Format: double */
-            plate: number;
+            plate?: number;
         };
         Line: {
             clientId: string;
@@ -2274,8 +2275,9 @@ export interface components {
             totals?: components["schemas"]["Totals"];
         };
         PoolView: {
-            borrowed: boolean;
+            borrowed: string[];
             capacity: number[];
+            joint: string;
             motion: string;
             name: string;
             /** @enum {string} */
@@ -3704,6 +3706,7 @@ export interface operations {
             query: {
                 motion: string;
                 position: string;
+                method?: string;
                 id: string;
             };
             header?: never;

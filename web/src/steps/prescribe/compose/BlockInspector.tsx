@@ -3,7 +3,7 @@ import { Button } from '../../../shared/ui/Button';
 import { FieldFinding } from '../../../shared/ui/Findings';
 import { NumberField } from '../../../shared/ui/NumberField';
 import { setNumber, setStep, setWord, type Block } from './edit';
-import { isRamp, usualBlock, type FormInfo } from './useForms';
+import { isRamp, type FormInfo } from './useForms';
 
 type Props = {
   block: Block;
@@ -188,7 +188,7 @@ export function AddBlock({ forms, add, label }: { forms: FormInfo[]; add: (block
       value=""
       onChange={(e) => {
         const info = forms.find((f) => f.form === e.target.value);
-        if (info) add(usualBlock(info));
+        if (info) add(info.usual);
       }}
     >
       <option value="">{label}…</option>

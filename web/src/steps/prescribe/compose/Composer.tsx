@@ -1,23 +1,24 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
-import { api, ask, findingsOf, type Schemas } from '../../../shared/api/client';
-import { clock, words } from '../../../shared/units';
+import { findingsOf } from '../../../shared/api/client';
+import { words } from '../../../shared/units';
 import { Button } from '../../../shared/ui/Button';
 import { Failure } from '../../../shared/ui/Findings';
 import { useCatalogue } from '../../../shared/ui/useCatalogue';
-import { AddBlock, BlockInspector } from './BlockInspector';
+import { BlockPanel } from './BlockPanel';
 import { FindingList } from './FindingList';
 import { LibrarySheet } from './LibrarySheet';
+import { fitting, Legend } from './Legend';
 import { LinePanel } from './LinePanel';
+import { Minutes } from './Minutes';
 import { ScoreView } from './ScoreView';
 import { WarmUp } from './WarmUp';
-import { WaysOut } from './WaysOut';
 import * as edit from './edit';
 import { useComposerKeys } from './useComposerKeys';
 import { useForms } from './useForms';
 import { useHistory } from './useHistory';
+import { useKeep } from './useKeep';
 import { usePreview } from './usePreview';
+import { useServerLines } from './useServerLines';
 
 type Props = {
   clientId: string;
@@ -41,12 +42,11 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
   const { preview, error } = usePreview(clientId, draft);
   const forms = useForms();
   const catalogue = useCatalogue();
-  const keep = useKeep(clientId, id, name, draft);
+  const keep = useKeep(clientId, id, name);
   const perSecond = zoom * fitting(preview?.totals?.seconds);
   const findings = preview?.findings ?? [];
   const blocked = findings.some((f) => f.severity === 'BLOCKING');
   const line = selected && edit.lineAt(draft, selected);
-  const block = selected && edit.blockAt(draft, selected);
 
   const changeBlock = (key: string, make: (b: edit.Block) => edit.Block) => {
     if (selected) history.change((d) => edit.changeBlock(d, selected, together, make), key || null);
@@ -60,22 +60,18 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
     changeList((all) => edit.move(all, selected.block, by));
     select({ ...selected, block: to });
   };
-  const add = useMutation({
-    mutationFn: ({ entry, motion }: { entry: Schemas['LibraryEntry']; motion: string }) =>
-      ask(
-        api.GET('/api/clients/{clientId}/score/line', {
-          params: { path: { clientId }, query: { motion, position: entry.position.id, id: edit.freshLineId(draft) } },
-        }),
-      ),
-    onSuccess: (line) => {
+  const lines = useServerLines(
+    clientId,
+    (added) => {
       history.change((d) => ({
         ...d,
-        stations: [...d.stations, { rounds: 1, restSeconds: 0, oneSetUp: false, lines: [line] }],
+        stations: [...d.stations, { rounds: 1, restSeconds: 0, oneSetUp: false, lines: [added] }],
       }));
       select({ station: draft.stations.length, line: 0, side: 'left', block: 0 });
       setLibrary(false);
     },
-  });
+    (at, make) => history.change((d) => edit.changeLine(d, at, make)),
+  );
   const onKey = useComposerKeys({
     draft,
     selected,
@@ -120,11 +116,11 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
           <Button
             look="main"
             disabled={blocked || draft.stations.length === 0 || keep.isPending}
-            onClick={() => keep.mutate()}
+            onClick={() => keep.mutate(draft)}
           >
             Keep the session
           </Button>
-          {!isNew && draft === start && <span role="status">Kept.</span>}
+          {(draft === keep.variables ? keep.isSuccess : !isNew && draft === start) && <span role="status">Kept.</span>}
         </div>
       </div>
       {preview?.totals && (
@@ -161,64 +157,19 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
       )}
       {selected && line && forms.data && (
         <div className="mt-5 grid gap-8 xl:grid-cols-2">
-          <section aria-label="Block">
-            <div className="mb-3 flex flex-wrap items-center gap-2">
-              <h2 className="mr-2 text-xl font-bold">
-                {block ? forms.data.find((f) => f.form === block.form)?.words : 'No block'}
-                <span className="font-normal text-soft">
-                  {' '}
-                  · {together && line.sides !== 'MIDLINE' ? 'both sides' : selected.side}
-                </span>
-              </h2>
-              {line.sides !== 'MIDLINE' && (
-                <label className="flex items-center gap-2">
-                  <input type="checkbox" checked={together} onChange={(e) => setTogether(e.target.checked)} />
-                  both sides together
-                </label>
-              )}
-            </div>
-            {block && (
-              <BlockInspector
-                block={block}
-                place={edit.placeOf(selected)}
-                forms={forms.data}
-                findings={findings}
-                change={changeBlock}
-              />
-            )}
-            <div className="mt-4 flex flex-wrap gap-2">
-              <AddBlock
-                forms={forms.data}
-                label="Add a block after it"
-                add={(b) =>
-                  changeList((all) => [...all.slice(0, selected.block + 1), b, ...all.slice(selected.block + 1)])
-                }
-              />
-              {block && (
-                <>
-                  <Button
-                    onClick={() => changeList((all) => all.flatMap((b, i) => (i === selected.block ? [b, b] : [b])))}
-                  >
-                    Copy
-                  </Button>
-                  <Button onClick={() => shiftBlock(-1)}>Earlier</Button>
-                  <Button onClick={() => shiftBlock(1)}>Later</Button>
-                  <Button onClick={() => changeList((all) => all.filter((_, i) => i !== selected.block))}>
-                    Take out
-                  </Button>
-                </>
-              )}
-            </div>
-            {block?.form === 'GRADED_SET' && (
-              <WaysOut
-                clientId={clientId}
-                draft={draft}
-                spot={selected}
-                marks={preview?.forecast?.marks ?? []}
-                change={changeBlock}
-              />
-            )}
-          </section>
+          <BlockPanel
+            clientId={clientId}
+            draft={draft}
+            spot={selected}
+            forms={forms.data}
+            findings={findings}
+            marks={preview?.forecast?.marks ?? []}
+            together={together}
+            setTogether={setTogether}
+            changeBlock={changeBlock}
+            changeList={changeList}
+            shiftBlock={shiftBlock}
+          />
           <section aria-label="Line">
             <h2 className="mb-3 text-xl font-bold">
               {words(line.motion)}{' '}
@@ -233,6 +184,7 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
               position={catalogue.data?.positions.find((p) => p.id === line.position)}
               findings={findings}
               change={(key, make) => history.change((d) => edit.changeLine(d, selected, make), key)}
+              takeMethod={(method) => lines.method.mutate({ draft, at: selected, id: method })}
               remove={() => {
                 history.change((d) => edit.removeLine(d, selected.station, selected.line));
                 select(null);
@@ -257,123 +209,15 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
           </ul>
         </section>
       )}
-      <Failure error={add.error} />
+      <Failure error={lines.error} />
       <LibrarySheet
         clientId={clientId}
         open={library}
         setOpen={setLibrary}
-        choose={(entry, motion) => add.mutate({ entry, motion })}
+        choose={(entry, motion) =>
+          lines.add.mutate({ motion, position: entry.position.id, id: edit.freshLineId(draft) })
+        }
       />
-    </div>
-  );
-}
-
-/** Pixels a second at which the whole session fits into the window; never so few that steps cannot be told apart. */
-function fitting(seconds: number | undefined): number {
-  return Math.min(3, Math.max(0.5, (Math.min(1500, innerWidth) - 130) / (seconds || 600)));
-}
-
-function useKeep(clientId: string, id: string, name: string, draft: edit.Draft) {
-  const queries = useQueryClient();
-  const navigate = useNavigate();
-  return useMutation({
-    mutationFn: () =>
-      ask(
-        api.PUT('/api/clients/{clientId}/compositions/{compositionId}', {
-          params: { path: { clientId, compositionId: id } },
-          body: { name, draft },
-        }),
-      ),
-    onSuccess: async (kept) => {
-      queries.setQueryData(['composition', clientId, id], kept);
-      await queries.invalidateQueries({ queryKey: ['compositions', clientId] });
-      await navigate(`/clients/${clientId}/compose/${id}`, { replace: true });
-    },
-  });
-}
-
-type MinutesProps = {
-  totals: Schemas['Totals'];
-  findings: Schemas['Finding'][];
-  clientId: string;
-  draft: edit.Draft;
-  put: (draft: edit.Draft) => void;
-};
-
-/** Honest minutes, and the way into fewer. */
-function Minutes({ totals, findings, clientId, draft, put }: MinutesProps) {
-  const tooLong = findings.find((f) => f.code === 'too-long');
-  const shorten = useMutation({
-    mutationFn: () =>
-      ask(api.POST('/api/clients/{clientId}/score/shorten', { params: { path: { clientId } }, body: { draft } })),
-  });
-  const { left, right } = totals.sides;
-  return (
-    <div className="my-3 flex flex-wrap items-end gap-x-8 gap-y-2" aria-live="polite">
-      <p>
-        <span className="text-5xl font-bold" data-testid="minutes">
-          {clock(totals.seconds)}
-        </span>{' '}
-        <span className="text-soft">min, everything in it</span>
-      </p>
-      <p className="text-soft">
-        under tension: left {left.pressSeconds + left.pullSeconds} s, right {right.pressSeconds + right.pullSeconds} s ·
-        peak {totals.peak} %, {words(totals.effortClass)}
-      </p>
-      {tooLong && !shorten.data && (
-        <Button onClick={() => shorten.mutate()} disabled={shorten.isPending}>
-          What to shorten first?
-        </Button>
-      )}
-      {shorten.data && tooLong && (
-        <div className="w-full border-l-4 border-rule pl-3">
-          <p className="font-semibold">
-            {shorten.data.fits ? 'This would fit' : 'Even so it would not fit'}: {clock(shorten.data.seconds)} min
-          </p>
-          <ul>
-            {shorten.data.cuts.map((c) => (
-              <li key={c.place + c.name}>
-                {words(c.form)}, {c.label}: {c.from} → {c.to}, saves {c.saves} s
-              </li>
-            ))}
-          </ul>
-          <Button className="mt-2" onClick={() => put(shorten.data.draft)}>
-            Shorten it so
-          </Button>
-        </div>
-      )}
-      <Failure error={shorten.error} />
-    </div>
-  );
-}
-
-type LegendProps = {
-  zoom: number;
-  setZoom: (v: number) => void;
-  forecast: Schemas['ForecastView'] | undefined;
-};
-
-function Legend({ zoom, setZoom, forecast }: LegendProps) {
-  const borrowed = forecast?.pools.some((p) => p.borrowed) ?? false;
-  return (
-    <div className="mt-1 flex flex-wrap items-center gap-x-6 gap-y-1 text-sm text-soft">
-      <span>
-        <span className="font-bold text-press">Press goes down</span>,{' '}
-        <span className="font-bold text-pull">pull rises</span>; bands hold, rings move, ticks are breaths. Above:
-        strength left by the fatigue model, a planning aid
-        {borrowed && '; the hip has no published set, the more cautious of knee and trunk is taken'}.
-      </span>
-      <label className="flex items-center gap-2">
-        Zoom
-        <input
-          type="range"
-          min={1}
-          max={8}
-          step={0.25}
-          value={zoom}
-          onChange={(e) => setZoom(Number(e.target.value))}
-        />
-      </label>
     </div>
   );
 }

@@ -8,7 +8,7 @@ import { NumberField } from '../../../shared/ui/NumberField';
 import { TextField } from '../../../shared/ui/TextField';
 import { mirror, worseSideMore, type Line } from './edit';
 import { FigureView } from './FigureView';
-import { firstBlocks, useMethods } from './useForms';
+import { useMethods } from './useForms';
 
 type Props = {
   line: Line;
@@ -17,6 +17,7 @@ type Props = {
   position: Schemas['Position'] | undefined;
   findings: Finding[];
   change: (key: string | null, make: (line: Line) => Line) => void;
+  takeMethod: (method: string) => void;
   remove: () => void;
   shift: (by: number) => void;
 };
@@ -76,10 +77,7 @@ export function LinePanel(props: Props) {
           <select
             className="mt-1 block min-h-11 w-full max-w-72 border border-rule bg-card px-2 text-ink"
             value={line.method}
-            onChange={(e) => {
-              const chosen = methods.data?.find((m) => m.method.id === e.target.value)?.method;
-              if (chosen) change(null, (l) => withMethod(l, chosen));
-            }}
+            onChange={(e) => props.takeMethod(e.target.value)}
           >
             {methods.data?.map(({ method: m, own }) => (
               <option key={m.id} value={m.id}>
@@ -152,18 +150,6 @@ export function LinePanel(props: Props) {
   );
 }
 
-function withMethod(line: Line, method: Schemas['Method']): Line {
-  const blocks = firstBlocks(method, true);
-  return {
-    ...line,
-    method: method.id,
-    left: blocks,
-    right: line.sides === 'MIDLINE' ? [] : blocks,
-    sessionsPerWeek: method.week.usual,
-    unequalReason: '',
-  };
-}
-
 function SetWords({ set }: { set: Schemas['LineSet'] }) {
   const heavy = set.torques[0];
   return (
@@ -182,7 +168,8 @@ function SetWords({ set }: { set: Schemas['LineSet'] }) {
       ))}
       {heavy && heavy.loadKg > 0 && (
         <p className="text-soft">
-          5 % more: {heavy.loadForMore.toFixed(1)} kg; nearest {heavy.plate} kg
+          5 % more: {heavy.loadForMore.toFixed(1)} kg;{' '}
+          {heavy.plate === undefined ? 'more than two plates' : `nearest ${heavy.plate} kg`}
         </p>
       )}
     </div>

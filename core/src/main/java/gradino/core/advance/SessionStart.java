@@ -15,6 +15,7 @@ import gradino.core.measure.Limiter;
 import gradino.core.prescribe.BlockDraft;
 import gradino.core.prescribe.BlockForm;
 import gradino.core.prescribe.Compiler;
+import gradino.core.prescribe.FirstDose;
 import gradino.core.prescribe.Method;
 import gradino.core.prescribe.SessionDraft;
 import gradino.core.prescribe.SessionDraft.LineDraft;
@@ -84,7 +85,13 @@ public final class SessionStart {
             Sided<Optional<UncertainAngle>> passive,
             Limits limits,
             boolean hypermobile,
-            boolean newcomer) {}
+            boolean newcomer) {
+        /** In another position its angle is not known. */
+        Wish in(Position other) {
+            var known = other.equals(position) ? passive : Sided.both(Optional.<UncertainAngle>empty());
+            return new Wish(motion, other, limiters, known, limits, hypermobile, newcomer);
+        }
+    }
 
     /** A session with the reasons for what is in it and what is not. */
     public record Suggested(SessionDraft draft, List<Because> reasons) {}
@@ -119,21 +126,26 @@ public final class SessionStart {
      * One line to add to a session, in a position the coach chose.
      *
      * @param wish with the estimates in that very position; empty ones leave the angle at the position's zero
+     * @param chosen by the coach; empty for the one that suits what limits the motion
      * @param id within the session
      */
-    public static LineDraft line(Wish wish, Asked asked, String id) {
+    public static LineDraft line(Wish wish, Asked asked, Optional<Method> chosen, String id) {
         var start = new SessionStart(asked);
-        int cap = wish.limits().highestEffort().value();
-        var suited = Optional.ofNullable(wish.position().training())
+        var method = chosen.orElseGet(() -> suited(wish));
+        return start.line(wish, method, FirstDose.blocks(method, wish.newcomer(), wish.limits()), id);
+    }
+
+    private static Method suited(Wish wish) {
+        var fitting = Optional.ofNullable(wish.position().training())
                 .map(Training::methods)
                 .orElse(List.of());
-        var preferred = start.method(wish, worse(wish), cap);
-        var chosen = suited.contains(preferred) || suited.isEmpty() ? preferred : suited.get(0);
-        return start.line(wish, wish.position(), Method.byId(chosen).orElseThrow(), cap, id);
+        var preferred = method(wish, worse(wish), wish.limits().highestEffort().value());
+        var id = fitting.contains(preferred) || fitting.isEmpty() ? preferred : fitting.get(0);
+        return Method.byId(id).orElseThrow();
     }
 
     /** Light where effort is capped low, hands-off where own strength is short, else ramps. */
-    private String method(Wish wish, Limiter limiter, int cap) {
+    private static String method(Wish wish, Limiter limiter, int cap) {
         boolean control = limiter == Limiter.CONTROL || limiter == Limiter.BOTH || wish.hypermobile();
         return cap <= LIGHT_EFFORT ? "light-breath" : control ? "hands-off" : Method.RAMP_BOTH_WAYS;
     }
@@ -186,7 +198,8 @@ public final class SessionStart {
             return;
         }
         var id = "l" + (lines.size() + 1);
-        var line = line(wish, position.get(), Method.byId(methodId).orElseThrow(), cap, id);
+        var method = Method.byId(methodId).orElseThrow();
+        var line = line(wish.in(position.get()), method, withoutRotations(method, wish), id);
         if (!lines.isEmpty() && isTooLong(line)) {
             reasons.add(Because.of(
                     Reason.SUGGEST_MINUTES,
@@ -236,14 +249,25 @@ public final class SessionStart {
                         > minutes * SECONDS_PER_MINUTE;
     }
 
-    private LineDraft line(Wish wish, Position position, Method method, int cap, String id) {
-        boolean midline = wish.motion().midline();
-        var blocks = method.firstBlocks(wish.newcomer()).stream()
+    /** The warm-up has them already. */
+    private static List<BlockDraft> withoutRotations(Method method, Wish wish) {
+        return FirstDose.blocks(method, wish.newcomer(), wish.limits()).stream()
                 .filter(b -> b.form() != BlockForm.CONTROLLED_ROTATION)
-                .map(b -> capped(b, cap, wish.limits()))
                 .toList();
+    }
+
+    private LineDraft line(Wish wish, Method method, List<BlockDraft> blocks, String id) {
+        var position = wish.position();
+        boolean midline = wish.motion().midline();
         var angles = wish.passive()
-                .map((s, p) -> p.map(a -> angle(a, position, wish, s)).orElse(0.0));
+                .map((side, p) -> p.map(a -> Start.angle(
+                                        a,
+                                        wish.limits(),
+                                        side,
+                                        Policy.house(),
+                                        d -> asked.onProps().apply(position, d))
+                                .value())
+                        .orElse(0.0));
         var worse = angles.left() <= angles.right() ? Side.LEFT : Side.RIGHT;
         return new LineDraft(
                 id,
@@ -259,39 +283,6 @@ public final class SessionStart {
                 method.sideChange().first(),
                 (int) method.week().first(),
                 "");
-    }
-
-    /** The first angle of a line: short of the estimate by 2° or by its error, within a cap, on the props. */
-    private double angle(UncertainAngle passive, Position position, Wish wish, Side side) {
-        var policy = Policy.house();
-        double margin = Math.max(
-                policy.value(Threshold.ANGLE_MARGIN),
-                policy.value(Threshold.ANGLE_SIGMAS) * passive.standardUncertainty());
-        double most = wish.limits().angleCap(side).map(r -> r.bound()).orElse(Double.MAX_VALUE);
-        double wanted = Math.min(most, passive.value().value() - margin);
-        return asked.onProps().apply(position, Degrees.of(wanted)).value();
-    }
-
-    private static BlockDraft capped(BlockDraft block, int cap, Limits limits) {
-        var numbers = new java.util.HashMap<>(block.numbers());
-        for (var name : Set.of("ceiling", "effort")) {
-            numbers.computeIfPresent(name, (n, v) -> Math.min(v, cap));
-        }
-        limits.contractionCap().ifPresent(r -> {
-            for (var name : Set.of("hold", "contract", "pull")) {
-                numbers.computeIfPresent(name, (n, v) -> Math.min(v, r.bound()));
-            }
-            numbers.computeIfPresent("top-hold", (n, v) -> 0.0);
-        });
-        var steps = block.steps().stream()
-                .map(t -> new BlockDraft.Tread(Math.min(t.effort(), cap), t.seconds()))
-                .toList();
-        return new BlockDraft(
-                block.form(),
-                Map.copyOf(numbers),
-                block.words(),
-                block.form() == BlockForm.GRADED_SET ? block.steps() : steps,
-                block.blocks().stream().map(b -> capped(b, cap, limits)).toList());
     }
 
     /** Warm-up of controlled rotations for the joints to come. */

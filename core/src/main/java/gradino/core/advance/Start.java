@@ -8,8 +8,10 @@ import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.EffortStep;
 import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.RampPattern;
+import gradino.core.prescribe.ShortRamp;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.UncertainAngle;
+import java.util.function.UnaryOperator;
 
 /** Where a new line begins (house rule): a newcomer's dose at min(estimate − 2°, estimate − 1.645·SE), worse side first. */
 public final class Start {
@@ -22,20 +24,25 @@ public final class Start {
             PropGrid grid,
             Limits limits,
             Policy policy) {
-        var angles = passive.map((side, p) -> within(firstAngle(p, grid, policy), limits, side, grid));
+        var angles = passive.map((side, p) -> angle(p, limits, side, policy, grid::roundDown));
         var worse = passive.left().value().compareTo(passive.right().value()) <= 0 ? Side.LEFT : Side.RIGHT;
         var plan = Plan.first(motion, position, angles, worse);
         return shortened(plan.withDoses(plan.doses().map((side, dose) -> capped(dose, limits))), limits);
     }
 
-    private static Degrees within(Degrees angle, Limits limits, Side side, PropGrid grid) {
-        return limits.angleCap(side)
-                .filter(r -> angle.value() > r.bound())
-                .map(r -> grid.roundDown(Degrees.of(r.bound())))
-                .orElse(angle);
+    /** The first angle: short of the estimate by 2° or by its error, whichever is more, within a cap, on the props. */
+    static Degrees angle(
+            UncertainAngle passive, Limits limits, Side side, Policy policy, UnaryOperator<Degrees> onProps) {
+        double margin = Math.max(
+                policy.value(Threshold.ANGLE_MARGIN),
+                policy.value(Threshold.ANGLE_SIGMAS) * passive.standardUncertainty());
+        var wanted = passive.value().plus(-margin);
+        return onProps.apply(limits.angleCap(side)
+                .filter(r -> wanted.value() > r.bound())
+                .map(r -> Degrees.of(r.bound()))
+                .orElse(wanted));
     }
 
-    /** Under a cap on contractions, half of it climbs the ramp and the rest is held. */
     private static Plan shortened(Plan plan, Limits limits) {
         var cap = limits.contractionCap();
         if (cap.isEmpty()) {
@@ -43,20 +50,13 @@ public final class Start {
         }
         int most = (int) cap.get().bound();
         int treads = plan.press().cappedAt(plan.dose(Side.LEFT).ceiling()).size();
-        int each = Math.max(1, most / (2 * treads));
+        var fits = ShortRamp.of(most, treads);
         var ramp = new RampPattern(plan.press().steps().stream()
-                .map(s -> new EffortStep(s.effort(), Math.min(s.seconds(), each)))
+                .map(s -> new EffortStep(s.effort(), Math.min(s.seconds(), fits.eachSeconds())))
                 .toList());
-        int hold = Math.max(0, most - each * treads);
         return plan.withContractions(ramp, Math.min(plan.pullSeconds(), most))
-                .withDoses(plan.doses().map((side, d) -> d.withTopHold(Math.min(d.topHoldSeconds(), hold))));
-    }
-
-    private static Degrees firstAngle(UncertainAngle passive, PropGrid grid, Policy policy) {
-        double margin = Math.max(
-                policy.value(Threshold.ANGLE_MARGIN),
-                policy.value(Threshold.ANGLE_SIGMAS) * passive.standardUncertainty());
-        return grid.roundDown(passive.value().plus(-margin));
+                .withDoses(plan.doses()
+                        .map((side, d) -> d.withTopHold(Math.min(d.topHoldSeconds(), fits.topHoldSeconds()))));
     }
 
     private static Dose capped(Dose dose, Limits limits) {

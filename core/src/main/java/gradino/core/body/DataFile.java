@@ -27,7 +27,7 @@ public final class DataFile {
     }
 
     /** Parts of a cell, separated by semicolons. */
-    static List<String> list(String cell) {
+    public static List<String> list(String cell) {
         return cell.isEmpty() ? List.of() : List.of(cell.split(";"));
     }
 

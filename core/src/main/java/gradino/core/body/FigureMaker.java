@@ -9,6 +9,9 @@ import java.util.List;
 
 /** Draws every position by the same routine: poses are data. */
 public final class FigureMaker {
+    /** For a drawing of nobody in particular, cm (house rule). */
+    public static final double TYPICAL_STATURE_CM = 170;
+
     private static final double HEAD = 6.5;
     private static final double SECTOR = 13;
     private static final double SHOWN = 28;

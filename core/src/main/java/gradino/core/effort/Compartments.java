@@ -16,7 +16,7 @@ package gradino.core.effort;
  */
 record Compartments(double active, double fatigued) {
     static final Compartments FRESH = new Compartments(0, 0);
-    private static final double TRACKING = 10;
+    static final double TRACKING = 10;
     private static final double ALL = 100;
     private static final int HALVINGS = 50;
 
@@ -56,11 +56,15 @@ record Compartments(double active, double fatigued) {
 
     private Compartments tracking(double t, double target, Fatigue set) {
         double recovery = target == 0 ? set.recovery() * set.rest() : set.recovery();
+        double fast = Math.exp(-(TRACKING + set.fatigue()) * t);
+        return tracked(target, set, recovery, fast, Math.exp(-recovery * t));
+    }
+
+    /** The closed form with its two powers of e, which whoever asks often works out once. */
+    Compartments tracked(double target, Fatigue set, double recovery, double fast, double slow) {
         double k = TRACKING + set.fatigue();
         double settled = target * TRACKING / k;
         double away = active - settled;
-        double fast = Math.exp(-k * t);
-        double slow = Math.exp(-recovery * t);
         double ma = settled + away * fast;
         double mf = fatigued * slow
                 + set.fatigue() * settled * (1 - slow) / recovery

@@ -4,10 +4,7 @@ import gradino.core.because.Source;
 import gradino.core.body.DataFile;
 import gradino.core.quantity.OutOfBoundsException;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVRecord;
 
 /**
@@ -16,22 +13,19 @@ import org.apache.commons.csv.CSVRecord;
  * @param fatigue F, 1/s
  * @param recovery R, 1/s
  * @param rest multiplier of R while nothing is asked
+ * @param joints that it was published for
+ * @param lentTo joints without a published set that are reckoned with it
  */
-public record Fatigue(String id, String name, double fatigue, double recovery, double rest, Source source) {
-    private static final Map<String, Fatigue> ALL = DataFile.rows("fatigue.csv", Fatigue::row).stream()
-            .collect(Collectors.toUnmodifiableMap(Fatigue::id, Function.identity()));
-    private static final Map<String, List<String>> BY_JOINT = Map.ofEntries(
-            Map.entry("ankle", List.of("ankle")),
-            Map.entry("big toe", List.of("ankle")),
-            Map.entry("knee", List.of("knee")),
-            // No set is published for the hip: the more cautious of the two neighbours is taken, and said.
-            Map.entry("hip", List.of("knee", "trunk")),
-            Map.entry("lumbar", List.of("trunk")),
-            Map.entry("thoracic", List.of("trunk")),
-            Map.entry("neck", List.of("trunk")),
-            Map.entry("shoulder", List.of("shoulder")),
-            Map.entry("elbow", List.of("elbow")),
-            Map.entry("wrist", List.of("hand")));
+public record Fatigue(
+        String id,
+        String name,
+        double fatigue,
+        double recovery,
+        double rest,
+        List<String> joints,
+        List<String> lentTo,
+        Source source) {
+    private static final List<Fatigue> ALL = DataFile.rows("fatigue.csv", Fatigue::row);
 
     public Fatigue {
         OutOfBoundsException.require("fatigue", fatigue, 1e-5, 1, "1/s");
@@ -40,19 +34,20 @@ public record Fatigue(String id, String name, double fatigue, double recovery, d
     }
 
     public static Optional<Fatigue> byId(String id) {
-        return Optional.ofNullable(ALL.get(id));
+        return ALL.stream().filter(f -> f.id().equals(id)).findFirst();
     }
 
-    /** The sets to reckon with for a joint: one, or two neighbours' where none is published. */
+    /** The sets to reckon with for a joint: its own, or its neighbours' where none is published. */
     public static List<Fatigue> of(String joint) {
-        return BY_JOINT.getOrDefault(joint, List.of("trunk")).stream()
-                .map(id -> byId(id).orElseThrow())
-                .toList();
+        var own = ALL.stream().filter(f -> f.joints().contains(joint)).toList();
+        return own.isEmpty()
+                ? ALL.stream().filter(f -> f.lentTo().contains(joint)).toList()
+                : own;
     }
 
     /** Whether the joint has no set of its own. */
     public static boolean isBorrowed(String joint) {
-        return !ALL.containsKey(joint) && !joint.equals("wrist");
+        return ALL.stream().noneMatch(f -> f.joints().contains(joint));
     }
 
     private static Fatigue row(CSVRecord row) {
@@ -62,6 +57,8 @@ public record Fatigue(String id, String name, double fatigue, double recovery, d
                 Double.parseDouble(row.get("fatigue")),
                 Double.parseDouble(row.get("recovery")),
                 Double.parseDouble(row.get("rest")),
+                DataFile.list(row.get("joints")),
+                DataFile.list(row.get("lent_to")),
                 Source.parse(row.get("source")));
     }
 }

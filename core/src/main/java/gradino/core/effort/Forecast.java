@@ -35,11 +35,12 @@ public record Forecast(List<Pool> pools, List<Shortfall> marks) {
      * One group of muscles of one side.
      *
      * @param motion what these muscles do
-     * @param borrowed whether the joint has no published set of its own
+     * @param borrowed names of the sets that a joint without one of its own is reckoned with; empty for its own
      * @param capacity what could be held at the end of each second, % of fresh
      */
-    public record Pool(String motion, Side side, boolean borrowed, List<Double> capacity) {
+    public record Pool(String motion, Side side, String joint, List<String> borrowed, List<Double> capacity) {
         public Pool {
+            borrowed = List.copyOf(borrowed);
             capacity = List.copyOf(capacity);
         }
     }
@@ -83,7 +84,8 @@ public record Forecast(List<Pool> pools, List<Shortfall> marks) {
             done.add(new Pool(
                     key.motion(),
                     key.side(),
-                    Fatigue.isBorrowed(joint(key.motion())),
+                    joint(key.motion()),
+                    borrowed(joint(key.motion())),
                     Arrays.stream(capacity).boxed().toList()));
             for (var phase : run.phases()) {
                 int asked = phase.effortFrom().value();
@@ -102,6 +104,12 @@ public record Forecast(List<Pool> pools, List<Shortfall> marks) {
     /** Whether every effort below 90 % can be done as asked. */
     public boolean isFeasible() {
         return marks.stream().allMatch(Shortfall::allOut);
+    }
+
+    private static List<String> borrowed(String joint) {
+        return Fatigue.isBorrowed(joint)
+                ? Fatigue.of(joint).stream().map(Fatigue::name).toList()
+                : List.of();
     }
 
     private static String muscles(String motion, Direction direction) {

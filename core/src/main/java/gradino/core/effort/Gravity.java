@@ -3,6 +3,7 @@ package gradino.core.effort;
 import gradino.core.body.Anthropometry;
 import gradino.core.quantity.OutOfBoundsException;
 import java.util.List;
+import java.util.OptionalDouble;
 
 /**
  * Torque of a limb and what it carries about its joint: (m·g·d + load·g·L)·cos(angle to the horizontal).
@@ -82,16 +83,16 @@ public record Gravity(String limb, double massKg, double lengthCm, double ownMom
         return Math.max(0, (now * (1 + share) - ownMoment) / (G * metres()));
     }
 
-    /** The smallest weight that the plates give at or above a load, kg: two of each size at most. */
-    public static double nearestPlate(double loadKg) {
-        double best = Double.MAX_VALUE;
+    /** The smallest weight that one or two plates give at or above a load, kg; empty when they cannot. */
+    public static OptionalDouble nearestPlate(double loadKg) {
+        double best = loadKg <= 0 ? 0 : Double.MAX_VALUE;
         for (double one : PLATES) {
             for (double other : PLATES) {
                 best = closer(best, one, loadKg);
                 best = closer(best, one + other, loadKg);
             }
         }
-        return loadKg <= 0 ? 0 : best == Double.MAX_VALUE ? 50 : best;
+        return best == Double.MAX_VALUE ? OptionalDouble.empty() : OptionalDouble.of(best);
     }
 
     private static double closer(double best, double plate, double wanted) {

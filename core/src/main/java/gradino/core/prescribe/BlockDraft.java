@@ -19,6 +19,9 @@ public record BlockDraft(
         Map<String, String> words,
         List<Tread> steps,
         List<BlockDraft> blocks) {
+    /** 20 · 40 · 50 %, a newcomer's ramp (house rule). */
+    private static final List<Tread> FIRST_STEPS = List.of(new Tread(20, 5), new Tread(40, 5), new Tread(50, 5));
+
     public BlockDraft {
         numbers = Map.copyOf(numbers);
         words = Map.copyOf(words);
@@ -28,6 +31,14 @@ public record BlockDraft(
 
     /** A tread as typed: percent and seconds. */
     public record Tread(double effort, double seconds) {}
+
+    /** A block of a kind as it begins when nothing is known: usual numbers, and a short staircase where it has one. */
+    public static BlockDraft usual(BlockForm form) {
+        var numbers = new HashMap<String, Double>();
+        BlockParameter.of(form).forEach(p -> numbers.put(p.name(), p.usual()));
+        var steps = form.isRamp() ? FIRST_STEPS : List.<Tread>of();
+        return new BlockDraft(form, numbers, Map.of(), steps, List.of());
+    }
 
     public static BlockDraft of(BlockForm form, Map<String, Double> numbers) {
         return new BlockDraft(form, numbers, Map.of(), List.of(), List.of());

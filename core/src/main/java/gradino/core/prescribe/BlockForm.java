@@ -48,6 +48,11 @@ public enum BlockForm {
         return Optional.empty();
     }
 
+    /** Whether it has treads. */
+    public boolean isRamp() {
+        return this == PRESS_RAMP || this == PULL_RAMP || this == GRADED_SET;
+    }
+
     /** Whether it wakes the area up again that a release let go. */
     public boolean activates() {
         return switch (this) {

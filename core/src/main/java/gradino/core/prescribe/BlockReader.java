@@ -4,6 +4,7 @@ import gradino.core.because.Finding;
 import gradino.core.prescribe.BlockDraft.Tread;
 import gradino.core.quantity.EffortPercent;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -48,6 +49,14 @@ final class BlockReader {
         known(draft, path);
         for (var parameter : BlockParameter.of(draft.form())) {
             bound(parameter, draft, path);
+        }
+        if (draft.form() == BlockForm.GRADED_SET && order(draft).isEmpty()) {
+            say(
+                    path + ".words.order",
+                    "unknown-order",
+                    null,
+                    "",
+                    "press-pull, pull-press, pull-press-pull, press or pull.");
         }
         var steps = steps(draft, path);
         var inside = inside(draft, path, depth);
@@ -97,7 +106,7 @@ final class BlockReader {
     }
 
     private List<EffortStep> steps(BlockDraft draft, String path) {
-        if (!isRamp(draft.form())) {
+        if (!draft.form().isRamp()) {
             return List.of();
         }
         var steps = new ArrayList<EffortStep>();
@@ -136,10 +145,6 @@ final class BlockReader {
                 return;
             }
         }
-    }
-
-    private static boolean isRamp(BlockForm form) {
-        return form == BlockForm.PRESS_RAMP || form == BlockForm.PULL_RAMP || form == BlockForm.GRADED_SET;
     }
 
     private Block block(BlockDraft d, List<EffortStep> steps, List<Block> inside) {
@@ -233,7 +238,7 @@ final class BlockReader {
     private Block graded(BlockDraft d, List<EffortStep> steps) {
         int settle = whole(d, "settle");
         return new GradedSet(
-                order(d),
+                order(d).orElseThrow(),
                 new RampPattern(steps),
                 EffortPercent.of(whole(d, "ceiling")),
                 whole(d, "top-hold"),
@@ -244,14 +249,11 @@ final class BlockReader {
                 new GradedSet.Contacts(d.word("contact", world.press()), world.pull()));
     }
 
-    private static GradedSet.Order order(BlockDraft d) {
+    private static Optional<GradedSet.Order> order(BlockDraft d) {
         var said = d.word("order", "press-pull").toUpperCase(Locale.ROOT).replace('-', '_');
-        for (var order : GradedSet.Order.values()) {
-            if (order.name().equals(said)) {
-                return order;
-            }
-        }
-        return GradedSet.Order.PRESS_PULL;
+        return Arrays.stream(GradedSet.Order.values())
+                .filter(o -> o.name().equals(said))
+                .findFirst();
     }
 
     private static EffortPercent effort(BlockDraft d) {

@@ -131,8 +131,10 @@ public class EffortTest {
         double more = gravity.loadFor(2, 0.05);
         assertThat(gravity.torque(more, 0).newtonMetres())
                 .isCloseTo(1.05 * gravity.torque(2, 0).newtonMetres(), within(1e-9));
-        assertThat(Gravity.nearestPlate(2.3)).isEqualTo(2.5);
-        assertThat(Gravity.nearestPlate(0)).isZero();
+        assertThat(Gravity.nearestPlate(2.3)).hasValue(2.5);
+        assertThat(Gravity.nearestPlate(0)).hasValue(0);
+        assertThat(Gravity.nearestPlate(50)).hasValue(50);
+        assertThat(Gravity.nearestPlate(50.1)).isEmpty();
         assertThatThrownBy(() -> Gravity.of("tail", 75, 40)).hasMessageContaining("tail");
     }
 

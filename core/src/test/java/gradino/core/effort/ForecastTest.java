@@ -2,6 +2,7 @@ package gradino.core.effort;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.prescribe.BlockDraft;
@@ -67,7 +68,12 @@ public class ForecastTest {
                         "hip-internal-rotation left",
                         "hip-external-rotation right",
                         "hip-internal-rotation right");
-        assertThat(one.pools()).allMatch(Forecast.Pool::borrowed);
+        assertThat(one.pools()).allMatch(p -> p.borrowed().equals(List.of("knee", "trunk")));
+        for (var motion : Catalogue.motions()) {
+            assertThat(Fatigue.of(motion.joint())).as(motion.joint()).isNotEmpty();
+        }
+        assertThat(Fatigue.isBorrowed("lumbar")).isFalse();
+        assertThat(Fatigue.isBorrowed("neck")).isTrue();
         assertThat(one.isFeasible()).isTrue();
         var both = forecast(session(
                 line("a", "hip-internal-rotation", graded(50, 2, 10, 0)),

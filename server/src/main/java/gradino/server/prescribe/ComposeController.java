@@ -1,6 +1,7 @@
 package gradino.server.prescribe;
 
 import gradino.core.effort.EffortSolver;
+import gradino.core.prescribe.BlockDraft;
 import gradino.core.prescribe.BlockForm;
 import gradino.core.prescribe.BlockParameter;
 import gradino.core.prescribe.SessionDraft;
@@ -46,8 +47,12 @@ class ComposeController {
 
     record Saving(@Size(max = 120) String name, SessionDraft draft) {}
 
-    /** A kind of block with its numbers. */
-    record Form(BlockForm form, String id, String words, List<BlockParameter> parameters) {}
+    /**
+     * A kind of block with its numbers.
+     *
+     * @param usual as it begins when it is added
+     */
+    record Form(BlockForm form, String id, String words, List<BlockParameter> parameters, BlockDraft usual) {}
 
     /** @param text the file's */
     record MethodText(@Size(max = 400_000) String text) {}
@@ -55,7 +60,7 @@ class ComposeController {
     @GetMapping("/api/block-forms")
     List<Form> forms() {
         return Arrays.stream(BlockForm.values())
-                .map(f -> new Form(f, f.id(), f.words(), BlockParameter.of(f)))
+                .map(f -> new Form(f, f.id(), f.words(), BlockParameter.of(f), BlockDraft.usual(f)))
                 .toList();
     }
 
@@ -103,8 +108,9 @@ class ComposeController {
             @PathVariable String clientId,
             @RequestParam String motion,
             @RequestParam String position,
+            @RequestParam(defaultValue = "") String method,
             @RequestParam String id) {
-        return compose.line(clientId, motion, position, id);
+        return compose.line(clientId, motion, position, method, id);
     }
 
     @PostMapping("/api/clients/{clientId}/score/preview")

@@ -12,6 +12,8 @@ import gradino.core.effort.Forecast;
 import gradino.core.intake.Limits;
 import gradino.core.intake.RestrictionKind;
 import gradino.core.measure.Limiter;
+import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.Method;
 import gradino.core.prescribe.SessionCheck;
 import gradino.core.prescribe.SessionContext;
 import gradino.core.prescribe.SessionContext.LineFacts;
@@ -98,7 +100,8 @@ class ComposeService {
     record ForecastView(int everySeconds, List<PoolView> pools, List<Forecast.Shortfall> marks) {}
 
     /** @param capacity what could be held, % of fresh */
-    record PoolView(String motion, String name, Side side, boolean borrowed, List<Double> capacity) {}
+    record PoolView(
+            String motion, String name, Side side, String joint, List<String> borrowed, List<Double> capacity) {}
 
     record Suggested(SessionDraft draft, List<Because> reasons) {}
 
@@ -131,6 +134,7 @@ class ComposeService {
                         p.motion(),
                         Catalogue.motion(p.motion()).map(m -> m.name()).orElse(p.motion()),
                         p.side(),
+                        p.joint(),
                         p.borrowed(),
                         thinned(p.capacity(), every)))
                 .toList();
@@ -179,11 +183,10 @@ class ComposeService {
 
     private LineFacts facts(Line known, List<RangeRow> rows, LineDraft line) {
         var context = history.context(known);
-        var plan = history.current(known);
         return new LineFacts(
                 context.limits(),
                 context.newcomer(),
-                plan.doses().map((side, dose) -> Optional.of(dose.angle())),
+                context.held().map((side, dose) -> dose.map(Dose::angle)),
                 passive(rows, line),
                 !context.newcomer(),
                 !context.newcomer());
@@ -223,9 +226,9 @@ class ComposeService {
                 (position, angle) -> Props.grid(client, position.id()).roundDown(angle));
     }
 
-    /** One line to add, at the client's own angle where the position was measured. */
+    /** A line as the client may begin with it, at the own angle where the position was measured. */
     @Transactional(readOnly = true)
-    LineDraft line(String clientId, String motionId, String positionId, String lineId) {
+    LineDraft line(String clientId, String motionId, String positionId, String methodId, String lineId) {
         var client = clients.get(clientId);
         var motion = Catalogue.motion(motionId)
                 .orElseThrow(() -> Problem.invalid("motion", "unknown-motion", "Pick a motion of the list."));
@@ -248,7 +251,18 @@ class ComposeService {
                 limits(client, motionId),
                 client.intake().hypermobile(LocalDate.now(clock)),
                 known.map(SessionStart.Wish::newcomer).orElse(true));
-        return SessionStart.line(wish, asked(client, List.of()), lineId);
+        return SessionStart.line(wish, asked(client, List.of()), chosen(methodId), lineId);
+    }
+
+    /** Empty where the coach leaves it open. */
+    private Optional<Method> chosen(String methodId) {
+        if (methodId.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(methods.methods().stream()
+                .filter(m -> m.id().equals(methodId))
+                .findFirst()
+                .orElseThrow(() -> Problem.invalid("method", "unknown-method", "Pick a method of the list.")));
     }
 
     private Optional<SessionStart.Wish> wish(Client client, RangeRow row) {

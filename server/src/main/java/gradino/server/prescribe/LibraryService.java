@@ -21,7 +21,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** The positions to choose from, each with its drawing. */
 @Service
 class LibraryService {
-    private static final double TYPICAL_STATURE_CM = 170;
 
     private final ClientService clients;
     private final MeasureService measures;
@@ -44,7 +43,7 @@ class LibraryService {
         for (var position : Catalogue.positions()) {
             Pose pose = position.pose();
             if (pose != null) {
-                figures.put(position.id(), FigureMaker.draw(pose, TYPICAL_STATURE_CM));
+                figures.put(position.id(), FigureMaker.draw(pose, FigureMaker.TYPICAL_STATURE_CM));
             }
         }
         return figures;

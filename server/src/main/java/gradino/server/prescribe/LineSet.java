@@ -31,7 +31,7 @@ record LineSet(
      * @param level the same with the limb level, where it is heaviest
      * @param loadShare 0 to 1
      * @param loadForMore load for 5 % more torque, kg
-     * @param plate the smallest weight that gives at least that, kg
+     * @param plate the smallest weight that gives at least that, kg; null when two plates are not enough
      */
     record LimbTorque(
             String limb,
@@ -40,5 +40,5 @@ record LineSet(
             double loadKg,
             double loadShare,
             double loadForMore,
-            double plate) {}
+            @Nullable Double plate) {}
 }

@@ -18,11 +18,11 @@ import gradino.server.intake.Client;
 import gradino.server.prescribe.LineSet.LimbTorque;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 
 /** Props, drawing and torque of every line on every side, from the client's own lengths and mass. */
 final class LineSets {
-    private static final double TYPICAL_STATURE_CM = 170;
     private static final double MORE = 0.05;
 
     private final Client client;
@@ -60,7 +60,7 @@ final class LineSets {
 
     private double stature() {
         var stature = client.details().statureCm();
-        return stature == null ? TYPICAL_STATURE_CM : stature;
+        return stature == null ? FigureMaker.TYPICAL_STATURE_CM : stature;
     }
 
     private @Nullable Figure figure(Position position, double angle) {
@@ -139,7 +139,11 @@ final class LineSets {
                 load,
                 here.loadShare(),
                 more,
-                Gravity.nearestPlate(more));
+                plate(Gravity.nearestPlate(more)));
+    }
+
+    private static @Nullable Double plate(OptionalDouble plate) {
+        return plate.isPresent() ? plate.getAsDouble() : null;
     }
 
     private static double load(List<BlockDraft> blocks) {

@@ -1,0 +1,77 @@
+import type { Finding, Schemas } from '../../../shared/api/client';
+import { Button } from '../../../shared/ui/Button';
+import { AddBlock, BlockInspector } from './BlockInspector';
+import * as edit from './edit';
+import type { FormInfo } from './useForms';
+import { WaysOut } from './WaysOut';
+
+type Props = {
+  clientId: string;
+  draft: edit.Draft;
+  spot: edit.Spot;
+  forms: FormInfo[];
+  findings: Finding[];
+  marks: Schemas['Shortfall'][];
+  together: boolean;
+  setTogether: (together: boolean) => void;
+  changeBlock: (key: string, make: (block: edit.Block) => edit.Block) => void;
+  changeList: (make: (blocks: edit.Block[]) => edit.Block[]) => void;
+  shiftBlock: (by: 1 | -1) => void;
+};
+
+/** The selected block: its numbers, its neighbours, and what would make it feasible. */
+export function BlockPanel(props: Props) {
+  const { clientId, draft, spot, forms, findings, marks, together, setTogether } = props;
+  const { changeBlock, changeList, shiftBlock } = props;
+  const line = edit.lineAt(draft, spot);
+  const block = edit.blockAt(draft, spot);
+  if (!line) return null;
+  return (
+    <section aria-label="Block">
+      <div className="mb-3 flex flex-wrap items-center gap-2">
+        <h2 className="mr-2 text-xl font-bold">
+          {block ? forms.find((f) => f.form === block.form)?.words : 'No block'}
+          <span className="font-normal text-soft">
+            {' '}
+            · {together && line.sides !== 'MIDLINE' ? 'both sides' : spot.side}
+          </span>
+        </h2>
+        {line.sides !== 'MIDLINE' && (
+          <label className="flex items-center gap-2">
+            <input type="checkbox" checked={together} onChange={(e) => setTogether(e.target.checked)} />
+            both sides together
+          </label>
+        )}
+      </div>
+      {block && (
+        <BlockInspector
+          block={block}
+          place={edit.placeOf(spot)}
+          forms={forms}
+          findings={findings}
+          change={changeBlock}
+        />
+      )}
+      <div className="mt-4 flex flex-wrap gap-2">
+        <AddBlock
+          forms={forms}
+          label="Add a block after it"
+          add={(b) => changeList((all) => [...all.slice(0, spot.block + 1), b, ...all.slice(spot.block + 1)])}
+        />
+        {block && (
+          <>
+            <Button onClick={() => changeList((all) => all.flatMap((b, i) => (i === spot.block ? [b, b] : [b])))}>
+              Copy
+            </Button>
+            <Button onClick={() => shiftBlock(-1)}>Earlier</Button>
+            <Button onClick={() => shiftBlock(1)}>Later</Button>
+            <Button onClick={() => changeList((all) => all.filter((_, i) => i !== spot.block))}>Take out</Button>
+          </>
+        )}
+      </div>
+      {block?.form === 'GRADED_SET' && (
+        <WaysOut clientId={clientId} draft={draft} spot={spot} marks={marks} change={changeBlock} />
+      )}
+    </section>
+  );
+}

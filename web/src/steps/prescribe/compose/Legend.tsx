@@ -1,0 +1,42 @@
+import type { Schemas } from '../../../shared/api/client';
+
+type LegendProps = {
+  zoom: number;
+  setZoom: (v: number) => void;
+  forecast: Schemas['ForecastView'] | undefined;
+};
+
+export function Legend({ zoom, setZoom, forecast }: LegendProps) {
+  // Joints without a published set of their own, each with what it is reckoned with.
+  const borrowed = new Map(forecast?.pools.filter((p) => p.borrowed.length > 0).map((p) => [p.joint, p.borrowed]));
+  return (
+    <div className="mt-1 flex flex-wrap items-center gap-x-6 gap-y-1 text-sm text-soft">
+      <span>
+        <span className="font-bold text-press">Press goes down</span>,{' '}
+        <span className="font-bold text-pull">pull rises</span>; bands hold, rings move, ticks are breaths. Above:
+        strength left by the fatigue model, a planning aid
+        {[...borrowed].map(([joint, sets]) => `; the ${joint} has no published set: ${reckoned(sets)}`).join('')}.
+      </span>
+      <label className="flex items-center gap-2">
+        Zoom
+        <input
+          type="range"
+          min={1}
+          max={8}
+          step={0.25}
+          value={zoom}
+          onChange={(e) => setZoom(Number(e.target.value))}
+        />
+      </label>
+    </div>
+  );
+}
+
+function reckoned(sets: string[]): string {
+  return sets.length === 1 ? `the ${sets[0]}'s is taken` : `the more cautious of ${sets.join(' and ')} is taken`;
+}
+
+/** Pixels a second at which the whole session fits into the window; never so few that steps cannot be told apart. */
+export function fitting(seconds: number | undefined): number {
+  return Math.min(3, Math.max(0.5, (Math.min(1500, innerWidth) - 130) / (seconds || 600)));
+}

@@ -1,0 +1,61 @@
+import { useMutation } from '@tanstack/react-query';
+import { api, ask, type Schemas } from '../../../shared/api/client';
+import { clock, words } from '../../../shared/units';
+import { Button } from '../../../shared/ui/Button';
+import { Failure } from '../../../shared/ui/Findings';
+import type * as edit from './edit';
+
+type MinutesProps = {
+  totals: Schemas['Totals'];
+  findings: Schemas['Finding'][];
+  clientId: string;
+  draft: edit.Draft;
+  put: (draft: edit.Draft) => void;
+};
+
+/** Honest minutes, and the way into fewer. */
+export function Minutes({ totals, findings, clientId, draft, put }: MinutesProps) {
+  const tooLong = findings.find((f) => f.code === 'too-long');
+  const shorten = useMutation({
+    mutationFn: () =>
+      ask(api.POST('/api/clients/{clientId}/score/shorten', { params: { path: { clientId } }, body: { draft } })),
+  });
+  const { left, right } = totals.sides;
+  return (
+    <div className="my-3 flex flex-wrap items-end gap-x-8 gap-y-2" aria-live="polite">
+      <p>
+        <span className="text-5xl font-bold" data-testid="minutes">
+          {clock(totals.seconds)}
+        </span>{' '}
+        <span className="text-soft">min, everything in it</span>
+      </p>
+      <p className="text-soft">
+        under tension: left {left.pressSeconds + left.pullSeconds} s, right {right.pressSeconds + right.pullSeconds} s ·
+        peak {totals.peak} %, {words(totals.effortClass)}
+      </p>
+      {tooLong && !shorten.data && (
+        <Button onClick={() => shorten.mutate()} disabled={shorten.isPending}>
+          What to shorten first?
+        </Button>
+      )}
+      {shorten.data && tooLong && (
+        <div className="w-full border-l-4 border-rule pl-3">
+          <p className="font-semibold">
+            {shorten.data.fits ? 'This would fit' : 'Even so it would not fit'}: {clock(shorten.data.seconds)} min
+          </p>
+          <ul>
+            {shorten.data.cuts.map((c) => (
+              <li key={c.place + c.name}>
+                {words(c.form)}, {c.label}: {c.from} → {c.to}, saves {c.saves} s
+              </li>
+            ))}
+          </ul>
+          <Button className="mt-2" onClick={() => put(shorten.data.draft)}>
+            Shorten it so
+          </Button>
+        </div>
+      )}
+      <Failure error={shorten.error} />
+    </div>
+  );
+}

@@ -1,0 +1,28 @@
+import { useMutation } from '@tanstack/react-query';
+import { api, ask } from '../../../shared/api/client';
+import { lineAt, type Draft, type Line } from './edit';
+
+type At = { station: number; line: number };
+type Query = { motion: string; position: string; id: string; method?: string };
+
+/** Lines as the client may begin with them: what a first dose is, is the server's. */
+export function useServerLines(
+  clientId: string,
+  added: (line: Line) => void,
+  changed: (at: At, make: (line: Line) => Line) => void,
+) {
+  const fresh = (query: Query) =>
+    ask(api.GET('/api/clients/{clientId}/score/line', { params: { path: { clientId }, query } }));
+  const add = useMutation({ mutationFn: fresh, onSuccess: added });
+  const method = useMutation({
+    mutationFn: async ({ draft, at, id }: { draft: Draft; at: At; id: string }) => {
+      const line = lineAt(draft, at);
+      if (!line) throw new Error('This line is gone.');
+      return fresh({ motion: line.motion, position: line.position, id: line.id, method: id });
+    },
+    // The coach's own angles and order of sides stay; the doses are the method's.
+    onSuccess: (line, { at }) =>
+      changed(at, (old) => ({ ...line, angles: old.angles, firstSide: old.firstSide, sides: old.sides })),
+  });
+  return { add, method, error: add.error ?? method.error };
+}
