@@ -1888,6 +1888,7 @@ export interface components {
         LineTotals: {
             line: string;
             totals: components["schemas"]["Totals"];
+            weekly: components["schemas"]["WeeklyDose"];
         };
         Loosening: {
             /** Format: double */
@@ -2498,12 +2499,37 @@ export interface components {
             /** @enum {string} */
             side?: "LEFT" | "RIGHT" | "MIDLINE";
         };
+        ScorePhase: {
+            /** @enum {string} */
+            block: "SET_UP" | "ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "CONTRACT_RELAX" | "HANDS_OFF" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP" | "TRANSITION" | "SETTLE" | "REST" | "RE_MEASURE" | "SIDE_CHANGE";
+            /** Format: int32 */
+            count: number;
+            cue: string;
+            /** @enum {string} */
+            direction: "PRESS" | "PULL" | "NONE";
+            /** Format: int32 */
+            effortFrom: number;
+            /** Format: int32 */
+            effortTo: number;
+            /** Format: int32 */
+            endSecond: number;
+            inhales: number[];
+            /** @enum {string} */
+            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "RELEASE" | "HOLD" | "STEP" | "TOP_HOLD" | "RAMP_DOWN" | "CONTRACT" | "RELAX" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "LIFT" | "LOWER" | "LOWERING" | "RETURN" | "BOTTOM" | "UP" | "PULSE_IN" | "PULSE_OUT" | "STEP_AWAY" | "STEP_INTO" | "MOVE" | "END_PAUSE" | "SETTLE" | "REST" | "RE_MEASURE" | "SIDE_CHANGE";
+            place: string;
+            /** Format: int32 */
+            set: number;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "MIDLINE";
+            /** Format: int32 */
+            startSecond: number;
+        };
         ScorePreview: {
             findings: components["schemas"]["Finding"][];
             forecast?: components["schemas"]["ForecastView"];
             lines: components["schemas"]["LineTotals"][];
+            phases: components["schemas"]["ScorePhase"][];
             set: components["schemas"]["LineSet"][];
-            timeline?: components["schemas"]["Timeline"];
             totals?: components["schemas"]["Totals"];
         };
         Screening: {
@@ -2863,6 +2889,20 @@ export interface components {
             ceiling: number;
             /** Format: int32 */
             restSeconds: number;
+        };
+        WeeklyDose: {
+            /** Format: double */
+            leftImpulse: number;
+            /** Format: int32 */
+            leftTensionSeconds: number;
+            /** Format: int32 */
+            minutes: number;
+            /** Format: double */
+            rightImpulse: number;
+            /** Format: int32 */
+            rightTensionSeconds: number;
+            /** Format: int32 */
+            sessions: number;
         };
         Work: {
             /** Format: double */

@@ -139,7 +139,7 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
           Nothing is in this session yet. Add a position: it begins with its usual dose.
         </p>
       )}
-      {preview?.timeline && (
+      {preview && preview.phases.length > 0 && (
         <>
           <ScoreView
             draft={draft}

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { Schemas } from '../../../shared/api/client';
 
 type Figure = Schemas['Figure'];
@@ -16,7 +17,7 @@ const INK: Record<Mark['role'], [string, number]> = {
 };
 
 /** A position as it was worked out: plain marks, press and pull arrows, the working angle as a sector. */
-export function FigureView({
+export const FigureView = memo(function FigureView({
   figure,
   label,
   className = 'h-32',
@@ -38,7 +39,7 @@ export function FigureView({
       ))}
     </svg>
   );
-}
+});
 
 function MarkShape({ mark }: { mark: Mark }) {
   const [colour, width] = INK[mark.role];

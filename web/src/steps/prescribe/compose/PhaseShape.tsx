@@ -1,59 +1,70 @@
-import { memo, type PointerEvent } from 'react';
+import { memo } from 'react';
 import type { Finding } from '../../../shared/api/client';
 import type { Phase } from './phases';
 
 type Props = {
   phase: Phase;
-  left: number;
   width: number;
   axis: number;
   scale: number;
   perSecond: number;
   selected: boolean;
   finding: Finding | undefined;
-  select: () => void;
-  grab: (event: PointerEvent) => void;
 };
 
-/** One phase in its lane: press goes down, pull rises with a slanted top, a hold is a band, movement a row of arcs. */
+/**
+ * One phase from its own left edge: press goes down, pull rises with a slanted top, a hold is a band, movement a row of arcs.
+ * A phase that only moved along the score is not drawn anew.
+ */
 export const PhaseShape = memo(
   function PhaseShape(props: Props) {
-    const { phase, left, width, axis, selected, finding, select, grab } = props;
+    const { phase, width, axis, selected, finding } = props;
     const quiet = phase.block === 'SET_UP' || phase.block === 'SIDE_CHANGE';
     return (
-      <g onPointerDown={select} className={quiet ? '' : 'cursor-pointer'}>
+      <>
         <title>{`${phase.cue}, ${phase.endSecond - phase.startSecond} s`}</title>
-        <rect x={left} y={4} width={width} height={2 * axis - 8} fill={selected ? 'var(--tread)' : 'transparent'} />
+        <rect y={4} width={width} height={2 * axis - 8} fill={selected ? 'var(--tread)' : 'transparent'} />
         <Shape {...props} />
         <Breath phase={phase} perSecond={props.perSecond} axis={axis} />
         {finding && phase.count <= 1 && phase.set <= 1 && (
-          <text x={left + 1} y={16} className="fill-warn text-[13px] font-bold">
+          <text x={1} y={16} className="fill-warn text-[13px] font-bold">
             {finding.severity === 'BLOCKING' ? '▲' : '△'}
           </text>
         )}
         {!quiet && width > 3 && (
           <rect
-            x={left + width - 3}
+            x={width - 3}
             y={6}
             width={5}
             height={2 * axis - 12}
             fill="transparent"
             className="cursor-ew-resize"
-            onPointerDown={grab}
+            data-grip
           />
         )}
-      </g>
+      </>
     );
   },
   (a, b) =>
-    a.phase === b.phase &&
-    a.left === b.left &&
     a.width === b.width &&
+    a.perSecond === b.perSecond &&
     a.selected === b.selected &&
-    a.finding === b.finding,
+    a.finding === b.finding &&
+    (a.phase === b.phase || looksTheSame(a.phase, b.phase)),
 );
 
-function Shape({ phase, left, width, axis, scale }: Props) {
+/** All but where it stands. */
+function looksTheSame(a: Phase, b: Phase): boolean {
+  return (
+    a.endSecond - a.startSecond === b.endSecond - b.startSecond &&
+    a.inhales === b.inhales &&
+    LOOKS.every((name) => a[name] === b[name])
+  );
+}
+
+const LOOKS = ['block', 'kind', 'direction', 'effortFrom', 'effortTo', 'cue', 'set', 'count'] as const;
+
+function Shape({ phase, width, axis, scale }: Props) {
   if (phase.direction !== 'NONE') {
     const press = phase.direction === 'PRESS';
     const sign = press ? 1 : -1;
@@ -62,7 +73,7 @@ function Shape({ phase, left, width, axis, scale }: Props) {
     const to = axis + sign * phase.effortTo * scale - slant;
     return (
       <path
-        d={`M${left} ${axis}L${left} ${from}L${left + width} ${to}L${left + width} ${axis}Z`}
+        d={`M0 ${axis}V${from}L${width} ${to}V${axis}Z`}
         fill={press ? 'var(--press-fill)' : 'var(--pull-fill)'}
         stroke={press ? 'var(--press)' : 'var(--pull)'}
         strokeWidth={1.2}
@@ -74,7 +85,6 @@ function Shape({ phase, left, width, axis, scale }: Props) {
     case 'RELEASE':
       return (
         <rect
-          x={left}
           y={axis - 6}
           width={width}
           height={12}
@@ -86,7 +96,7 @@ function Shape({ phase, left, width, axis, scale }: Props) {
     case 'TRANSITION':
       return (
         <ellipse
-          cx={left + width / 2}
+          cx={width / 2}
           cy={axis}
           rx={Math.max(1, width * 0.42)}
           ry={9}
@@ -97,21 +107,9 @@ function Shape({ phase, left, width, axis, scale }: Props) {
       );
     case 'SET_UP':
     case 'SIDE_CHANGE':
-      return (
-        <line
-          x1={left}
-          x2={left + width}
-          y1={axis}
-          y2={axis}
-          stroke="var(--card)"
-          strokeWidth={3}
-          strokeDasharray="3 4"
-        />
-      );
+      return <line x1={0} x2={width} y1={axis} y2={axis} stroke="var(--card)" strokeWidth={3} strokeDasharray="3 4" />;
     case 'RE_MEASURE':
-      return (
-        <path d={`M${left + width / 2} ${axis - 14}v28m-8 -14h16`} stroke="var(--soft)" strokeWidth={1.6} fill="none" />
-      );
+      return <path d={`M${width / 2} ${axis - 14}v28m-8 -14h16`} stroke="var(--soft)" strokeWidth={1.6} fill="none" />;
     default:
       return null;
   }
@@ -120,8 +118,7 @@ function Shape({ phase, left, width, axis, scale }: Props) {
 /** Breath marks below the line: a tick for each breath that is drawn in. */
 function Breath({ phase, perSecond, axis }: { phase: Phase; perSecond: number; axis: number }) {
   if (perSecond < 0.7) return null;
-  const ticks = phase.breaths.filter((b) => b.phase === 'IN');
-  if (ticks.length === 0) return null;
-  const d = ticks.map((b) => `M${b.atSecond * perSecond} ${2 * axis - 5}v-4`).join('');
+  if (phase.inhales.length === 0) return null;
+  const d = phase.inhales.map((second) => `M${second * perSecond} ${2 * axis - 5}v-4`).join('');
   return <path d={d} stroke="var(--soft)" strokeWidth={1} fill="none" />;
 }

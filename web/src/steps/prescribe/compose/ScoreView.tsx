@@ -1,5 +1,5 @@
 import { useMemo, useRef, type PointerEvent } from 'react';
-import type { Finding, Schemas } from '../../../shared/api/client';
+import type { Finding } from '../../../shared/api/client';
 import { clock } from '../../../shared/units';
 import { placeOf, type Draft, type Spot, blockAt, spotOf } from './edit';
 import { PhaseShape } from './PhaseShape';
@@ -21,28 +21,29 @@ type Props = {
   drag: (spot: Spot, grip: NonNullable<Grip>, seconds: number) => void;
 };
 
-const SIDES: [Schemas['Phase']['side'], string][] = [
+const SIDES: [Phase['side'], string][] = [
   ['LEFT', 'Left'],
   ['RIGHT', 'Right'],
 ];
 
 /** The session as a score: time runs right, a lane a side, the strength that the model leaves as lines above. */
 export function ScoreView({ draft, preview, selected, perSecond, select, drag }: Props) {
-  const { timeline, forecast, findings } = preview;
-  const seconds = timeline?.phases.at(-1)?.endSecond ?? 0;
+  const { phases, forecast, findings } = preview;
+  const seconds = phases.at(-1)?.endSecond ?? 0;
   const width = Math.max(300, seconds * perSecond);
   const x = (second: number) => second * perSecond;
   const dragging = useRef<{ spot: Spot; grip: NonNullable<Grip>; from: number; seconds: number } | null>(null);
   const marked = useMemo(() => new Map(findings.map((f) => [blockPlace(f.path), f])), [findings]);
-  if (!timeline) return null;
 
-  const grab = (event: PointerEvent, phase: Phase) => {
-    const spot = spotOf(phase.place);
-    const form = spot && blockAt(draft, spot)?.form;
-    const held = form ? grip(phase, form) : null;
-    if (!spot || !held) return;
-    event.stopPropagation();
-    (event.target as Element).setPointerCapture(event.pointerId);
+  const press = (event: PointerEvent) => {
+    const target = event.target as Element;
+    const phase = phases[Number(target.closest('[data-phase]')?.getAttribute('data-phase') ?? -1)];
+    const spot = phase && spotOf(phase.place);
+    if (!spot) return;
+    const form = blockAt(draft, spot)?.form;
+    const held = target.hasAttribute('data-grip') && form ? grip(phase, form) : null;
+    if (!held) return select(spot);
+    target.setPointerCapture(event.pointerId);
     dragging.current = { spot, grip: held, from: event.clientX, seconds: phase.endSecond - phase.startSecond };
   };
   const pull = (event: PointerEvent) => {
@@ -56,7 +57,15 @@ export function ScoreView({ draft, preview, selected, perSecond, select, drag }:
   const height = RULER + FORECAST + 2 * LANE + 8;
   return (
     <div className="overflow-x-auto border border-rule bg-card" data-testid="score">
-      <svg width={width + 64} height={height} onPointerMove={pull} onPointerUp={drop} role="group" aria-label="Score">
+      <svg
+        width={width + 64}
+        height={height}
+        onPointerDown={press}
+        onPointerMove={pull}
+        onPointerUp={drop}
+        role="group"
+        aria-label="Score"
+      >
         <g transform="translate(52 0)">
           <Ruler seconds={seconds} x={x} />
           <g transform={`translate(0 ${RULER})`}>{forecast && <ForecastLines forecast={forecast} x={x} />}</g>
@@ -66,26 +75,26 @@ export function ScoreView({ draft, preview, selected, perSecond, select, drag }:
                 {name}
               </text>
               <line x1={0} x2={width} y1={AXIS} y2={AXIS} stroke="var(--ink)" strokeWidth={1.5} />
-              {timeline.phases
-                .filter((p) => p.side === side || p.side === 'MIDLINE')
-                .map((phase) => (
-                  <PhaseShape
-                    key={phase.startSecond}
-                    phase={phase}
-                    left={x(phase.startSecond)}
-                    width={x(phase.endSecond) - x(phase.startSecond)}
-                    axis={AXIS}
-                    scale={SCALE}
-                    perSecond={perSecond}
-                    selected={selected !== null && phase.place === placeOf(selected)}
-                    finding={marked.get(phase.place)}
-                    select={() => {
-                      const spot = spotOf(phase.place);
-                      if (spot) select(spot);
-                    }}
-                    grab={(event) => grab(event, phase)}
-                  />
-                ))}
+              {phases.map((phase, index) =>
+                phase.side === side || phase.side === 'MIDLINE' ? (
+                  <g
+                    key={index}
+                    data-phase={index}
+                    transform={`translate(${x(phase.startSecond)} 0)`}
+                    className={spotOf(phase.place) ? 'cursor-pointer' : ''}
+                  >
+                    <PhaseShape
+                      phase={phase}
+                      width={x(phase.endSecond - phase.startSecond)}
+                      axis={AXIS}
+                      scale={SCALE}
+                      perSecond={perSecond}
+                      selected={selected !== null && phase.place === placeOf(selected)}
+                      finding={marked.get(phase.place)}
+                    />
+                  </g>
+                ) : null,
+              )}
             </g>
           ))}
         </g>

@@ -1,6 +1,6 @@
 import type { Schemas } from '../../../shared/api/client';
 
-export type Phase = Schemas['Phase'];
+export type Phase = Schemas['ScorePhase'];
 
 /** What pulling a phase's right edge changes: a number of its block by name, or a tread by its index. */
 export type Grip = { number: string } | { step: number } | null;

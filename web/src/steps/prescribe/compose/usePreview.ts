@@ -1,3 +1,4 @@
+import { replaceEqualDeep } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { api, ask, type Schemas } from '../../../shared/api/client';
 import type { Draft } from './edit';
@@ -25,7 +26,8 @@ export function usePreview(clientId: string, draft: Draft): State {
           const preview = await ask(
             api.POST('/api/clients/{clientId}/score/preview', { params: { path: { clientId } }, body: asked }),
           );
-          setState({ preview, error: null });
+          // What did not change stays the same object, so that it is not drawn anew.
+          setState((s) => ({ preview: replaceEqualDeep(s.preview, preview), error: null }));
         } catch (error) {
           setState((s) => ({ preview: s.preview, error: error as Error }));
         }

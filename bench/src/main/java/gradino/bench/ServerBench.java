@@ -17,6 +17,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.regex.Pattern;
 import java.util.zip.GZIPOutputStream;
@@ -34,20 +35,26 @@ final class ServerBench {
     /** One server on loopback, ended with its scope. */
     record Running(Process process, int port, Visitor visitor, double secondsToAnswer) implements AutoCloseable {
         static Running start(Path data) throws IOException, InterruptedException {
+            return start(data, Map.of());
+        }
+
+        /** @param settings of the server, as environment variables */
+        static Running start(Path data, Map<String, String> settings) throws IOException, InterruptedException {
             int port;
             try (var free = new ServerSocket(0)) {
                 port = free.getLocalPort();
             }
             long before = System.nanoTime();
-            var process = new ProcessBuilder(
+            var builder = new ProcessBuilder(
                             ROOT.resolve("gradino").toString(),
                             "run",
                             "--port",
                             String.valueOf(port),
                             "--data",
                             data.toString())
-                    .redirectErrorStream(true)
-                    .start();
+                    .redirectErrorStream(true);
+            builder.environment().putAll(settings);
+            var process = builder.start();
             var lines = new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
             for (var line = lines.readLine(); line != null; line = lines.readLine()) {
                 if (line.startsWith("Gradino is ready")) {

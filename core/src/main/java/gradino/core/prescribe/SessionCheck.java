@@ -17,6 +17,8 @@ import org.jspecify.annotations.Nullable;
 
 /** Holds a composed session against its methods, the client and the restrictions. Only safety and nonsense block. */
 public final class SessionCheck {
+    static final int MOST_A_WEEK = 14;
+
     private static final int SECONDS_PER_MINUTE = 60;
 
     private final SessionContext context;
@@ -205,7 +207,7 @@ public final class SessionCheck {
 
     private void week(LineDraft line, @Nullable Method method, String path, Optional<Protocol> protocol) {
         int perWeek = line.sessionsPerWeek();
-        if (perWeek < 1 || perWeek > 14) {
+        if (perWeek < 1 || perWeek > MOST_A_WEEK) {
             findings.add(Finding.blocking(
                     path + ".sessionsPerWeek",
                     "out-of-bounds",

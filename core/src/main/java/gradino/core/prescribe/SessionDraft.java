@@ -86,6 +86,11 @@ public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations)
         }
     }
 
+    /** All lines in the order they are done. */
+    public List<LineDraft> lines() {
+        return stations.stream().flatMap(s -> s.lines().stream()).toList();
+    }
+
     /** The same session with the blocks at one index of a line changed, on both sides. */
     public SessionDraft withBlocks(int station, int line, int block, UnaryOperator<BlockDraft> change) {
         var all = new ArrayList<>(stations);

@@ -24,7 +24,12 @@ public record Totals(int seconds, Sided<SideTotals> sides, EffortPercent peak, E
      * @param breaths begun in the side's time
      */
     public record SideTotals(
-            int seconds, int pressSeconds, int pullSeconds, int holdSeconds, double impulse, int breaths) {}
+            int seconds, int pressSeconds, int pullSeconds, int holdSeconds, double impulse, int breaths) {
+        /** Both directions together. */
+        public int tensionSeconds() {
+            return pressSeconds + pullSeconds;
+        }
+    }
 
     public static Totals of(Timeline timeline) {
         var peak = timeline.phases().stream()

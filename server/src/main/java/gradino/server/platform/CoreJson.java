@@ -20,6 +20,7 @@ import gradino.core.quantity.Tenths;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import tools.jackson.core.StreamWriteFeature;
 import tools.jackson.databind.AnnotationIntrospector;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.cfg.DateTimeFeature;
@@ -47,6 +48,7 @@ public class CoreJson {
                 .addMixIn(Term.class, Tagged.class)
                 .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                 .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+                .enable(StreamWriteFeature.USE_FAST_DOUBLE_WRITER)
                 .disable(DateTimeFeature.WRITE_DATES_AS_TIMESTAMPS);
     }
 

@@ -53,8 +53,10 @@ class Database {
     }
 
     @Bean
-    PlatformTransactionManager transactionManager(DataSource dataSource) {
-        return new DataSourceTransactionManager(dataSource);
+    PlatformTransactionManager transactionManager(DataSource dataSource, Writes writes) {
+        var manager = new DataSourceTransactionManager(dataSource);
+        manager.addListener(writes);
+        return manager;
     }
 
     private static HikariConfig config(Path directory, String name, int size) {

@@ -11,14 +11,17 @@ import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.datasource.TransactionAwareDataSourceProxy;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** Binds and maps, nothing more. Inside a transaction every call uses its connection. */
 @Component
 public class Sql {
     private final DataSource dataSource;
+    private final Writes writes;
 
-    Sql(DataSource dataSource) {
+    Sql(DataSource dataSource, Writes writes) {
         this.dataSource = new TransactionAwareDataSourceProxy(dataSource);
+        this.writes = writes;
     }
 
     /** One row to one value. */
@@ -52,7 +55,9 @@ public class Sql {
         try (var connection = dataSource.getConnection();
                 var statement = connection.prepareStatement(sql)) {
             bind(statement, values);
-            return statement.executeUpdate();
+            int rows = statement.executeUpdate();
+            written();
+            return rows;
         } catch (SQLException e) {
             throw StorageException.of(e);
         }
@@ -70,8 +75,16 @@ public class Sql {
                 statement.addBatch();
             }
             statement.executeBatch();
+            written();
         } catch (SQLException e) {
             throw StorageException.of(e);
+        }
+    }
+
+    /** Inside a transaction its commit counts. */
+    private void written() {
+        if (!TransactionSynchronizationManager.isActualTransactionActive()) {
+            writes.one();
         }
     }
 

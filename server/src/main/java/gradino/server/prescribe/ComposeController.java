@@ -7,11 +7,10 @@ import gradino.core.prescribe.BlockParameter;
 import gradino.core.prescribe.SessionDraft;
 import gradino.core.prescribe.SessionDraft.LineDraft;
 import gradino.core.prescribe.Shorten;
-import gradino.server.prescribe.ComposeService.ScorePreview;
-import gradino.server.prescribe.ComposeService.Suggested;
 import gradino.server.prescribe.CompositionRepository.Composition;
 import gradino.server.prescribe.LibraryService.LibraryEntry;
 import gradino.server.prescribe.MethodService.KnownMethod;
+import gradino.server.prescribe.SuggestService.Suggested;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Size;
 import java.util.Arrays;
@@ -29,12 +28,19 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class ComposeController {
     private final ComposeService compose;
+    private final SuggestService suggestions;
     private final MethodService methods;
     private final LibraryService library;
     private final HandoutService handouts;
 
-    ComposeController(ComposeService compose, MethodService methods, LibraryService library, HandoutService handouts) {
+    ComposeController(
+            ComposeService compose,
+            SuggestService suggestions,
+            MethodService methods,
+            LibraryService library,
+            HandoutService handouts) {
         this.compose = compose;
+        this.suggestions = suggestions;
         this.methods = methods;
         this.library = library;
         this.handouts = handouts;
@@ -100,7 +106,7 @@ class ComposeController {
 
     @GetMapping("/api/clients/{clientId}/score/suggestion")
     Suggested suggest(@PathVariable String clientId) {
-        return compose.suggest(clientId);
+        return suggestions.suggest(clientId);
     }
 
     @GetMapping("/api/clients/{clientId}/score/line")
@@ -110,7 +116,7 @@ class ComposeController {
             @RequestParam String position,
             @RequestParam(defaultValue = "") String method,
             @RequestParam String id) {
-        return compose.line(clientId, motion, position, method, id);
+        return suggestions.line(clientId, motion, position, method, id);
     }
 
     @PostMapping("/api/clients/{clientId}/score/preview")

@@ -1,0 +1,134 @@
+package gradino.server.prescribe;
+
+import gradino.core.because.Finding;
+import gradino.core.body.Catalogue;
+import gradino.core.body.Motion;
+import gradino.core.body.Side;
+import gradino.core.effort.Forecast;
+import gradino.core.prescribe.Block.Direction;
+import gradino.core.prescribe.BlockKind;
+import gradino.core.prescribe.BreathPhase;
+import gradino.core.prescribe.PhaseKind;
+import gradino.core.prescribe.SessionCheck.Checked;
+import gradino.core.prescribe.SessionDraft;
+import gradino.core.prescribe.SessionDraft.LineDraft;
+import gradino.core.prescribe.Timeline;
+import gradino.core.prescribe.Totals;
+import gradino.core.prescribe.WeeklyDose;
+import gradino.server.intake.Client;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A session while it is composed. Phases, totals and forecast are missing while nothing of it can be.
+ *
+ * @param phases what is drawn of the timeline
+ * @param set how each line is set up on each side
+ */
+record ScorePreview(
+        List<ScorePhase> phases,
+        @Nullable Totals totals,
+        List<LineTotals> lines,
+        @Nullable ForecastView forecast,
+        List<LineSet> set,
+        List<Finding> findings) {
+    private static final int VALUES_DRAWN = 400;
+
+    /**
+     * One phase as the score draws it.
+     *
+     * @param count 1-based; 0 when nothing is counted
+     * @param inhales seconds after the phase's start at which a breath begins
+     */
+    record ScorePhase(
+            int startSecond,
+            int endSecond,
+            Side side,
+            String place,
+            BlockKind block,
+            PhaseKind kind,
+            Direction direction,
+            int effortFrom,
+            int effortTo,
+            String cue,
+            int set,
+            int count,
+            List<Integer> inhales) {
+        static ScorePhase of(Timeline.Phase p) {
+            return new ScorePhase(
+                    p.startSecond(),
+                    p.endSecond(),
+                    p.side(),
+                    p.place(),
+                    p.block(),
+                    p.kind(),
+                    p.direction(),
+                    p.effortFrom().value(),
+                    p.effortTo().value(),
+                    p.cue(),
+                    p.set(),
+                    p.count(),
+                    p.breaths().stream()
+                            .filter(b -> b.phase() == BreathPhase.IN)
+                            .map(b -> b.atSecond() - p.startSecond())
+                            .toList());
+        }
+    }
+
+    /** What a line amounts to, once and in a week. */
+    record LineTotals(String line, Totals totals, WeeklyDose weekly) {}
+
+    /**
+     * The forecast, thinned for drawing.
+     *
+     * @param everySeconds from one value of a pool to the next
+     */
+    record ForecastView(int everySeconds, List<PoolView> pools, List<Forecast.Shortfall> marks) {}
+
+    /** @param capacity what could be held, whole % of fresh */
+    record PoolView(
+            String motion, String name, Side side, String joint, List<String> borrowed, List<Integer> capacity) {}
+
+    static ScorePreview of(Client client, SessionDraft draft, Checked checked) {
+        var set = LineSets.of(client, draft);
+        return checked.timeline()
+                .map(t -> new ScorePreview(
+                        t.phases().stream().map(ScorePhase::of).toList(),
+                        Totals.of(t),
+                        lineTotals(draft, t),
+                        forecast(draft, t),
+                        set,
+                        checked.findings()))
+                .orElseGet(() -> new ScorePreview(List.of(), null, List.of(), null, set, checked.findings()));
+    }
+
+    private static List<LineTotals> lineTotals(SessionDraft draft, Timeline timeline) {
+        return draft.lines().stream().map(l -> lineTotals(l, timeline)).toList();
+    }
+
+    private static LineTotals lineTotals(LineDraft line, Timeline timeline) {
+        var totals = Totals.of(timeline.ofLine(line.id()));
+        return new LineTotals(line.id(), totals, WeeklyDose.of(totals, line.sessionsPerWeek()));
+    }
+
+    private static ForecastView forecast(SessionDraft draft, Timeline timeline) {
+        var forecast = Forecast.of(draft, timeline);
+        int every = Math.max(1, timeline.seconds() / VALUES_DRAWN);
+        return new ForecastView(
+                every, forecast.pools().stream().map(p -> pool(p, every)).toList(), forecast.marks());
+    }
+
+    private static PoolView pool(Forecast.Pool p, int every) {
+        var name = Catalogue.motion(p.motion()).map(Motion::name).orElse(p.motion());
+        return new PoolView(p.motion(), name, p.side(), p.joint(), p.borrowed(), thinned(p.capacity(), every));
+    }
+
+    private static List<Integer> thinned(List<Double> values, int every) {
+        var some = new ArrayList<Integer>();
+        for (int i = every - 1; i < values.size(); i += every) {
+            some.add((int) Math.round(values.get(i)));
+        }
+        return some;
+    }
+}

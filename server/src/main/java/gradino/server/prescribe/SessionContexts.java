@@ -1,0 +1,111 @@
+package gradino.server.prescribe;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import gradino.core.body.Catalogue;
+import gradino.core.body.Motion;
+import gradino.core.body.Sided;
+import gradino.core.intake.Limits;
+import gradino.core.intake.RestrictionKind;
+import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.SessionContext;
+import gradino.core.prescribe.SessionContext.LineFacts;
+import gradino.core.prescribe.SessionDraft;
+import gradino.core.prescribe.SessionDraft.LineDraft;
+import gradino.core.quantity.UncertainAngle;
+import gradino.server.intake.Client;
+import gradino.server.measure.MeasureService;
+import gradino.server.measure.Ranges.RangeRow;
+import gradino.server.platform.StudioClock;
+import gradino.server.platform.Writes;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** Gathers what a client's composed session is held against. */
+@Component
+class SessionContexts {
+    private static final int REMEMBERED = 200;
+
+    private final LineRepository lines;
+    private final LineHistory history;
+    private final MeasureService measures;
+    private final Writes writes;
+    private final Clock clock;
+    private final Cache<Key, LineFacts> facts =
+            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
+
+    SessionContexts(LineRepository lines, LineHistory history, MeasureService measures, Writes writes, Clock clock) {
+        this.lines = lines;
+        this.history = history;
+        this.measures = measures;
+        this.writes = writes;
+        this.clock = clock;
+    }
+
+    /** The same facts hold from one key stroke to the next, until something is written or another minute begins. */
+    private record Key(long writes, Instant minute, String client, String motion, String position) {}
+
+    SessionContext of(Client client, SessionDraft draft) {
+        long written = writes.soFar();
+        var minute = StudioClock.now(clock).truncatedTo(ChronoUnit.MINUTES);
+        return new SessionContext(
+                client.details().minutes(),
+                client.details().equipment(),
+                stoppedJoints(client),
+                line -> facts.get(
+                        new Key(written, minute, client.id(), line.motion(), line.position()),
+                        key -> facts(client, line)));
+    }
+
+    private LineFacts facts(Client client, LineDraft line) {
+        var rows = measures.ranges(client, List.of(line.motion()));
+        return lines.of(client.id()).stream()
+                .filter(k -> k.motion().equals(line.motion()) && k.position().equals(line.position()))
+                .findFirst()
+                .map(k -> facts(k, rows, line))
+                .orElseGet(() -> newLine(client, rows, line));
+    }
+
+    private Set<String> stoppedJoints(Client client) {
+        var standing = client.restrictions(StudioClock.now(clock), clock.getZone()).stream()
+                .filter(r -> r.kind() == RestrictionKind.STOPPED)
+                .toList();
+        return Catalogue.motions().stream()
+                .filter(m -> standing.stream().anyMatch(r -> r.scope().covers(m.id())))
+                .map(Motion::joint)
+                .collect(Collectors.toSet());
+    }
+
+    private LineFacts facts(Line known, List<RangeRow> rows, LineDraft line) {
+        var context = history.context(known);
+        return new LineFacts(
+                context.limits(),
+                context.newcomer(),
+                context.held().map((side, dose) -> dose.map(Dose::angle)),
+                passive(rows, line),
+                !context.newcomer(),
+                !context.newcomer());
+    }
+
+    private LineFacts newLine(Client client, List<RangeRow> rows, LineDraft line) {
+        return new LineFacts(
+                limits(client, line.motion()), true, Sided.both(Optional.empty()), passive(rows, line), false, false);
+    }
+
+    Limits limits(Client client, String motion) {
+        return client.limits(motion, StudioClock.now(clock), clock.getZone());
+    }
+
+    private static Sided<Optional<UncertainAngle>> passive(List<RangeRow> rows, LineDraft line) {
+        var row = rows.stream()
+                .filter(r -> r.motion().equals(line.motion()) && r.position().equals(line.position()))
+                .findFirst();
+        return Sided.of(side -> row.flatMap(r -> r.passive(side)));
+    }
+}
