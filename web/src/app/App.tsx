@@ -23,6 +23,9 @@ const PrescribePage = lazy(() =>
 const ComposePage = lazy(() =>
   import('../steps/prescribe/compose/ComposePage').then((m) => ({ default: m.ComposePage })),
 );
+const HandoutPage = lazy(() =>
+  import('../steps/prescribe/compose/HandoutPage').then((m) => ({ default: m.HandoutPage })),
+);
 const LibraryPage = lazy(() =>
   import('../steps/prescribe/library/LibraryPage').then((m) => ({ default: m.LibraryPage })),
 );
@@ -52,6 +55,7 @@ const router = createBrowserRouter([
       { path: '/clients/:clientId/prescribe', element: <PrescribePage /> },
       { path: '/clients/:clientId/compose', element: <ComposePage /> },
       { path: '/clients/:clientId/compose/:compositionId', element: <ComposePage /> },
+      { path: '/clients/:clientId/compose/:compositionId/handout', element: <HandoutPage /> },
       { path: '/clients/:clientId/perform', element: <PerformPage /> },
       { path: '/clients/:clientId/advance', element: <DecisionPage /> },
       { path: '/sessions/:sessionId/close', element: <ClosePage /> },

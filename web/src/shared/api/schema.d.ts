@@ -68,6 +68,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bands/line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["band"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/block-forms": {
         parameters: {
             query?: never;
@@ -237,6 +253,22 @@ export interface paths {
         };
         get: operations["get_1"];
         put: operations["save_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/compositions/{compositionId}/handout": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["handoutPage"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -446,6 +478,22 @@ export interface paths {
         get: operations["line"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/score/load": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["load"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1217,6 +1265,32 @@ export interface components {
             /** Format: double */
             upper: number;
         };
+        BandLine: {
+            /** Format: double */
+            newtonsPerCm: number;
+            points: components["schemas"]["BandPoint"][];
+            /** Format: double */
+            slackCm: number;
+            wanted?: components["schemas"]["BandPoint"];
+        };
+        BandPoint: {
+            /** Format: double */
+            cm: number;
+            /** Format: double */
+            newtons: number;
+        };
+        BandReadings: {
+            /** Format: double */
+            cm1: number;
+            /** Format: double */
+            cm2: number;
+            /** Format: double */
+            newtons1: number;
+            /** Format: double */
+            newtons2: number;
+            /** Format: double */
+            wantedKg?: number;
+        };
         Battery: {
             body: components["schemas"]["BatterySet"];
             clientId: string;
@@ -1571,6 +1645,7 @@ export interface components {
             marks: components["schemas"]["Mark"][];
             /** Format: double */
             propCm: number;
+            seenFrom: string;
         };
         Finding: {
             /** Format: double */
@@ -1638,6 +1713,34 @@ export interface components {
             name: string;
             /** Format: date */
             on: string;
+        };
+        Handout: {
+            calm: string;
+            client: string;
+            footer: string;
+            lines: components["schemas"]["HandoutLine"][];
+            /** Format: int32 */
+            minutes: number;
+            stopSigns: string[];
+            title: string;
+            warmUp: string[];
+        };
+        HandoutDoses: {
+            blocks: string[];
+            head: string;
+        };
+        HandoutDrawing: {
+            caption: string;
+            figure?: components["schemas"]["Figure"];
+        };
+        HandoutLine: {
+            doses: components["schemas"]["HandoutDoses"][];
+            figures: components["schemas"]["HandoutDrawing"][];
+            rounds: string;
+            setUp: string;
+            stops: string;
+            title: string;
+            watch: string;
         };
         Held: {
             /** Format: double */
@@ -1889,6 +1992,15 @@ export interface components {
             line: string;
             totals: components["schemas"]["Totals"];
             weekly: components["schemas"]["WeeklyDose"];
+        };
+        LoadForTorque: {
+            /** Format: double */
+            bareNewtonMetres: number;
+            limb: string;
+            /** Format: double */
+            loadKg?: number;
+            /** Format: double */
+            plate?: number;
         };
         Loosening: {
             /** Format: double */
@@ -2279,6 +2391,8 @@ export interface components {
             borrowed: string[];
             capacity: number[];
             joint: string;
+            /** Format: int32 */
+            lowest: number;
             motion: string;
             name: string;
             /** @enum {string} */
@@ -2817,6 +2931,13 @@ export interface components {
             /** Format: date-time */
             now: string;
         };
+        TorqueWanted: {
+            /** Format: double */
+            degrees: number;
+            /** Format: double */
+            newtonMetres: number;
+            position: string;
+        };
         Totals: {
             /** @enum {string} */
             effortClass: "LIGHT" | "MODERATE" | "HARD" | "MAXIMAL";
@@ -3040,6 +3161,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Entry"][];
+                };
+            };
+        };
+    };
+    band: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BandReadings"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BandLine"];
                 };
             };
         };
@@ -3390,6 +3535,29 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Composition"];
+                };
+            };
+        };
+    };
+    handoutPage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                compositionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Handout"];
                 };
             };
         };
@@ -3764,6 +3932,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LineDraft"];
+                };
+            };
+        };
+    };
+    load: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TorqueWanted"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoadForTorque"][];
                 };
             };
         };

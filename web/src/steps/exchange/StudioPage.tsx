@@ -9,6 +9,8 @@ const FILES: [string, string][] = [
   ['restrictions.csv', 'restrictions that coaches added'],
   ['clearances.csv', 'written clearances'],
   ['plans.csv', 'plans, a row for each version'],
+  ['studio-methods.csv', 'the studio’s own methods'],
+  ['composed-sessions.csv', 'composed sessions, a row for each saving'],
   ['measurements.csv', 'every measurement'],
   ['sessions.csv', 'sessions and how they ended'],
   ['blocks.csv', 'what was done in each block'],

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { findingsOf } from '../../../shared/api/client';
 import { words } from '../../../shared/units';
 import { Button } from '../../../shared/ui/Button';
@@ -11,6 +12,7 @@ import { fitting, Legend } from './Legend';
 import { LinePanel } from './LinePanel';
 import { Minutes } from './Minutes';
 import { ScoreView } from './ScoreView';
+import { Together } from './Together';
 import { WarmUp } from './WarmUp';
 import * as edit from './edit';
 import { useComposerKeys } from './useComposerKeys';
@@ -104,14 +106,12 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
             Redo
           </Button>
           {!isNew && (
-            <a
+            <Link
               className="inline-flex min-h-11 items-center border border-rule bg-card px-4 font-semibold hover:bg-tread"
-              href={`/api/clients/${clientId}/compositions/${id}/handout.pdf`}
-              target="_blank"
-              rel="noreferrer"
+              to={`/clients/${clientId}/compose/${id}/handout`}
             >
-              Hand-out (PDF)
-            </a>
+              Hand-out
+            </Link>
           )}
           <Button
             look="main"
@@ -178,6 +178,8 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
               </span>
             </h2>
             <LinePanel
+              clientId={clientId}
+              totals={preview?.lines.find((l) => l.line === line.id)}
               line={line}
               place={`stations[${selected.station}].lines[${selected.line}]`}
               sets={preview?.set.filter((s) => s.line === line.id) ?? []}
@@ -194,7 +196,15 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
                 const to = selected.station + by;
                 if (to >= 0 && to < draft.stations.length) select({ ...selected, station: to });
               }}
-            />
+            >
+              <Together
+                draft={draft}
+                at={selected}
+                findings={findings}
+                change={history.change}
+                select={(at) => select({ ...at, side: 'left', block: 0 })}
+              />
+            </LinePanel>
           </section>
         </div>
       )}

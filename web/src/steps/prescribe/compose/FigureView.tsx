@@ -28,16 +28,19 @@ export const FigureView = memo(function FigureView({
 }) {
   const { left, right, top, bottom } = figure.box;
   return (
-    <svg
-      viewBox={`${left} ${-top} ${right - left} ${top - bottom}`}
-      className={`w-full ${className}`}
-      role="img"
-      aria-label={label}
-    >
-      {figure.marks.map((mark, i) => (
-        <MarkShape key={i} mark={mark} />
-      ))}
-    </svg>
+    <>
+      <svg
+        viewBox={`${left} ${-top} ${right - left} ${top - bottom}`}
+        className={`w-full ${className}`}
+        role="img"
+        aria-label={label}
+      >
+        {figure.marks.map((mark, i) => (
+          <MarkShape key={i} mark={mark} />
+        ))}
+      </svg>
+      {figure.seenFrom !== '' && <span className="block text-xs text-soft">seen from {figure.seenFrom}</span>}
+    </>
   );
 });
 

@@ -1,4 +1,5 @@
 import type { Schemas } from '../../../shared/api/client';
+import { words } from '../../../shared/units';
 
 type LegendProps = {
   zoom: number;
@@ -17,6 +18,7 @@ export function Legend({ zoom, setZoom, forecast }: LegendProps) {
         strength left by the fatigue model, a planning aid
         {[...borrowed].map(([joint, sets]) => `; the ${joint} has no published set: ${reckoned(sets)}`).join('')}.
       </span>
+      {forecast && forecast.pools.length > 0 && <Lowest pools={forecast.pools} />}
       <label className="flex items-center gap-2">
         Zoom
         <input
@@ -39,4 +41,20 @@ function reckoned(sets: string[]): string {
 /** Pixels a second at which the whole session fits into the window; never so few that steps cannot be told apart. */
 export function fitting(seconds: number | undefined): number {
   return Math.min(3, Math.max(0.5, (Math.min(1500, innerWidth) - 130) / (seconds || 600)));
+}
+
+/** Where each group of muscles comes to at its lowest. */
+function Lowest({ pools }: { pools: Schemas['PoolView'][] }) {
+  return (
+    <details>
+      <summary className="cursor-pointer">lowest: {Math.min(...pools.map((p) => p.lowest))} % left</summary>
+      <ul>
+        {pools.map((p) => (
+          <li key={p.motion + p.side}>
+            {words(p.side)}, muscles of {p.name}: {p.lowest} %
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
 }

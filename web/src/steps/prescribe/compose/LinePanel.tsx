@@ -1,6 +1,6 @@
-import { useState } from 'react';
+import type { ReactNode } from 'react';
 import type { Finding, Schemas } from '../../../shared/api/client';
-import { degrees, words } from '../../../shared/units';
+import { clock, degrees } from '../../../shared/units';
 import { Button } from '../../../shared/ui/Button';
 import { Choice } from '../../../shared/ui/Choice';
 import { FieldFinding } from '../../../shared/ui/Findings';
@@ -8,18 +8,24 @@ import { NumberField } from '../../../shared/ui/NumberField';
 import { TextField } from '../../../shared/ui/TextField';
 import { mirror, worseSideMore, type Line } from './edit';
 import { FigureView } from './FigureView';
+import { PositionHelp } from './PositionHelp';
+import { SetWords } from './SetWords';
 import { useMethods } from './useForms';
+import { Weights } from './Weights';
 
 type Props = {
   line: Line;
   place: string;
   sets: Schemas['LineSet'][];
+  clientId: string;
+  totals: Schemas['LineTotals'] | undefined;
   position: Schemas['Position'] | undefined;
   findings: Finding[];
   change: (key: string | null, make: (line: Line) => Line) => void;
   takeMethod: (method: string) => void;
   remove: () => void;
   shift: (by: number) => void;
+  children: ReactNode;
 };
 
 const SIDE_PLANS = [
@@ -114,7 +120,9 @@ export function LinePanel(props: Props) {
             findings={findings}
           />
         </div>
+        {props.totals && <Week dose={props.totals.weekly} />}
       </div>
+      {props.children}
       {method && (
         <p className="max-w-prose text-sm text-soft">
           {method.summary} Breath: {method.breath}. Cramp: {method.cramp}. {method.source.text}.
@@ -145,75 +153,19 @@ export function LinePanel(props: Props) {
           Take the line out
         </Button>
       </div>
+      <Weights clientId={props.clientId} line={line} sets={sets} />
       {position?.training && <PositionHelp training={position.training} />}
     </div>
   );
 }
 
-function SetWords({ set }: { set: Schemas['LineSet'] }) {
-  const heavy = set.torques[0];
+/** What the line comes to in a week. */
+function Week({ dose }: { dose: Schemas['WeeklyDose'] }) {
+  const { leftTensionSeconds: left, rightTensionSeconds: right } = dose;
   return (
-    <div className="text-sm">
-      <p>
-        {set.side !== 'MIDLINE' && <span className="font-semibold">{words(set.side)} </span>}
-        <span className="text-lg font-bold">{degrees(set.reachedDegrees)}</span>
-        {set.stackCm !== undefined && <span> · stack {set.stackCm} cm</span>}
-        {set.stackCm === undefined && set.readingCm !== undefined && <span> · tape {set.readingCm} cm</span>}
-      </p>
-      {set.torques.map((t) => (
-        <p key={t.limb} className="text-soft">
-          {t.limb}: {t.newtonMetres.toFixed(1)} N·m
-          {t.loadKg > 0 && `, ${Math.round(t.loadShare * 100)} % of it the ${t.loadKg} kg`}
-        </p>
-      ))}
-      {heavy && heavy.loadKg > 0 && (
-        <p className="text-soft">
-          5 % more: {heavy.loadForMore.toFixed(1)} kg;{' '}
-          {heavy.plate === undefined ? 'more than two plates' : `nearest ${heavy.plate} kg`}
-        </p>
-      )}
-    </div>
-  );
-}
-
-/** What makes it easier or harder, what to watch for, what ends it. */
-function PositionHelp({ training }: { training: Schemas['Training'] }) {
-  const [open, setOpen] = useState(false);
-  return (
-    <details open={open} onToggle={(e) => setOpen(e.currentTarget.open)} className="text-sm">
-      <summary className="cursor-pointer font-semibold">Props, faults and stop signs</summary>
-      <dl className="mt-2 grid gap-x-4 gap-y-1 sm:grid-cols-[8rem_1fr]">
-        <dt className="text-soft">Lengthened</dt>
-        <dd>{training.tissue}</dd>
-        {training.press && (
-          <>
-            <dt className="font-semibold text-press">Press</dt>
-            <dd>{training.press}</dd>
-          </>
-        )}
-        {training.pull && (
-          <>
-            <dt className="font-semibold text-pull">Pull</dt>
-            <dd>{training.pull}</dd>
-          </>
-        )}
-        <dt className="text-soft">Props</dt>
-        <dd>{training.props.map((p) => `${p.what}: ${p.then}`).join('; ') || 'none needed'}</dd>
-        <dt className="text-soft">Easier</dt>
-        <dd>{training.easier.join('; ')}</dd>
-        <dt className="text-soft">Harder</dt>
-        <dd>{training.harder.join('; ')}</dd>
-        <dt className="text-soft">Faults</dt>
-        <dd>
-          {training.fixes.map((f) => (
-            <span key={f.what} className="block">
-              {f.what} → {f.then}
-            </span>
-          ))}
-        </dd>
-        <dt className="font-semibold text-warn">Stop for</dt>
-        <dd>{training.stops.join('; ')}; sharp pain, numbness or tingling</dd>
-      </dl>
-    </details>
+    <p className="pb-1 text-sm text-soft">
+      a week: <span className="font-semibold text-ink">{dose.minutes} min</span>, under tension{' '}
+      {left === right ? `${clock(left)} a side` : `left ${clock(left)}, right ${clock(right)}`}
+    </p>
   );
 }

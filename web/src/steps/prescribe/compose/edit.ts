@@ -106,6 +106,29 @@ export function moveStation(draft: Draft, from: number, by: number): Draft {
   return { ...draft, stations: move(draft.stations, from, by) };
 }
 
+export function changeStation(draft: Draft, at: number, part: Partial<Schemas['StationDraft']>): Draft {
+  return { ...draft, stations: draft.stations.map((s, i) => (i === at ? { ...s, ...part } : s)) };
+}
+
+/** A station's lines are done together with those before it. */
+export function joinToBefore(draft: Draft, at: number): Draft {
+  const [before, joined] = [draft.stations[at - 1], draft.stations[at]];
+  if (!before || !joined) return draft;
+  const one = { ...before, lines: [...before.lines, ...joined.lines] };
+  return { ...draft, stations: [...draft.stations.slice(0, at - 1), one, ...draft.stations.slice(at + 1)] };
+}
+
+/** A line leaves the others and is done after them, on its own. */
+export function onItsOwn(draft: Draft, at: number, line: number): Draft {
+  const station = draft.stations[at];
+  const taken = station?.lines[line];
+  if (!station || !taken || station.lines.length < 2) return draft;
+  const rest = { ...station, lines: station.lines.filter((_, i) => i !== line) };
+  const alone = { rounds: 1, restSeconds: 0, oneSetUp: false, lines: [taken] };
+  const left = rest.lines.length < 2 ? { ...rest, oneSetUp: false } : rest;
+  return { ...draft, stations: [...draft.stations.slice(0, at), left, alone, ...draft.stations.slice(at + 1)] };
+}
+
 export function removeLine(draft: Draft, station: number, line: number): Draft {
   return {
     ...draft,

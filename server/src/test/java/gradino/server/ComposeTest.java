@@ -222,6 +222,83 @@ public class ComposeTest {
     }
 
     @Test
+    public void theHandoutSaysOnThePageWhatThePdfSays() {
+        var draft = suggestion(ROWER).path("draft");
+        server.put(ROWER + "/compositions/p", "{\"name\":\"Paper\",\"draft\":%s}".formatted(draft));
+        var page = server.get(ROWER + "/compositions/p/handout").body();
+        assertThat(page.path("title").asString()).isEqualTo("Paper");
+        assertThat(page.path("stopSigns").size()).isGreaterThan(5);
+        assertThat(page.at("/lines/0/doses/0/blocks").size()).isPositive();
+        assertThat(page.at("/lines/0/figures/0/figure/seenFrom").asString()).isEqualTo("the feet");
+        assertThat(server.get(ROWER + "/compositions/none/handout").status()).isEqualTo(404);
+    }
+
+    @Test
+    public void aWantedTorqueNamesItsLoadAndWhatCannotBeIsSaidBesideItsField() {
+        var wanted = "{\"position\":\"prone-knee-bent\",\"degrees\":0,\"newtonMetres\":%s}";
+        // At the zero of this position the shank stands plumb: no load makes a torque there.
+        assertThat(server.post(ROWER + "/score/load", wanted.formatted(20))
+                        .body()
+                        .get(0)
+                        .has("loadKg"))
+                .isFalse();
+        var level = server.post(ROWER + "/score/load", wanted.formatted(20).replace("\"degrees\":0", "\"degrees\":60"));
+        assertThat(level.body().at("/0/loadKg").asDouble()).isBetween(1.0, 8.0);
+        assertThat(server.post(ROWER + "/score/load", wanted.formatted(-3)).paths())
+                .containsExactly("newtonMetres");
+        assertThat(server.post(ROWER + "/score/load", wanted.formatted(3).replace("prone", "no"))
+                        .codes())
+                .containsExactly("unknown-position");
+    }
+
+    @Test
+    public void aBandReadTwiceGivesItsLineAndTheLengthForALoad() {
+        var readings = "{\"cm1\":60,\"newtons1\":20,\"cm2\":90,\"newtons2\":65,\"wantedKg\":5}";
+        var line = server.post("/api/bands/line", readings).body();
+        assertThat(line.path("newtonsPerCm").asDouble()).isEqualTo(1.5);
+        assertThat(line.path("slackCm").asDouble()).isCloseTo(46.67, org.assertj.core.data.Offset.offset(0.01));
+        assertThat(line.at("/wanted/cm").asDouble()).isCloseTo(79.36, org.assertj.core.data.Offset.offset(0.01));
+        assertThat(server.post("/api/bands/line", readings.replace("65", "10")).paths())
+                .containsExactly("newtons2");
+    }
+
+    @Test
+    public void linesDoneTogetherShareRoundsRestAndASetUp() {
+        var draft = suggestion(ROWER).path("draft").deepCopy();
+        var station = (ObjectNode) draft.at("/stations/0");
+        int once = preview(ROWER, draft).body().at("/totals/seconds").asInt();
+        station.put("rounds", 2).put("restSeconds", 30);
+        var twice = preview(ROWER, draft).body();
+        assertThat(twice.at("/totals/seconds").asInt()).isGreaterThan(once + 60);
+        assertThat(twice.at("/lines/0/weekly/minutes").asInt()).isPositive();
+        station.put("rounds", 0);
+        assertThat(preview(ROWER, draft)
+                        .body()
+                        .path("findings")
+                        .valueStream()
+                        .map(f -> f.path("path").asString()))
+                .contains("stations[0].rounds");
+    }
+
+    @Test
+    public void aRestrictionAddedBetweenTwoKeyStrokesCountsAtOnce() {
+        var puppeteer = "/api/clients/demo-puppeteer";
+        var draft = suggestion(ROWER).path("draft");
+        assertThat(codes(preview(puppeteer, draft))).doesNotContain("stopped");
+        var stop = "{\"id\":\"between\",\"kind\":\"STOPPED\",\"scope\":{\"joints\":[]},\"reason\":\"invented\"}";
+        assertThat(server.post(puppeteer + "/restrictions", stop).status()).isLessThan(300);
+        assertThat(codes(preview(puppeteer, draft))).contains("stopped");
+    }
+
+    private static java.util.List<String> codes(TestServer.Answer preview) {
+        return preview.body()
+                .path("findings")
+                .valueStream()
+                .map(f -> f.path("code").asString())
+                .toList();
+    }
+
+    @Test
     public void aMethodIsCopiedChangedAndKeptAsTheStudiosOwn() {
         var file = new String(server.bytes("/api/methods/pulses.csv"), java.nio.charset.StandardCharsets.UTF_8);
         assertThat(take(file).codes()).containsExactly("shipped-id");

@@ -5,12 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.zip.ZipInputStream;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
+import tools.jackson.databind.json.JsonMapper;
 
 public class ExchangeTest {
     private TestServer lived;
@@ -20,6 +22,24 @@ public class ExchangeTest {
     public void start() {
         lived = TestServer.demo();
         copy = TestServer.empty();
+        compose();
+    }
+
+    /** A session kept twice, and a method of the studio's own. */
+    private static final String ROWER = "/api/clients/demo-rower";
+
+    private void compose() {
+        var draft = lived.get(ROWER + "/score/suggestion").body().path("draft");
+        for (var name : new String[] {"Mondays", "Tuesdays"}) {
+            var body = "{\"name\":\"%s\",\"draft\":%s}".formatted(name, draft);
+            assertThat(lived.put(ROWER + "/compositions/m", body).status()).isEqualTo(200);
+            lived.clock.move(Duration.ofMinutes(1));
+            copy.clock.move(Duration.ofMinutes(1));
+        }
+        var file = new String(lived.bytes("/api/methods/pulses.csv"), StandardCharsets.UTF_8)
+                .replaceAll("(?m)^pulses,", "our-pulses,");
+        var text = JsonMapper.builder().build().writeValueAsString(Map.of("text", file));
+        assertThat(lived.post("/api/methods", text).status()).isEqualTo(200);
     }
 
     @AfterClass(alwaysRun = true)
@@ -49,6 +69,31 @@ public class ExchangeTest {
         }
         assertThat(copy.get("/api/today").body())
                 .isEqualTo(lived.get("/api/today").body());
+    }
+
+    @Test(dependsOnMethods = "anImportedHistoryIsTheLivedOne")
+    public void composedSessionsAndOwnMethodsTravelAndKeepTheRestrictions() throws IOException {
+        assertThat(copy.get(ROWER + "/compositions/m").body().path("name").asString())
+                .isEqualTo("Tuesdays");
+        assertThat(copy.get("/api/methods")
+                        .body()
+                        .valueStream()
+                        .filter(m -> m.path("own").asBoolean()))
+                .hasSize(1);
+        var csv = files(lived).get("composed-sessions.csv");
+        var broken = csv.replace("m,demo-rower,", "other,demo-rower,").replace("\"\"sets\"\":", "\"\"sets\"\":9");
+        assertThat(lived.upload("c.csv", broken.getBytes(StandardCharsets.UTF_8))
+                        .paths())
+                .isNotEmpty()
+                .allMatch(path -> path.matches("c.csv, row [23], session_json"));
+        var notJson = csv.substring(0, csv.indexOf("\r\n") + 2) + "x,demo-rower,X,{oops},2026-01-01T00:00:00Z\r\n";
+        assertThat(lived.upload("c.csv", notJson.getBytes(StandardCharsets.UTF_8))
+                        .paths())
+                .containsExactly("c.csv, row 2, session_json");
+        var shipped = files(lived).get("studio-methods.csv").replace("our-pulses", "pulses");
+        assertThat(lived.upload("s.csv", shipped.getBytes(StandardCharsets.UTF_8))
+                        .codes())
+                .contains("shipped-id");
     }
 
     @Test(dependsOnMethods = "anImportedHistoryIsTheLivedOne")

@@ -7,9 +7,10 @@ import java.util.List;
  * x to the right, y up, the floor at 0.
  *
  * @param angleDegrees working angle as drawn; 0 where no segment works
+ * @param seenFrom where that is not told by the drawing itself: "the feet", "above"; empty otherwise
  * @param propCm height of the first block or bench, when it is to scale; 0 without one
  */
-public record Figure(List<Mark> marks, Box box, double angleDegrees, double propCm) {
+public record Figure(List<Mark> marks, Box box, double angleDegrees, String seenFrom, double propCm) {
     public Figure {
         marks = List.copyOf(marks);
     }

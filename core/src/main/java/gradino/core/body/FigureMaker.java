@@ -18,6 +18,9 @@ public final class FigureMaker {
     private static final double ARROW = 13;
     private static final double WALL_TOP = 96;
     private static final double MARGIN = 4;
+    /** The trunk of someone lying, seen from the feet. */
+    private static final double END_ON = 5;
+
     private static final double CENTIMETRES_PER_UNIT = 0.01;
 
     private final Pose pose;
@@ -47,14 +50,12 @@ public final class FigureMaker {
     private Figure figure(double statureCm) {
         pose.props().forEach(this::prop);
         limbs("F", Role.FAR);
-        line(Role.TRUNK, "pelvis", "shoulder");
-        if (Skeleton.isWide(pose.view())) {
-            line(Role.TRUNK, "hipN", "shoulderN");
-            line(Role.TRUNK, "hipF", "shoulderF");
-            line(Role.TRUNK, "hipF", "hipN");
-            line(Role.TRUNK, "shoulderF", "shoulderN");
+        if (pose.view().equals("feet")) {
+            var pelvis = body.at("pelvis");
+            marks.add(Mark.of(Kind.CIRCLE, Role.FAR, pelvis.x(), pelvis.y(), END_ON));
+        } else {
+            trunk();
         }
-        head();
         limbs("N", Role.NEAR);
         double shown = sector();
         pose.arrows().forEach(this::arrow);
@@ -64,13 +65,35 @@ public final class FigureMaker {
             all.add(Mark.of(Kind.LINE, Role.FLOOR, box.left(), 0, box.right(), 0));
         }
         all.addAll(marks);
-        return new Figure(all, box, shown, propUnits * CENTIMETRES_PER_UNIT * statureCm);
+        return new Figure(all, box, shown, seenFrom(), propUnits * CENTIMETRES_PER_UNIT * statureCm);
+    }
+
+    private String seenFrom() {
+        return switch (pose.view()) {
+            case "feet" -> "the feet";
+            case "top" -> "above";
+            default -> "";
+        };
+    }
+
+    private void trunk() {
+        line(Role.TRUNK, "pelvis", "shoulder");
+        if (Skeleton.isWide(pose.view())) {
+            line(Role.TRUNK, "hipN", "shoulderN");
+            line(Role.TRUNK, "hipF", "shoulderF");
+            line(Role.TRUNK, "hipF", "hipN");
+            line(Role.TRUNK, "shoulderF", "shoulderN");
+        }
+        head();
     }
 
     private void limbs(String which, Role role) {
         segment(role, "thigh" + which, "hip" + which, "knee" + which);
         segment(role, "shank" + which, "knee" + which, "ankle" + which);
         segment(role, "foot" + which, "ankle" + which, "foot" + which);
+        if (pose.view().equals("feet")) {
+            return;
+        }
         segment(role, "arm" + which, "shoulder" + which, "elbow" + which);
         segment(role, "fore" + which, "elbow" + which, "hand" + which);
     }
@@ -164,6 +187,6 @@ public final class FigureMaker {
             bottom = Math.min(bottom, Math.min(n.get(1), y2) - reach);
             top = Math.max(top, Math.max(n.get(1), y2) + reach);
         }
-        return new Box(left - MARGIN, Math.max(-6, bottom) - 2, right + MARGIN, top + MARGIN);
+        return new Box(left - MARGIN, bottom - 2, right + MARGIN, top + MARGIN);
     }
 }

@@ -82,7 +82,7 @@ final class Skeleton {
 
     /** Whether left and right lie side by side in the drawing. */
     static boolean isWide(String view) {
-        return view.equals("front") || view.equals("back");
+        return List.of("front", "back", "feet").contains(view);
     }
 
     double degrees(String segment) {

@@ -17,7 +17,7 @@ import java.util.OptionalDouble;
  */
 public record Gravity(String limb, double massKg, double lengthCm, double ownMoment) {
     /** Standard gravity, m/s² (ISO 80000-3). */
-    static final double G = 9.80665;
+    public static final double G = 9.80665;
 
     /** Plates and ankle weights a coach usually has, kg (common practice, no source). */
     private static final List<Double> PLATES = List.of(0.5, 1.0, 1.25, 2.0, 2.5, 5.0, 10.0, 15.0, 20.0, 25.0);
@@ -81,6 +81,19 @@ public record Gravity(String limb, double massKg, double lengthCm, double ownMom
         OutOfBoundsException.require("share", share, -1, 3, "");
         double now = ownMoment + loadKg * G * metres();
         return Math.max(0, (now * (1 + share) - ownMoment) / (G * metres()));
+    }
+
+    /**
+     * The load that makes a torque, kg; empty where the limb alone weighs more than that or hangs plumb.
+     *
+     * @param newtonMetres 0 to 1000
+     * @param degreesToHorizontal 0 is level
+     */
+    public OptionalDouble loadForTorque(double newtonMetres, double degreesToHorizontal) {
+        OutOfBoundsException.require("newtonMetres", newtonMetres, 0, 1000, "N·m");
+        double lever = Math.abs(Math.cos(Math.toRadians(degreesToHorizontal)));
+        double load = (newtonMetres / lever - ownMoment) / (G * metres());
+        return lever < 1e-6 || load < 0 ? OptionalDouble.empty() : OptionalDouble.of(load);
     }
 
     /** The smallest weight that one or two plates give at or above a load, kg; empty when they cannot. */

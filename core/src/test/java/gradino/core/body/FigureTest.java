@@ -37,7 +37,13 @@ public class FigureTest {
                         .isGreaterThan(-3);
             }
         }
-        assertThat(figure.marks()).filteredOn(m -> m.role() == Role.TRUNK).isNotEmpty();
+        // Seen from the feet the trunk is a disc behind the legs.
+        assertThat(figure.marks())
+                .filteredOn(m -> m.role() == Role.TRUNK || (m.kind() == Kind.CIRCLE && m.role() == Role.FAR))
+                .isNotEmpty();
+        assertThat(figure.marks())
+                .filteredOn(m -> m.kind() == Kind.ARROW)
+                .allMatch(m -> Math.min(m.numbers().get(1), m.numbers().get(3)) > box.bottom());
     }
 
     @Test(dataProvider = "trained")

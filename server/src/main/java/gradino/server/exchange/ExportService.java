@@ -8,6 +8,7 @@ import gradino.server.measure.MeasurementRepository;
 import gradino.server.perform.SessionRepository;
 import gradino.server.perform.SessionRepository.Closed;
 import gradino.server.platform.Problem;
+import gradino.server.prescribe.CompositionRepository;
 import gradino.server.prescribe.LineRepository;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -32,6 +33,7 @@ public class ExportService {
     private final ClientRepository clients;
     private final IntakeRepository intakes;
     private final LineRepository lines;
+    private final CompositionRepository compositions;
     private final BatteryRepository batteries;
     private final MeasurementRepository measurements;
     private final SessionRepository sessions;
@@ -41,6 +43,7 @@ public class ExportService {
             ClientRepository clients,
             IntakeRepository intakes,
             LineRepository lines,
+            CompositionRepository compositions,
             BatteryRepository batteries,
             MeasurementRepository measurements,
             SessionRepository sessions,
@@ -48,6 +51,7 @@ public class ExportService {
         this.clients = clients;
         this.intakes = intakes;
         this.lines = lines;
+        this.compositions = compositions;
         this.batteries = batteries;
         this.measurements = measurements;
         this.sessions = sessions;
@@ -84,6 +88,10 @@ public class ExportService {
                         Function.identity(),
                         out);
             case "plans.csv" -> print(PlanTables.LINES, lineRows(), Function.identity(), out);
+            case "studio-methods.csv" ->
+                print(ComposedTables.METHODS, compositions.allMethods(), Function.identity(), out);
+            case "composed-sessions.csv" ->
+                print(ComposedTables.SESSIONS, compositions.all(), Function.identity(), out);
             case "batteries.csv" -> print(BatteryTables.BATTERIES, batteries.all(), Function.identity(), out);
             case "assessments.csv" ->
                 print(BatteryTables.ASSESSMENTS, batteries.allAssessments(), Function.identity(), out);

@@ -1,20 +1,27 @@
 package gradino.server.exchange;
 
+import gradino.core.because.Finding;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Position;
 import gradino.core.body.Side;
 import gradino.core.measure.Tape;
 import gradino.core.prescribe.DoseChange;
+import gradino.core.prescribe.Method;
 import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.RestrictionCheck;
+import gradino.core.prescribe.SessionCheck;
 import gradino.server.intake.Client;
 import gradino.server.measure.Measurement;
+import gradino.server.prescribe.CompositionRepository.Composition;
 import gradino.server.prescribe.Line;
+import gradino.server.prescribe.SessionContexts;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -122,6 +129,22 @@ final class ImportFacts {
             var limits = client.limits(change.plan().motion(), at, zone).at(at);
             RestrictionCheck.check(limits, change, "").forEach(f -> row.finding("dose", f.code(), f.message()));
         }
+    }
+
+    /** A composed session keeps what stood when it was kept; its ranges and doses of that day are history. */
+    boolean obeys(CsvRow row, Composition c, List<Method> own) {
+        var client = clients.get(c.clientId());
+        if (client == null) {
+            return false;
+        }
+        var methods = new ArrayList<>(Method.shipped());
+        methods.addAll(own);
+        var context = SessionContexts.restrictionsOnly(client, c.recordedAt(), zone);
+        var checked = SessionCheck.check(c.draft(), context, methods);
+        checked.findings().stream()
+                .filter(Finding::blocks)
+                .forEach(f -> row.finding("session_json", f.code(), f.path() + ": " + f.message()));
+        return row.isClean() && checked.timeline().isPresent();
     }
 
     private static boolean says(CsvRow row, boolean fine, String column, String code, String message) {

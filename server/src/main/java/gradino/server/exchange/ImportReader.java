@@ -15,6 +15,9 @@ import org.jspecify.annotations.Nullable;
 
 /** Goes through the files of one import row by row and gathers what is wrong with them. */
 final class ImportReader {
+    private static final List<CsvTable<?>> VERSIONED =
+            List.of(PlanTables.LINES, ComposedTables.METHODS, ComposedTables.SESSIONS);
+
     final List<Finding> findings = new ArrayList<>();
     private final List<Taken> taken = new ArrayList<>();
     private final Map<CsvTable<?>, List<CsvFile>> byTable = new LinkedHashMap<>();
@@ -74,9 +77,9 @@ final class ImportReader {
         return record.size() == expected;
     }
 
-    /** The same id with other cells cannot both be right; a plan has a row a version and is told by its time. */
+    /** The same id with other cells cannot both be right; a plan, a method and a composed session have a row a version, told by its time. */
     private static boolean isNotTwice(CsvTable<?> table, CsvRow row, @Nullable CSVRecord before, CSVRecord record) {
-        if (before == null || record.get(0).isEmpty() || table.equals(PlanTables.LINES)) {
+        if (before == null || record.get(0).isEmpty() || VERSIONED.contains(table)) {
             return true;
         }
         boolean same = Arrays.equals(before.values(), record.values());

@@ -4,6 +4,8 @@ import gradino.core.because.Finding;
 import gradino.core.body.Side;
 import gradino.core.intake.IntakeCheck;
 import gradino.core.prescribe.DoseChange;
+import gradino.core.prescribe.Method;
+import gradino.core.prescribe.MethodFile;
 import gradino.core.prescribe.PlanCheck;
 import gradino.core.prescribe.PlanContext;
 import gradino.server.advance.DecisionRepository.StoredDecision;
@@ -23,6 +25,8 @@ import gradino.server.perform.SessionRepository.Morning;
 import gradino.server.perform.SessionRepository.Opened;
 import gradino.server.perform.SessionRepository.StoredBlock;
 import gradino.server.platform.StudioClock;
+import gradino.server.prescribe.CompositionRepository.Composition;
+import gradino.server.prescribe.CompositionRepository.StudioMethod;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -59,6 +63,13 @@ final class ImportRun {
                 facts.newestPlan.put(line.id(), version.plan());
             }
         }
+        stores.compositions()
+                .all()
+                .forEach(c -> facts.isNew("composed " + c.id(), c.recordedAt().toString()));
+        stores.compositions()
+                .allMethods()
+                .forEach(m ->
+                        facts.isNew("method " + m.method().id(), m.recordedAt().toString()));
         stores.sessions().all().forEach(s -> facts.session(s.id()));
         if (reader.has(MeasurementTables.MEASUREMENTS)) {
             stores.measurements().all().forEach(m -> facts.isNew("measurement", m.id()));
@@ -147,6 +158,32 @@ final class ImportRun {
         stores.lines().addPlan(version);
         facts.newestPlan.put(id, version.plan());
         return true;
+    }
+
+    boolean method(CsvRow row, StudioMethod m) {
+        var file = MethodFile.write(List.of(m.method()));
+        MethodFile.read("method_json", file).findings().forEach(f -> row.finding("method_json", f.code(), f.message()));
+        if (Method.byId(m.method().id()).isPresent()) {
+            row.finding("method_id", "shipped-id", "'" + m.method().id() + "' ships with Gradino.");
+        }
+        boolean stored = row.isClean()
+                && facts.past(row, "recorded_at", m.recordedAt())
+                && facts.isNew("method " + m.method().id(), m.recordedAt().toString());
+        if (stored) {
+            stores.compositions().insert(m);
+        }
+        return stored;
+    }
+
+    boolean composed(CsvRow row, Composition c) {
+        boolean stored = facts.knowsClient(row, c.clientId())
+                && facts.past(row, "recorded_at", c.recordedAt())
+                && facts.isNew("composed " + c.id(), c.recordedAt().toString())
+                && facts.obeys(row, c, stores.compositions().methods());
+        if (stored) {
+            stores.compositions().insert(c);
+        }
+        return stored;
     }
 
     boolean battery(CsvRow row, Battery b) {

@@ -7,6 +7,7 @@ import gradino.server.measure.BatteryRepository;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.perform.SessionRepository;
 import gradino.server.platform.Problem;
+import gradino.server.prescribe.CompositionRepository;
 import gradino.server.prescribe.LineRepository;
 import java.time.Clock;
 import java.util.List;
@@ -26,12 +27,13 @@ public class ImportService {
             ClientRepository clients,
             IntakeRepository intakes,
             LineRepository lines,
+            CompositionRepository compositions,
             BatteryRepository batteries,
             MeasurementRepository measurements,
             SessionRepository sessions,
             DecisionRepository decisions,
             Clock clock) {
-        this.stores = new Stores(clients, intakes, lines, batteries, measurements, sessions, decisions);
+        this.stores = new Stores(clients, intakes, lines, compositions, batteries, measurements, sessions, decisions);
         this.clock = clock;
     }
 
@@ -40,6 +42,7 @@ public class ImportService {
             ClientRepository clients,
             IntakeRepository intakes,
             LineRepository lines,
+            CompositionRepository compositions,
             BatteryRepository batteries,
             MeasurementRepository measurements,
             SessionRepository sessions,
@@ -61,6 +64,8 @@ public class ImportService {
         reader.each(IntakeTables.RESTRICTIONS, run::restriction);
         reader.each(IntakeTables.CLEARANCES, run::clearance);
         reader.each(PlanTables.LINES, run::line);
+        reader.each(ComposedTables.METHODS, run::method);
+        reader.each(ComposedTables.SESSIONS, run::composed);
         reader.each(BatteryTables.BATTERIES, run::battery);
         reader.each(BatteryTables.ASSESSMENTS, run::assessment);
         reader.each(BatteryTables.MOVEMENTS, run::movement);

@@ -13,6 +13,8 @@ final class Tables {
                 IntakeTables.RESTRICTIONS,
                 IntakeTables.CLEARANCES,
                 PlanTables.LINES,
+                ComposedTables.METHODS,
+                ComposedTables.SESSIONS,
                 BatteryTables.BATTERIES,
                 BatteryTables.ASSESSMENTS,
                 BatteryTables.MOVEMENTS,

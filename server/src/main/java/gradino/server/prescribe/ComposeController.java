@@ -151,6 +151,11 @@ class ComposeController {
         return handouts.pdf(clientId, compositionId);
     }
 
+    @GetMapping("/api/clients/{clientId}/compositions/{compositionId}/handout")
+    Handout handoutPage(@PathVariable String clientId, @PathVariable String compositionId) {
+        return handouts.of(clientId, compositionId);
+    }
+
     @PutMapping("/api/clients/{clientId}/compositions/{compositionId}")
     Composition save(
             @PathVariable String clientId, @PathVariable String compositionId, @Valid @RequestBody Saving saving) {

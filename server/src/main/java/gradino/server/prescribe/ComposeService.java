@@ -6,7 +6,6 @@ import gradino.core.prescribe.SessionDraft;
 import gradino.core.prescribe.Shorten;
 import gradino.server.account.Account;
 import gradino.server.account.SignedIn;
-import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
@@ -47,11 +46,7 @@ class ComposeService {
     @Transactional(readOnly = true)
     ScorePreview preview(String clientId, SessionDraft draft) {
         var client = clients.get(clientId);
-        return ScorePreview.of(client, draft, checked(client, draft));
-    }
-
-    private SessionCheck.Checked checked(Client client, SessionDraft draft) {
-        return SessionCheck.check(draft, contexts.of(client, draft), methods.methods());
+        return ScorePreview.of(client, draft, SessionCheck.check(draft, contexts.of(client), methods.methods()));
     }
 
     @Transactional(readOnly = true)
@@ -93,7 +88,7 @@ class ComposeService {
     /** Keeps a session; what breaks a restriction or cannot be is refused with its reasons. */
     @Transactional
     Composition save(String clientId, String id, String name, SessionDraft draft) {
-        var checked = checked(clients.get(clientId), draft);
+        var checked = SessionCheck.check(draft, contexts.fresh(clients.get(clientId)), methods.methods());
         Problem.throwIfBlocking(checked.findings());
         if (checked.timeline().isEmpty()) {
             throw Problem.invalid("stations", "empty", "Nothing is in this session yet: add a line.");

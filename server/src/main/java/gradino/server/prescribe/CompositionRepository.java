@@ -14,7 +14,7 @@ import org.springframework.stereotype.Repository;
 
 /** Owns composition and studio_method: each saving is a new row, the newest of an id counts. */
 @Repository
-class CompositionRepository {
+public class CompositionRepository {
     private final Sql sql;
     private final Json json;
 
@@ -24,13 +24,30 @@ class CompositionRepository {
     }
 
     /** A session as it was composed. */
-    record Composition(
+    public record Composition(
             String id,
             String clientId,
             @Nullable String accountId,
             String name,
             SessionDraft draft,
             Instant recordedAt) {}
+
+    /** A method of the studio as it was kept. */
+    public record StudioMethod(Method method, String accountId, Instant recordedAt) {}
+
+    /** Every saving, oldest first. */
+    public List<Composition> all() {
+        return sql.list("SELECT * FROM composition ORDER BY seq", this::composition);
+    }
+
+    public List<StudioMethod> allMethods() {
+        return sql.list(
+                "SELECT * FROM studio_method ORDER BY seq",
+                row -> new StudioMethod(
+                        json.read(row.getString("body"), Method.class),
+                        row.getString("account_id"),
+                        Sql.instant(row, "recorded_at")));
+    }
 
     List<Composition> of(String clientId) {
         return sql.list("""
@@ -48,7 +65,7 @@ class CompositionRepository {
                 id);
     }
 
-    void insert(Composition c) {
+    public void insert(Composition c) {
         sql.update(
                 "INSERT INTO composition (id, client_id, account_id, recorded_at, name, body) VALUES (?, ?, ?, ?, ?, ?)",
                 c.id(),
@@ -59,20 +76,20 @@ class CompositionRepository {
                 json.write(c.draft()));
     }
 
-    List<Method> methods() {
+    public List<Method> methods() {
         return sql.list("""
                 SELECT body FROM studio_method m
                  WHERE seq = (SELECT max(seq) FROM studio_method WHERE id = m.id) ORDER BY seq
                 """, row -> json.read(row.getString(1), Method.class));
     }
 
-    void insert(Method method, String accountId, Instant recordedAt) {
+    public void insert(StudioMethod kept) {
         sql.update(
                 "INSERT INTO studio_method (id, account_id, recorded_at, body) VALUES (?, ?, ?, ?)",
-                method.id(),
-                accountId,
-                recordedAt,
-                json.write(method));
+                kept.method().id(),
+                kept.accountId(),
+                kept.recordedAt(),
+                json.write(kept.method()));
     }
 
     private Composition composition(ResultSet row) throws SQLException {

@@ -1,35 +1,23 @@
 package gradino.server.prescribe;
 
-import gradino.core.body.Catalogue;
 import gradino.core.body.Figure;
-import gradino.core.body.Side;
-import gradino.core.body.Training;
-import gradino.core.perform.StopSignText;
-import gradino.core.prescribe.Block;
-import gradino.core.prescribe.Compiler;
-import gradino.core.prescribe.Protocol;
-import gradino.core.prescribe.SessionPlan;
 import gradino.core.prescribe.SessionReader;
-import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.platform.Problem;
-import gradino.server.prescribe.CompositionRepository.Composition;
+import gradino.server.prescribe.Handout.HandoutDoses;
+import gradino.server.prescribe.Handout.HandoutDrawing;
+import gradino.server.prescribe.Handout.HandoutLine;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The session on paper, in the client's words. */
+/** The session on paper. */
 @Service
 class HandoutService {
-    private static final String DISCLAIMER =
-            "Gradino supports a coach. It does not diagnose or treat; licensed practice and local rules come first.";
-    private static final int SECONDS_PER_MINUTE = 60;
-
     private final ComposeService compose;
     private final ClientService clients;
 
@@ -39,104 +27,81 @@ class HandoutService {
     }
 
     @Transactional(readOnly = true)
-    byte[] pdf(String clientId, String compositionId) {
+    Handout of(String clientId, String compositionId) {
         var composition = compose.get(clientId, compositionId);
         var plan = SessionReader.read(composition.draft())
                 .plan()
                 .orElseThrow(() -> Problem.invalid("stations", "empty", "Nothing is in this session."));
-        try (var pdf = new HandoutPdf(composition.name())) {
-            head(pdf, clients.get(clientId), composition, plan);
-            var sets = LineSets.of(clients.get(clientId), composition.draft());
-            for (var station : plan.stations()) {
-                for (var line : station.lines()) {
-                    line(pdf, line, sets, station.rounds());
-                }
+        return Handout.of(clients.get(clientId), composition, plan);
+    }
+
+    @Transactional(readOnly = true)
+    byte[] pdf(String clientId, String compositionId) {
+        var handout = of(clientId, compositionId);
+        try (var pdf = new HandoutPdf(handout.title())) {
+            head(pdf, handout);
+            for (var line : handout.lines()) {
+                line(pdf, line);
             }
-            pdf.together(List.of(pdf.text(DISCLAIMER, 9, false)), 0);
+            pdf.together(List.of(pdf.text(handout.footer(), 9, false)), 0);
             return pdf.bytes();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
-    private static void head(HandoutPdf pdf, Client client, Composition composition, SessionPlan plan)
-            throws IOException {
-        int seconds = Compiler.compile(plan).seconds();
-        var minutes = (seconds + SECONDS_PER_MINUTE - 1) / SECONDS_PER_MINUTE;
-        pdf.together(
-                List.of(
-                        pdf.text(composition.name(), 22, true),
-                        pdf.text("For " + client.details().name() + ", about " + minutes + " minutes", 12, false)),
-                8);
+    private static void head(HandoutPdf pdf, Handout handout) throws IOException {
+        var whom = "For " + handout.client() + ", about " + handout.minutes() + " minutes";
+        pdf.together(List.of(pdf.text(handout.title(), 22, true), pdf.text(whom, 12, false)), 8);
         var stop = new ArrayList<HandoutPdf.Part>();
         stop.add(pdf.text("Stop at once for", 13, true));
-        for (var sign : StopSignText.all()) {
-            stop.add(pdf.text("• " + sign.words(), 11, false));
+        for (var sign : handout.stopSigns()) {
+            stop.add(pdf.text("• " + sign, 11, false));
         }
-        stop.add(pdf.text(
-                "Shaking, a cramp that eases, and muscle soreness up to two days are not stop signs by themselves.",
-                11,
-                false));
+        stop.add(pdf.text(handout.calm(), 11, false));
         pdf.together(stop, 14);
-        if (!plan.warmUp().isEmpty()) {
+        if (!handout.warmUp().isEmpty()) {
             var warm = new ArrayList<HandoutPdf.Part>();
             warm.add(pdf.text("Warm up", 14, true));
-            for (var block : plan.warmUp()) {
-                warm.add(pdf.text("• " + block.inWords(), 12, false));
+            for (var block : handout.warmUp()) {
+                warm.add(pdf.text("• " + block, 12, false));
             }
             pdf.together(warm, 14);
         }
     }
 
     /** A line's drawing, set-up and doses stay on one page. */
-    private static void line(HandoutPdf pdf, Protocol line, List<LineSet> sets, int rounds) throws IOException {
-        var position = Catalogue.position(line.position()).orElseThrow();
-        var mine = sets.stream().filter(s -> s.line().equals(line.line())).toList();
+    private static void line(HandoutPdf pdf, HandoutLine line) throws IOException {
         var parts = new ArrayList<HandoutPdf.Part>();
-        parts.add(pdf.text(position.name() + (rounds > 1 ? ", " + rounds + " rounds" : ""), 15, true));
-        List<Figure> figures =
-                mine.stream().map(LineSet::figure).filter(Objects::nonNull).toList();
-        parts.add(
-                pdf.figures(figures, mine.stream().map(HandoutService::caption).toList()));
-        parts.add(pdf.text(position.setup(), 12, false));
-        boolean same =
-                line.on(Side.LEFT).equals(line.on(Side.RIGHT)) || !line.sides().both();
-        if (same) {
-            var each = line.sides().both() ? "Each side, the " + line.begins().word() + " first:" : "";
-            doses(pdf, parts, each, line.on(line.begins()));
-        } else {
-            doses(pdf, parts, "First the " + line.begins().word() + " side:", line.on(line.begins()));
-            doses(pdf, parts, "Then the other side:", line.on(line.begins().other()));
+        parts.add(pdf.text(line.title(), 15, true));
+        if (!line.rounds().isEmpty()) {
+            parts.add(pdf.text(line.rounds(), 12, false));
         }
-        Training training = position.training();
-        if (training != null) {
-            parts.add(pdf.text("Watch: " + watch(training), 11, false));
-            parts.add(pdf.text("Stop here also for: " + String.join("; ", training.stops()) + ".", 11, false));
+        var drawn = line.figures().stream().filter(f -> f.figure() != null).toList();
+        List<Figure> figures = drawn.stream()
+                .map(HandoutDrawing::figure)
+                .filter(Objects::nonNull)
+                .toList();
+        parts.add(
+                pdf.figures(figures, drawn.stream().map(HandoutDrawing::caption).toList()));
+        parts.add(pdf.text(line.setUp(), 12, false));
+        for (var doses : line.doses()) {
+            doses(pdf, parts, doses);
+        }
+        if (!line.watch().isEmpty()) {
+            parts.add(pdf.text("Watch: " + line.watch(), 11, false));
+            parts.add(pdf.text("Stop here also for: " + line.stops(), 11, false));
         }
         pdf.together(parts, 16);
     }
 
-    private static void doses(HandoutPdf pdf, List<HandoutPdf.Part> parts, String head, List<Block> blocks)
-            throws IOException {
-        if (!head.isEmpty()) {
-            parts.add(pdf.text(head, 12, true));
+    private static void doses(HandoutPdf pdf, List<HandoutPdf.Part> parts, HandoutDoses doses) throws IOException {
+        if (!doses.head().isEmpty()) {
+            parts.add(pdf.text(doses.head() + ":", 12, true));
         }
         int n = 1;
-        for (var block : blocks) {
-            parts.add(pdf.text(n++ + ". " + block.inWords(), 12, false));
+        for (var block : doses.blocks()) {
+            parts.add(pdf.text(n++ + ". " + block, 12, false));
         }
-    }
-
-    private static String watch(Training training) {
-        return training.fixes().stream()
-                        .map(f -> f.what() + " (" + f.then() + ")")
-                        .collect(Collectors.joining("; "))
-                + ".";
-    }
-
-    private static String caption(LineSet set) {
-        var side = set.side() == Side.MIDLINE ? "" : set.side().word() + ": ";
-        var stack = set.stackCm() == null ? "" : ", stack %.0f cm".formatted(set.stackCm());
-        return "%s%.0f°%s".formatted(side, set.reachedDegrees(), stack);
     }
 }

@@ -1,6 +1,5 @@
 package gradino.server.prescribe;
 
-import gradino.core.body.Anthropometry;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Figure;
 import gradino.core.body.FigureMaker;
@@ -9,6 +8,7 @@ import gradino.core.body.Position;
 import gradino.core.body.Segment;
 import gradino.core.body.Side;
 import gradino.core.effort.Gravity;
+import gradino.core.effort.Limb;
 import gradino.core.measure.Tape;
 import gradino.core.prescribe.BlockDraft;
 import gradino.core.prescribe.SessionDraft;
@@ -82,67 +82,50 @@ final class LineSets {
     }
 
     private List<LimbTorque> torques(List<BlockDraft> blocks, Position position, double angle) {
+        var load = load(blocks);
+        return heldUp(client, position).stream()
+                .map(limb -> torque(limb, direction(position, angle), load))
+                .toList();
+    }
+
+    /** What gravity pulls on in a position; empty while the client's mass is unknown. */
+    static List<Limb> heldUp(Client client, Position position) {
         Pose pose = position.pose();
         var mass = client.details().massKg();
         if (pose == null || pose.work() == null || mass == null) {
             return List.of();
         }
-        var work = pose.work();
-        double direction = work.from() + work.turn() * angle;
-        double load = load(blocks);
-        var all = new ArrayList<LimbTorque>();
-        for (var limb : limbs(work.segment())) {
-            all.add(torque(limb, mass, direction, load));
-        }
-        return all;
+        var body = new Limb.Body(
+                mass, client.details().statureCm(), length(client, Segment.SHANK), length(client, Segment.THIGH));
+        return Limb.heldUp(pose.work().segment(), body);
     }
 
-    private record Limb(String words, String segment, double lengthCm) {}
-
-    private List<Limb> limbs(String segment) {
-        double shank = length(Segment.SHANK, "shank");
-        double thigh = length(Segment.THIGH, "thigh");
-        double arm = (Anthropometry.share("upper-arm") + Anthropometry.share("forearm")) * stature();
-        double forearm = Anthropometry.share("forearm") * stature();
-        return switch (segment.substring(
-                0, segment.length() - (segment.endsWith("N") || segment.endsWith("F") ? 1 : 0))) {
-            case "thigh" ->
-                List.of(new Limb("straight leg", "leg", shank + thigh), new Limb("knee bent", "bent-leg", thigh));
-            case "shank" -> List.of(new Limb("shank and foot", "foot-and-shank", shank));
-            case "foot" -> List.of(new Limb("foot", "foot", Anthropometry.share("foot-length") * stature()));
-            case "arm" -> List.of(new Limb("straight arm", "arm", arm));
-            case "fore" -> List.of(new Limb("forearm and hand", "forearm-and-hand", forearm));
-            case "trunk" ->
-                List.of(new Limb(
-                        "trunk, head and arms",
-                        "head-arms-trunk",
-                        Anthropometry.share("shoulder-height") * stature()
-                                - Anthropometry.share("trochanter-height") * stature()));
-            default -> List.of();
-        };
+    /** Of the working segment to the horizontal, degrees. */
+    static double direction(Position position, double angle) {
+        Pose pose = position.pose();
+        return pose == null || pose.work() == null
+                ? 0
+                : pose.work().from() + pose.work().turn() * angle;
     }
 
-    private double length(Segment segment, String share) {
-        return client.length(segment).map(l -> l.length().value()).orElse(Anthropometry.share(share) * stature());
+    private static @Nullable Double length(Client client, Segment segment) {
+        return client.length(segment).map(l -> l.length().value()).orElse(null);
     }
 
-    private LimbTorque torque(Limb limb, double mass, double direction, double load) {
-        var gravity = limb.segment().equals("bent-leg")
-                ? Gravity.bentLeg(mass, limb.lengthCm())
-                : Gravity.of(limb.segment(), mass, limb.lengthCm());
-        var here = gravity.torque(load, direction);
-        double more = gravity.loadFor(load, MORE);
+    private static LimbTorque torque(Limb limb, double direction, double load) {
+        var here = limb.gravity().torque(load, direction);
+        double more = limb.gravity().loadFor(load, MORE);
         return new LimbTorque(
                 limb.words(),
                 here.newtonMetres(),
-                gravity.torque(load, 0).newtonMetres(),
+                limb.gravity().torque(load, 0).newtonMetres(),
                 load,
                 here.loadShare(),
                 more,
                 plate(Gravity.nearestPlate(more)));
     }
 
-    private static @Nullable Double plate(OptionalDouble plate) {
+    static @Nullable Double plate(OptionalDouble plate) {
         return plate.isPresent() ? plate.getAsDouble() : null;
     }
 

@@ -6,6 +6,7 @@ import gradino.core.prescribe.MethodFile;
 import gradino.server.account.SignedIn;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
+import gradino.server.prescribe.CompositionRepository.StudioMethod;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
@@ -59,7 +60,7 @@ class MethodService {
         }
         Problem.throwIfBlocking(findings);
         var now = StudioClock.now(clock);
-        read.methods().forEach(m -> compositions.insert(m, me.id(), now));
+        read.methods().forEach(m -> compositions.insert(new StudioMethod(m, me.id(), now)));
         return all();
     }
 

@@ -17,6 +17,7 @@ import gradino.core.prescribe.Totals;
 import gradino.core.prescribe.WeeklyDose;
 import gradino.server.intake.Client;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -86,9 +87,20 @@ record ScorePreview(
      */
     record ForecastView(int everySeconds, List<PoolView> pools, List<Forecast.Shortfall> marks) {}
 
-    /** @param capacity what could be held, whole % of fresh */
+    /**
+     * One group of muscles.
+     *
+     * @param capacity what could be held, whole % of fresh
+     * @param lowest the least of it over all seconds
+     */
     record PoolView(
-            String motion, String name, Side side, String joint, List<String> borrowed, List<Integer> capacity) {}
+            String motion,
+            String name,
+            Side side,
+            String joint,
+            List<String> borrowed,
+            List<Integer> capacity,
+            int lowest) {}
 
     static ScorePreview of(Client client, SessionDraft draft, Checked checked) {
         var set = LineSets.of(client, draft);
@@ -121,7 +133,9 @@ record ScorePreview(
 
     private static PoolView pool(Forecast.Pool p, int every) {
         var name = Catalogue.motion(p.motion()).map(Motion::name).orElse(p.motion());
-        return new PoolView(p.motion(), name, p.side(), p.joint(), p.borrowed(), thinned(p.capacity(), every));
+        double lowest = Collections.min(p.capacity());
+        return new PoolView(p.motion(), name, p.side(), p.joint(), p.borrowed(), thinned(p.capacity(), every), (int)
+                Math.round(lowest));
     }
 
     private static List<Integer> thinned(List<Double> values, int every) {

@@ -10,7 +10,6 @@ import gradino.core.intake.RestrictionKind;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.SessionContext;
 import gradino.core.prescribe.SessionContext.LineFacts;
-import gradino.core.prescribe.SessionDraft;
 import gradino.core.prescribe.SessionDraft.LineDraft;
 import gradino.core.quantity.UncertainAngle;
 import gradino.server.intake.Client;
@@ -20,16 +19,18 @@ import gradino.server.platform.StudioClock;
 import gradino.server.platform.Writes;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Gathers what a client's composed session is held against. */
 @Component
-class SessionContexts {
+public class SessionContexts {
     private static final int REMEMBERED = 200;
 
     private final LineRepository lines;
@@ -51,16 +52,42 @@ class SessionContexts {
     /** The same facts hold from one key stroke to the next, until something is written or another minute begins. */
     private record Key(long writes, Instant minute, String client, String motion, String position) {}
 
-    SessionContext of(Client client, SessionDraft draft) {
+    /** As it is now, whatever is remembered: for what is about to be kept. */
+    SessionContext fresh(Client client) {
+        return context(client, line -> facts(client, line));
+    }
+
+    /** What the restrictions of a day alone say, for what was composed then. */
+    public static SessionContext restrictionsOnly(Client client, Instant at, ZoneId zone) {
+        return new SessionContext(
+                null,
+                List.of(),
+                stoppedJoints(client, at, zone),
+                line -> new LineFacts(
+                        client.limits(line.motion(), at, zone).at(at),
+                        false,
+                        Sided.both(Optional.empty()),
+                        Sided.both(Optional.empty()),
+                        true,
+                        true));
+    }
+
+    SessionContext of(Client client) {
         long written = writes.soFar();
         var minute = StudioClock.now(clock).truncatedTo(ChronoUnit.MINUTES);
-        return new SessionContext(
-                client.details().minutes(),
-                client.details().equipment(),
-                stoppedJoints(client),
+        return context(
+                client,
                 line -> facts.get(
                         new Key(written, minute, client.id(), line.motion(), line.position()),
                         key -> facts(client, line)));
+    }
+
+    private SessionContext context(Client client, Function<LineDraft, LineFacts> of) {
+        return new SessionContext(
+                client.details().minutes(),
+                client.details().equipment(),
+                stoppedJoints(client, StudioClock.now(clock), clock.getZone()),
+                of);
     }
 
     private LineFacts facts(Client client, LineDraft line) {
@@ -72,8 +99,8 @@ class SessionContexts {
                 .orElseGet(() -> newLine(client, rows, line));
     }
 
-    private Set<String> stoppedJoints(Client client) {
-        var standing = client.restrictions(StudioClock.now(clock), clock.getZone()).stream()
+    private static Set<String> stoppedJoints(Client client, Instant at, ZoneId zone) {
+        var standing = client.restrictions(at, zone).stream()
                 .filter(r -> r.kind() == RestrictionKind.STOPPED)
                 .toList();
         return Catalogue.motions().stream()

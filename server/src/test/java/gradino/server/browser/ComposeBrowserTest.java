@@ -111,7 +111,12 @@ public class ComposeBrowserTest {
         page.reload();
         assertThat(page.getByLabel("Session")).hasValue("Quay mornings");
         assertThat(minutes()).hasText(kept);
-        assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Hand-out (PDF)")))
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Hand-out"))
+                .click();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Quay mornings")))
+                .isVisible();
+        assertThat(page.getByText("Stop at once for")).isVisible();
+        assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("As PDF")))
                 .isVisible();
     }
 

@@ -1,0 +1,79 @@
+import { useState } from 'react';
+import { useMutation } from '@tanstack/react-query';
+import { api, ask, findingsOf, type Schemas } from '../../../shared/api/client';
+import { Button } from '../../../shared/ui/Button';
+import { Failure } from '../../../shared/ui/Findings';
+import { NumberField } from '../../../shared/ui/NumberField';
+import { BandLine } from './BandLine';
+import type { Line } from './edit';
+
+type Props = { clientId: string; line: Line; sets: Schemas['LineSet'][] };
+
+/** The load for a wanted torque, and a band in its place. */
+export function Weights({ clientId, line, sets }: Props) {
+  const [open, setOpen] = useState(false);
+  const set = sets[0];
+  const heavy = set?.torques[0];
+  return (
+    <details open={open} onToggle={(e) => setOpen(e.currentTarget.open)} className="text-sm">
+      <summary className="cursor-pointer font-semibold">Weight or band</summary>
+      {open && (
+        <div className="mt-2 grid gap-6 sm:grid-cols-2">
+          {set && heavy ? (
+            <Torque clientId={clientId} position={line.position} angle={set.reachedDegrees} now={heavy.newtonMetres} />
+          ) : (
+            <p>No torque here: the client’s file has no body mass yet, or nothing is held up in this position.</p>
+          )}
+          <BandLine wantedKg={heavy && heavy.loadKg > 0 ? heavy.loadKg : null} />
+        </div>
+      )}
+    </details>
+  );
+}
+
+type TorqueProps = { clientId: string; position: string; angle: number; now: number };
+
+function Torque({ clientId, position, angle, now }: TorqueProps) {
+  const [wanted, setWanted] = useState<number | null>(Math.round(now * 10) / 10);
+  const solve = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/clients/{clientId}/score/load', {
+          params: { path: { clientId } },
+          body: { position, degrees: angle, newtonMetres: wanted ?? 0 },
+        }),
+      ),
+  });
+  return (
+    <div>
+      <NumberField
+        label="Wanted torque"
+        unit="N·m"
+        value={wanted}
+        onChange={setWanted}
+        path="newtonMetres"
+        findings={findingsOf(solve.error)}
+        onEnter={() => solve.mutate()}
+      />
+      <Button className="mt-2" onClick={() => solve.mutate()} disabled={wanted === null || solve.isPending}>
+        Which load?
+      </Button>
+      <ul className="mt-2">
+        {solve.data?.map((l) => (
+          <li key={l.limb}>
+            {l.limb}:{' '}
+            {l.loadKg === undefined ? (
+              `heavier than that by itself (${l.bareNewtonMetres.toFixed(1)} N·m)`
+            ) : (
+              <>
+                <span className="text-lg font-bold">{l.loadKg.toFixed(1)} kg</span>
+                {l.plate === undefined ? ', more than two plates' : `, nearest ${l.plate} kg`}
+              </>
+            )}
+          </li>
+        ))}
+      </ul>
+      <Failure error={findingsOf(solve.error).length > 0 ? null : solve.error} />
+    </div>
+  );
+}
