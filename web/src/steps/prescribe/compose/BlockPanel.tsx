@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { Finding, Schemas } from '../../../shared/api/client';
 import { Button } from '../../../shared/ui/Button';
 import { AddBlock, BlockInspector } from './BlockInspector';
@@ -20,7 +21,7 @@ type Props = {
 };
 
 /** The selected block: its numbers, its neighbours, and what would make it feasible. */
-export function BlockPanel(props: Props) {
+export const BlockPanel = memo(function BlockPanel(props: Props) {
   const { clientId, draft, spot, forms, findings, marks, together, setTogether } = props;
   const { changeBlock, changeList, shiftBlock } = props;
   const line = edit.lineAt(draft, spot);
@@ -74,4 +75,4 @@ export function BlockPanel(props: Props) {
       )}
     </section>
   );
-}
+});

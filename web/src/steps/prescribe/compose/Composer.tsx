@@ -1,18 +1,15 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { findingsOf } from '../../../shared/api/client';
-import { words } from '../../../shared/units';
+import { findingsOf, type Finding, type Schemas } from '../../../shared/api/client';
 import { Button } from '../../../shared/ui/Button';
 import { Failure } from '../../../shared/ui/Findings';
-import { useCatalogue } from '../../../shared/ui/useCatalogue';
 import { BlockPanel } from './BlockPanel';
 import { FindingList } from './FindingList';
 import { LibrarySheet } from './LibrarySheet';
 import { fitting, Legend } from './Legend';
-import { LinePanel } from './LinePanel';
+import { LineSection, Week } from './LineSection';
 import { Minutes } from './Minutes';
 import { ScoreView } from './ScoreView';
-import { Together } from './Together';
 import { WarmUp } from './WarmUp';
 import * as edit from './edit';
 import { useComposerKeys } from './useComposerKeys';
@@ -21,6 +18,8 @@ import { useHistory } from './useHistory';
 import { useKeep } from './useKeep';
 import { usePreview } from './usePreview';
 import { useServerLines } from './useServerLines';
+import { useStable } from './useStable';
+import type { Grip } from './phases';
 
 type Props = {
   clientId: string;
@@ -30,6 +29,9 @@ type Props = {
   reasons: string[];
   isNew: boolean;
 };
+
+const NONE: Finding[] = [];
+const NO_MARKS: Schemas['Shortfall'][] = [];
 
 export function Composer({ clientId, id, name: startName, start, reasons, isNew }: Props) {
   const history = useHistory(start);
@@ -43,25 +45,24 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
   const [zoom, setZoom] = useState(1);
   const { preview, error } = usePreview(clientId, draft);
   const forms = useForms();
-  const catalogue = useCatalogue();
   const keep = useKeep(clientId, id, name);
   const perSecond = zoom * fitting(preview?.totals?.seconds);
-  const findings = preview?.findings ?? [];
+  const findings = preview?.findings ?? NONE;
   const blocked = findings.some((f) => f.severity === 'BLOCKING');
   const line = selected && edit.lineAt(draft, selected);
 
-  const changeBlock = (key: string, make: (b: edit.Block) => edit.Block) => {
+  const changeBlock = useStable((key: string, make: (b: edit.Block) => edit.Block) => {
     if (selected) history.change((d) => edit.changeBlock(d, selected, together, make), key || null);
-  };
-  const changeList = (make: (blocks: edit.Block[]) => edit.Block[]) => {
+  });
+  const changeList = useStable((make: (blocks: edit.Block[]) => edit.Block[]) => {
     if (selected) history.change((d) => edit.changeList(d, selected, together, make));
-  };
-  const shiftBlock = (by: 1 | -1) => {
+  });
+  const shiftBlock = useStable((by: 1 | -1) => {
     const to = (selected?.block ?? 0) + by;
     if (!selected || !line || to < 0 || to >= line[selected.side].length) return;
     changeList((all) => edit.move(all, selected.block, by));
     select({ ...selected, block: to });
-  };
+  });
   const lines = useServerLines(
     clientId,
     (added) => {
@@ -74,6 +75,15 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
     },
     (at, make) => history.change((d) => edit.changeLine(d, at, make)),
   );
+  const takeMethod = useStable((id: string) => {
+    if (selected) lines.method.mutate({ draft, at: selected, id });
+  });
+  const drag = useStable((spot: edit.Spot, held: NonNullable<Grip>, seconds: number) => {
+    const make = 'step' in held ? edit.setStep(held.step, { seconds }) : edit.setNumber(held.number, seconds);
+    history.change((d) => edit.changeBlock(d, spot, together, make), 'drag');
+  });
+  const formAt = useStable((spot: edit.Spot) => edit.blockAt(draft, spot)?.form);
+  const weekly = line && preview?.lines.find((l) => l.line === line.id)?.weekly;
   const onKey = useComposerKeys({
     draft,
     selected,
@@ -142,15 +152,12 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
       {preview && preview.phases.length > 0 && (
         <>
           <ScoreView
-            draft={draft}
+            formAt={formAt}
             preview={preview}
             selected={selected}
             perSecond={perSecond}
             select={select}
-            drag={(spot, held, seconds) => {
-              const make = 'step' in held ? edit.setStep(held.step, { seconds }) : edit.setNumber(held.number, seconds);
-              history.change((d) => edit.changeBlock(d, spot, together, make), 'drag');
-            }}
+            drag={drag}
           />
           <Legend zoom={zoom} setZoom={setZoom} forecast={preview.forecast} />
         </>
@@ -163,49 +170,26 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
             spot={selected}
             forms={forms.data}
             findings={findings}
-            marks={preview?.forecast?.marks ?? []}
+            marks={preview?.forecast?.marks ?? NO_MARKS}
             together={together}
             setTogether={setTogether}
             changeBlock={changeBlock}
             changeList={changeList}
             shiftBlock={shiftBlock}
           />
-          <section aria-label="Line">
-            <h2 className="mb-3 text-xl font-bold">
-              {words(line.motion)}{' '}
-              <span className="font-normal text-soft">
-                · {catalogue.data?.positions.find((p) => p.id === line.position)?.name}
-              </span>
-            </h2>
-            <LinePanel
+          <div>
+            {weekly && <Week dose={weekly} />}
+            <LineSection
               clientId={clientId}
-              totals={preview?.lines.find((l) => l.line === line.id)}
-              line={line}
-              place={`stations[${selected.station}].lines[${selected.line}]`}
-              sets={preview?.set.filter((s) => s.line === line.id) ?? []}
-              position={catalogue.data?.positions.find((p) => p.id === line.position)}
+              draft={draft}
+              spot={selected}
+              sets={preview?.set}
               findings={findings}
-              change={(key, make) => history.change((d) => edit.changeLine(d, selected, make), key)}
-              takeMethod={(method) => lines.method.mutate({ draft, at: selected, id: method })}
-              remove={() => {
-                history.change((d) => edit.removeLine(d, selected.station, selected.line));
-                select(null);
-              }}
-              shift={(by) => {
-                history.change((d) => edit.moveStation(d, selected.station, by));
-                const to = selected.station + by;
-                if (to >= 0 && to < draft.stations.length) select({ ...selected, station: to });
-              }}
-            >
-              <Together
-                draft={draft}
-                at={selected}
-                findings={findings}
-                change={history.change}
-                select={(at) => select({ ...at, side: 'left', block: 0 })}
-              />
-            </LinePanel>
-          </section>
+              change={history.change}
+              takeMethod={takeMethod}
+              select={select}
+            />
+          </div>
         </div>
       )}
       <WarmUp draft={draft} findings={findings} change={(key, make) => history.change(make, key)} />

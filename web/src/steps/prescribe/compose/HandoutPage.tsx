@@ -59,7 +59,6 @@ export function HandoutPage() {
       {page.lines.map((line, i) => (
         <LineOnPaper key={i} line={line} />
       ))}
-      <p className="text-sm text-soft">{page.footer}</p>
     </article>
   );
 }

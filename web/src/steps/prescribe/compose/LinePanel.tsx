@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Finding, Schemas } from '../../../shared/api/client';
-import { clock, degrees } from '../../../shared/units';
+import { degrees } from '../../../shared/units';
 import { Button } from '../../../shared/ui/Button';
 import { Choice } from '../../../shared/ui/Choice';
 import { FieldFinding } from '../../../shared/ui/Findings';
@@ -18,14 +18,13 @@ type Props = {
   place: string;
   sets: Schemas['LineSet'][];
   clientId: string;
-  totals: Schemas['LineTotals'] | undefined;
   position: Schemas['Position'] | undefined;
   findings: Finding[];
   change: (key: string | null, make: (line: Line) => Line) => void;
   takeMethod: (method: string) => void;
   remove: () => void;
   shift: (by: number) => void;
-  children: ReactNode;
+  together: ReactNode;
 };
 
 const SIDE_PLANS = [
@@ -52,7 +51,17 @@ export function LinePanel(props: Props) {
                 label={`${position?.name ?? ''}, ${set.side.toLowerCase()} side at ${degrees(set.reachedDegrees)}`}
               />
             )}
-            <SetWords set={set} />
+            <SetWords
+              clientId={props.clientId}
+              position={line.position}
+              set={set}
+              setAngle={(angle) =>
+                change(at(`prop-${set.side}`), (l) => ({
+                  ...l,
+                  angles: { ...l.angles, [set.side === 'RIGHT' ? 'right' : 'left']: angle },
+                }))
+              }
+            />
           </div>
         ))}
         <div className="min-w-52 flex-1 space-y-3">
@@ -120,9 +129,8 @@ export function LinePanel(props: Props) {
             findings={findings}
           />
         </div>
-        {props.totals && <Week dose={props.totals.weekly} />}
       </div>
-      {props.children}
+      {props.together}
       {method && (
         <p className="max-w-prose text-sm text-soft">
           {method.summary} Breath: {method.breath}. Cramp: {method.cramp}. {method.source.text}.
@@ -156,16 +164,5 @@ export function LinePanel(props: Props) {
       <Weights clientId={props.clientId} line={line} sets={sets} />
       {position?.training && <PositionHelp training={position.training} />}
     </div>
-  );
-}
-
-/** What the line comes to in a week. */
-function Week({ dose }: { dose: Schemas['WeeklyDose'] }) {
-  const { leftTensionSeconds: left, rightTensionSeconds: right } = dose;
-  return (
-    <p className="pb-1 text-sm text-soft">
-      a week: <span className="font-semibold text-ink">{dose.minutes} min</span>, under tension{' '}
-      {left === right ? `${clock(left)} a side` : `left ${clock(left)}, right ${clock(right)}`}
-    </p>
   );
 }

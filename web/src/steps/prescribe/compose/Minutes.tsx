@@ -33,6 +33,36 @@ export function Minutes({ totals, findings, clientId, draft, put }: MinutesProps
         under tension: left {left.pressSeconds + left.pullSeconds} s, right {right.pressSeconds + right.pullSeconds} s ·
         peak {totals.peak} %, {words(totals.effortClass)}
       </p>
+      <details className="text-soft">
+        <summary className="cursor-pointer">each side</summary>
+        <table className="mt-1 text-sm">
+          <thead>
+            <tr className="text-left">
+              <th />
+              {['press', 'pull', 'held', 'breaths', 'effort × time'].map((h) => (
+                <th key={h} className="px-2 font-normal">
+                  {h}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody className="text-ink">
+            {[left, right].map((side, i) => (
+              <tr key={i}>
+                <th className="pr-2 text-left font-semibold">{i === 0 ? 'left' : 'right'}</th>
+                {[clock(side.pressSeconds), clock(side.pullSeconds), clock(side.holdSeconds), side.breaths].map(
+                  (value, j) => (
+                    <td key={j} className="px-2">
+                      {value}
+                    </td>
+                  ),
+                )}
+                <td className="px-2">{Math.round(side.impulse)} %·s</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </details>
       {tooLong && !shorten.data && (
         <Button onClick={() => shorten.mutate()} disabled={shorten.isPending}>
           What to shorten first?

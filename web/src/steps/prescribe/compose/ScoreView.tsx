@@ -1,7 +1,7 @@
-import { useMemo, useRef, type PointerEvent } from 'react';
+import { memo, useMemo, useRef, type PointerEvent } from 'react';
 import type { Finding } from '../../../shared/api/client';
 import { clock } from '../../../shared/units';
-import { placeOf, type Draft, type Spot, blockAt, spotOf } from './edit';
+import { placeOf, spotOf, type Form, type Spot } from './edit';
 import { PhaseShape } from './PhaseShape';
 import { grip, type Grip, type Phase } from './phases';
 import type { Preview } from './usePreview';
@@ -13,7 +13,7 @@ const AXIS = LANE / 2;
 const SCALE = (LANE / 2 - 9) / 100;
 
 type Props = {
-  draft: Draft;
+  formAt: (spot: Spot) => Form | undefined;
   preview: Preview;
   selected: Spot | null;
   perSecond: number;
@@ -27,7 +27,7 @@ const SIDES: [Phase['side'], string][] = [
 ];
 
 /** The session as a score: time runs right, a lane a side, the strength that the model leaves as lines above. */
-export function ScoreView({ draft, preview, selected, perSecond, select, drag }: Props) {
+export const ScoreView = memo(function ScoreView({ formAt, preview, selected, perSecond, select, drag }: Props) {
   const { phases, forecast, findings } = preview;
   const seconds = phases.at(-1)?.endSecond ?? 0;
   const width = Math.max(300, seconds * perSecond);
@@ -40,7 +40,7 @@ export function ScoreView({ draft, preview, selected, perSecond, select, drag }:
     const phase = phases[Number(target.closest('[data-phase]')?.getAttribute('data-phase') ?? -1)];
     const spot = phase && spotOf(phase.place);
     if (!spot) return;
-    const form = blockAt(draft, spot)?.form;
+    const form = formAt(spot);
     const held = target.hasAttribute('data-grip') && form ? grip(phase, form) : null;
     if (!held) return select(spot);
     target.setPointerCapture(event.pointerId);
@@ -101,7 +101,7 @@ export function ScoreView({ draft, preview, selected, perSecond, select, drag }:
       </svg>
     </div>
   );
-}
+});
 
 function blockPlace(path: string): string {
   const spot = spotOf(path);

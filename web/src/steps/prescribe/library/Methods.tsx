@@ -18,7 +18,10 @@ export function Methods() {
       <Failure error={methods.error ?? copy.error} />
       <ul className="grid gap-x-8 gap-y-3 lg:grid-cols-2">
         {methods.data?.map((known) => (
-          <li key={known.method.id} className="flex items-start justify-between gap-4 border-t border-rule pt-2">
+          <li
+            key={known.method.id}
+            className="flex flex-col items-start justify-between sm:flex-row gap-4 border-t border-rule pt-2"
+          >
             <MethodWords known={known} />
             <Button className="shrink-0 whitespace-nowrap" onClick={() => copy.mutate(known.method.id)}>
               {known.own ? 'Change' : 'Copy and change'}

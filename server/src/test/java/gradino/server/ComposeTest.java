@@ -252,6 +252,19 @@ public class ComposeTest {
     }
 
     @Test
+    public void aPropGivesItsAngleBack() {
+        var set = preview(ROWER, suggestion(ROWER).path("draft")).body().at("/set/0");
+        var asked = ROWER + "/score/angle?position=prone-knee-bent&readingCm="
+                + set.path("readingCm").asDouble();
+        assertThat(server.get(asked).body().asDouble())
+                .isCloseTo(set.path("reachedDegrees").asDouble(), org.assertj.core.data.Offset.offset(0.2));
+        assertThat(server.get(asked.replaceAll("readingCm=.*", "readingCm=500")).paths())
+                .containsExactly("readingCm");
+        assertThat(server.get(asked.replace("prone-knee-bent", "calf-lean")).codes())
+                .containsExactly("no-tape-here");
+    }
+
+    @Test
     public void aBandReadTwiceGivesItsLineAndTheLengthForALoad() {
         var readings = "{\"cm1\":60,\"newtons1\":20,\"cm2\":90,\"newtons2\":65,\"wantedKg\":5}";
         var line = server.post("/api/bands/line", readings).body();

@@ -130,9 +130,10 @@ record Handout(
 
     private static HandoutDrawing figure(LineSet set) {
         Figure figure = set.figure();
-        var side = set.side() == Side.MIDLINE ? "" : set.side().word() + ": ";
+        var side = set.side() == Side.MIDLINE ? "" : set.side().word() + " ";
         var stack = set.stackCm() == null ? "" : ", stack %.0f cm".formatted(set.stackCm());
-        var seen = figure == null || figure.seenFrom().isEmpty() ? "" : ", from " + figure.seenFrom();
-        return new HandoutDrawing(figure, "%s%.0f°%s%s".formatted(side, set.reachedDegrees(), stack, seen));
+        // An angle that was never measured stands at its zero, which would say the wrong thing.
+        var angle = set.reachedDegrees() == 0 ? "" : "%.0f°%s".formatted(set.reachedDegrees(), stack);
+        return new HandoutDrawing(figure, side + angle);
     }
 }

@@ -83,7 +83,7 @@ class HandoutService {
                 .filter(Objects::nonNull)
                 .toList();
         parts.add(
-                pdf.figures(figures, drawn.stream().map(HandoutDrawing::caption).toList()));
+                pdf.figures(figures, drawn.stream().map(HandoutService::caption).toList()));
         parts.add(pdf.text(line.setUp(), 12, false));
         for (var doses : line.doses()) {
             doses(pdf, parts, doses);
@@ -93,6 +93,12 @@ class HandoutService {
             parts.add(pdf.text("Stop here also for: " + line.stops(), 11, false));
         }
         pdf.together(parts, 16);
+    }
+
+    private static String caption(HandoutDrawing drawing) {
+        Figure figure = drawing.figure();
+        var seen = figure == null || figure.seenFrom().isEmpty() ? "" : ", seen from " + figure.seenFrom();
+        return drawing.caption() + seen;
     }
 
     private static void doses(HandoutPdf pdf, List<HandoutPdf.Part> parts, HandoutDoses doses) throws IOException {

@@ -1,9 +1,11 @@
 package gradino.server.prescribe;
 
 import gradino.core.body.Catalogue;
+import gradino.core.body.Position;
 import gradino.core.effort.Band;
 import gradino.core.effort.Gravity;
 import gradino.core.effort.Limb;
+import gradino.core.measure.Tape;
 import gradino.core.quantity.OutOfBoundsException;
 import gradino.server.intake.ClientService;
 import gradino.server.platform.Problem;
@@ -11,12 +13,14 @@ import java.util.List;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** The load for a wanted torque, and a band in place of a load. */
+/** The load for a wanted torque, a band in place of a load, and the angle that a prop gives. */
 @RestController
 class WeightController {
     private static final int POINTS = 9;
@@ -81,6 +85,22 @@ class WeightController {
                 () -> LineSets.heldUp(client, position).stream()
                         .map(limb -> load(limb, wanted.newtonMetres(), direction))
                         .toList());
+    }
+
+    /** The prop solver backwards: the angle of a stack's height or of a tape's reading, with the client's own lengths. */
+    @GetMapping("/api/clients/{clientId}/score/angle")
+    double angle(@PathVariable String clientId, @RequestParam String position, @RequestParam double readingCm) {
+        var body = clients.get(clientId).body();
+        var formula = Catalogue.position(position).map(Position::tape).orElse(null);
+        if (formula == null || !body.keySet().containsAll(Tape.needs(formula))) {
+            throw Problem.invalid(
+                    "readingCm", "no-tape-here", "No prop gives an angle here, or a body length is missing.");
+        }
+        try {
+            return new Tape(formula, readingCm, 0, body).angle().value().value();
+        } catch (IllegalArgumentException e) {
+            throw Problem.invalid("readingCm", "does-not-fit", e.getMessage() + ".");
+        }
     }
 
     private static LoadForTorque load(Limb limb, double newtonMetres, double direction) {

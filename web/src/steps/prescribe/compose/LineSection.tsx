@@ -1,0 +1,78 @@
+import { memo } from 'react';
+import type { Finding, Schemas } from '../../../shared/api/client';
+import { clock, words } from '../../../shared/units';
+import { useCatalogue } from '../../../shared/ui/useCatalogue';
+import * as edit from './edit';
+import { LinePanel } from './LinePanel';
+import { Together } from './Together';
+import { useStable } from './useStable';
+
+type Props = {
+  clientId: string;
+  draft: edit.Draft;
+  spot: edit.Spot;
+  sets: Schemas['LineSet'][] | undefined;
+  findings: Finding[];
+  change: (make: (draft: edit.Draft) => edit.Draft, key?: string | null) => void;
+  takeMethod: (method: string) => void;
+  select: (spot: edit.Spot | null) => void;
+};
+
+/** The selected line. */
+export const LineSection = memo(function LineSection(props: Props) {
+  const { clientId, draft, spot, sets, findings, change, takeMethod, select } = props;
+  const catalogue = useCatalogue();
+  const line = edit.lineAt(draft, spot);
+  const changeLine = useStable((key: string | null, make: (line: edit.Line) => edit.Line) =>
+    change((d) => edit.changeLine(d, spot, make), key),
+  );
+  if (!line) return null;
+  const position = catalogue.data?.positions.find((p) => p.id === line.position);
+  const shift = (by: number) => {
+    change((d) => edit.moveStation(d, spot.station, by));
+    const to = spot.station + by;
+    if (to >= 0 && to < draft.stations.length) select({ ...spot, station: to });
+  };
+  return (
+    <section aria-label="Line">
+      <h2 className="mb-3 text-xl font-bold">
+        {words(line.motion)} <span className="font-normal text-soft">· {position?.name}</span>
+      </h2>
+      <LinePanel
+        clientId={clientId}
+        line={line}
+        place={`stations[${spot.station}].lines[${spot.line}]`}
+        sets={sets?.filter((s) => s.line === line.id) ?? []}
+        position={position}
+        findings={findings}
+        change={changeLine}
+        takeMethod={takeMethod}
+        remove={() => {
+          change((d) => edit.removeLine(d, spot.station, spot.line));
+          select(null);
+        }}
+        shift={shift}
+        together={
+          <Together
+            draft={draft}
+            at={spot}
+            findings={findings}
+            change={change}
+            select={(at) => select({ ...at, side: 'left', block: 0 })}
+          />
+        }
+      />
+    </section>
+  );
+});
+
+/** What the line comes to in a week. */
+export function Week({ dose }: { dose: Schemas['WeeklyDose'] }) {
+  const { leftTensionSeconds: left, rightTensionSeconds: right } = dose;
+  return (
+    <p className="pb-1 text-sm text-soft">
+      a week: <span className="font-semibold text-ink">{dose.minutes} min</span>, under tension{' '}
+      {left === right ? `${clock(left)} a side` : `left ${clock(left)}, right ${clock(right)}`}
+    </p>
+  );
+}
