@@ -66,8 +66,9 @@ export function newId(): string {
   return Array.from(bytes, (b) => b.toString(16).padStart(2, '0')).join('');
 }
 
+/** What is of the midline stands on the left. */
 export function on<T>(side: Side, sided: { left: T; right: T }): T {
-  return side === 'LEFT' ? sided.left : sided.right;
+  return side === 'RIGHT' ? sided.right : sided.left;
 }
 
 export function withSide<T>(side: Side, sided: { left: T; right: T }, value: T): { left: T; right: T } {

@@ -292,6 +292,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/compositions/{compositionId}/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["openComposed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/day": {
         parameters: {
             query?: never;
@@ -462,6 +478,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["restrict"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/runs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["runs"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1679,14 +1711,23 @@ export interface components {
             closed: boolean;
             doneBlocks: string[];
             id: string;
-            lineId: string;
+            lineId?: string;
+            lines: components["schemas"]["FloorLine"][];
             /** Format: date-time */
             openedAt: string;
             /** Format: int32 */
             painEndsBlockAbove: number;
-            plan: components["schemas"]["Plan"];
-            props: components["schemas"]["SidedSetUp"];
+            plan?: components["schemas"]["Plan"];
             timeline: components["schemas"]["Timeline"];
+            title: string;
+        };
+        FloorLine: {
+            faults: string[];
+            /** @enum {string} */
+            firstSide: "LEFT" | "RIGHT" | "MIDLINE";
+            line: string;
+            position: string;
+            props: components["schemas"]["SidedSetUp"];
         };
         ForecastView: {
             /** Format: int32 */
@@ -2618,6 +2659,14 @@ export interface components {
             sessions: number;
             /** Format: double */
             upper95?: number;
+        };
+        Run: {
+            closed?: components["schemas"]["Closed"];
+            compositionId: string;
+            id: string;
+            name: string;
+            /** Format: date-time */
+            openedAt: string;
         };
         Saving: {
             draft: components["schemas"]["SessionDraft"];
@@ -3601,6 +3650,33 @@ export interface operations {
             };
         };
     };
+    openComposed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                compositionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewSession"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Floor"];
+                };
+            };
+        };
+    };
     day: {
         parameters: {
             query?: never;
@@ -3921,6 +3997,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ClientFile"];
+                };
+            };
+        };
+    };
+    runs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Run"][];
                 };
             };
         };

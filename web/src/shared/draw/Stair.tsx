@@ -84,25 +84,25 @@ type ShapeProps = { phase: Phase; x: (second: number) => number; axis: number; s
 function PhaseShape({ phase, x, axis, scale }: ShapeProps) {
   const left = x(phase.startSecond);
   const width = x(phase.endSecond) - left;
+  if (phase.direction !== 'NONE') {
+    const press = phase.direction === 'PRESS';
+    return (
+      <path
+        d={tread(left, width, phase.effortFrom, phase.effortTo, axis, scale, press)}
+        fill={press ? 'var(--press-fill)' : 'var(--pull-fill)'}
+        stroke={press ? 'var(--press)' : 'var(--pull)'}
+        strokeWidth={1.5}
+        vectorEffect="non-scaling-stroke"
+      />
+    );
+  }
   switch (phase.block) {
-    case 'PRESS':
-    case 'PULL':
-    case 'HANDS_OFF': {
-      const press = phase.block === 'PRESS';
-      if (phase.effortTo === 0) return <Band left={left} width={width} axis={axis} />;
-      return (
-        <path
-          d={tread(left, width, phase.effortFrom, phase.effortTo, axis, scale, press)}
-          fill={press ? 'var(--press-fill)' : 'var(--pull-fill)'}
-          stroke={press ? 'var(--press)' : 'var(--pull)'}
-          strokeWidth={1.5}
-          vectorEffect="non-scaling-stroke"
-        />
-      );
-    }
     case 'SUPPORTED_HOLD':
+    case 'RELEASE':
+    case 'HANDS_OFF':
       return <Band left={left} width={width} axis={axis} />;
     case 'ROTATION':
+    case 'TRANSITION':
       return (
         <ellipse
           cx={left + width / 2}

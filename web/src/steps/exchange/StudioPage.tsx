@@ -13,6 +13,7 @@ const FILES: [string, string][] = [
   ['composed-sessions.csv', 'composed sessions, a row for each saving'],
   ['measurements.csv', 'every measurement'],
   ['sessions.csv', 'sessions and how they ended'],
+  ['composed-runs.csv', 'composed sessions as they were run'],
   ['blocks.csv', 'what was done in each block'],
   ['mornings.csv', 'next-morning answers'],
   ['decisions.csv', 'what the coach decided'],

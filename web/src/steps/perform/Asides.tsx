@@ -2,7 +2,6 @@ import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, ask, type Schemas } from '../../shared/api/client';
 import { Button } from '../../shared/ui/Button';
-import { useCatalogue } from '../../shared/ui/useCatalogue';
 import { Sheet } from '../../shared/ui/Sheet';
 import type { FloorStore } from './floorStore';
 import { flush } from './outbox';
@@ -61,9 +60,9 @@ function Skip({ store, close, run }: Part) {
 }
 
 function Fault({ store, close, floor, run }: Part & { floor: Schemas['Floor'] }) {
-  const catalogue = useCatalogue();
-  const faults = catalogue.data?.positions.find((p) => p.id === floor.plan.position)?.faults ?? [];
   const [block] = useState(() => Runs.notedBlock(run));
+  const line = run.phases.find((p) => p.blockId === block)?.line;
+  const faults = floor.lines.find((l) => l.line === line)?.faults ?? floor.lines.flatMap((l) => l.faults);
   return (
     <div className="grid gap-2 sm:grid-cols-2">
       {faults.map((fault) => (

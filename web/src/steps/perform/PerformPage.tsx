@@ -7,6 +7,7 @@ import { Button } from '../../shared/ui/Button';
 import { ClientHead, useClientDay } from '../../shared/ui/ClientHead';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { usePositionName } from '../../shared/ui/useCatalogue';
+import { ComposedSessions } from './ComposedSessions';
 import { StopRules } from './StopRules';
 
 /** Before the session: what to lay ready, the stop rules, one button. */
@@ -21,6 +22,7 @@ export function PerformPage() {
     <>
       <ClientHead clientId={clientId} tread="perform" />
       <Failure error={lines.error} />
+      <ComposedSessions clientId={clientId} />
       {lines.data && !line && (
         <p className="text-lg">
           There is no plan to run yet.{' '}

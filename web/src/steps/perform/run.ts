@@ -133,6 +133,14 @@ export function skipBlock(run: Run, because: string, now: number): { run: Run; e
   return { run: { ...moved, pausedAt: run.pausedAt === null ? null : now }, ended: id };
 }
 
+/** On to the next repetition or step, as soon as this one is done: what it really took is kept. */
+export function nextPhase(run: Run, now: number): { run: Run; ended: string } {
+  const id = current(run).blockId;
+  const moved = to(noteDone(run, elapsed(run, now)), run.index + 1, now);
+  const same = !moved.finished && current(moved).blockId === id;
+  return { run: { ...moved, pausedAt: run.pausedAt === null ? null : now }, ended: same ? '' : id };
+}
+
 /** Ends the timeline here: the running block keeps what was done of it. */
 export function endHere(run: Run, because: string, now: number): { run: Run; ended: string } {
   const id = current(run).blockId;
@@ -181,7 +189,7 @@ export function recordOf(run: Run, blockId: string): BlockRecord | null {
 }
 
 export function sideWord(side: Side): string {
-  return side === 'LEFT' ? 'Left' : 'Right';
+  return side === 'MIDLINE' ? 'Both sides' : side === 'LEFT' ? 'Left' : 'Right';
 }
 
 function noteDone(run: Run, seconds: number): Run {

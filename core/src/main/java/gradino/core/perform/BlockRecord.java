@@ -33,8 +33,12 @@ public record BlockRecord(
         phases = List.copyOf(phases);
         faults = List.copyOf(faults);
         pains = List.copyOf(pains);
-        side.paired();
         OutOfBoundsException.require("cramps", cramps, 0, 50, "");
+    }
+
+    /** What is done in the middle is of both sides. */
+    public boolean isOf(Side of) {
+        return side == of || side == Side.MIDLINE;
     }
 
     public List<PhaseDone> contractions() {

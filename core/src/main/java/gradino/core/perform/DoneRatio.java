@@ -2,6 +2,7 @@ package gradino.core.perform;
 
 import gradino.core.body.Side;
 import gradino.core.prescribe.BlockKind;
+import java.util.List;
 
 /**
  * How much of one side's planned contraction was done (house rule): Σ min(done, planned) ÷ Σ planned over contraction
@@ -14,13 +15,18 @@ import gradino.core.prescribe.BlockKind;
 public record DoneRatio(double ratio, double lowestPhase, double holdRatio) {
 
     public static DoneRatio of(SessionRecord session, Side side) {
+        return of(session.blocks(), side);
+    }
+
+    /** @param blocks the last record of each */
+    public static DoneRatio of(List<BlockRecord> blocks, Side side) {
         double planned = 0;
         double counted = 0;
         double lowest = 1;
         double holdPlanned = 0;
         double holdCounted = 0;
-        for (var block : session.blocks()) {
-            if (block.side() != side) {
+        for (var block : blocks) {
+            if (!block.isOf(side)) {
                 continue;
             }
             for (var phase : block.phases()) {

@@ -35,6 +35,6 @@ public record SessionRecord(
     }
 
     public List<BlockRecord> blocks(Side side) {
-        return blocks.stream().filter(b -> b.side() == side).toList();
+        return blocks.stream().filter(b -> b.isOf(side)).toList();
     }
 }

@@ -36,6 +36,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -44,6 +45,9 @@ import org.springframework.stereotype.Component;
 /** Gathers a line's recorded facts and lets core fold them. */
 @Component
 public class LineHistories implements LineHistory {
+    private static final String STOPPED =
+            "A stop sign ended a session and is not cleared in writing yet: nothing is trained until it is.";
+
     private final LineRepository lines;
     private final ClientRepository clients;
     private final IntakeRepository intakes;
@@ -143,6 +147,21 @@ public class LineHistories implements LineHistory {
                 .toList();
     }
 
+    /** What was composed is held back by any stop sign that nobody cleared, wherever it was felt. */
+    @Override
+    public List<Finding> forbids(String clientId) {
+        var cleared = intakes.clearances(clientId).stream()
+                .filter(c -> c.clearance().stopSigns())
+                .map(c -> clearedUpTo(c, clock.getZone()))
+                .max(Comparator.naturalOrder())
+                .orElse(Instant.EPOCH);
+        return sessions.stopsOfClient(clientId).stream()
+                .filter(s -> s.happenedAt().isAfter(cleared))
+                .map(s -> Finding.blocking("session", "stop-sign", null, "", STOPPED))
+                .distinct()
+                .toList();
+    }
+
     @Override
     public void edited(Line line, Side side, Dose before, Dose after) {
         var now = StudioClock.now(clock);
@@ -188,10 +207,9 @@ public class LineHistories implements LineHistory {
 
     /** Stop signs of the client's other lines reach this one as far as their scope says. */
     private void elsewhere(Line line, List<Event> events) {
-        for (var stop : sessions.stopsOfClient(line.clientId())) {
-            var session = sessions.find(stop.sessionId()).orElseThrow();
+        for (var stop : sessions.stopsBeside(line.clientId(), line.id())) {
             var sign = stop.stopSign();
-            if (sign != null && !session.lineId().equals(line.id())) {
+            if (sign != null) {
                 events.add(new Event.StopSignElsewhere(
                         stop.sessionId(), sign, stop.stopSide(), stop.happenedAt(), stop.recordedAt()));
             }

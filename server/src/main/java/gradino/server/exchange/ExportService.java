@@ -7,6 +7,7 @@ import gradino.server.measure.BatteryRepository;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.perform.SessionRepository;
 import gradino.server.perform.SessionRepository.Closed;
+import gradino.server.perform.VisitRepository;
 import gradino.server.platform.Problem;
 import gradino.server.prescribe.CompositionRepository;
 import gradino.server.prescribe.LineRepository;
@@ -37,6 +38,7 @@ public class ExportService {
     private final BatteryRepository batteries;
     private final MeasurementRepository measurements;
     private final SessionRepository sessions;
+    private final VisitRepository visits;
     private final DecisionRepository decisions;
 
     ExportService(
@@ -47,6 +49,7 @@ public class ExportService {
             BatteryRepository batteries,
             MeasurementRepository measurements,
             SessionRepository sessions,
+            VisitRepository visits,
             DecisionRepository decisions) {
         this.clients = clients;
         this.intakes = intakes;
@@ -55,6 +58,7 @@ public class ExportService {
         this.batteries = batteries;
         this.measurements = measurements;
         this.sessions = sessions;
+        this.visits = visits;
         this.decisions = decisions;
     }
 
@@ -99,6 +103,7 @@ public class ExportService {
             case "measurements.csv" ->
                 print(MeasurementTables.MEASUREMENTS, measurements.all(), Function.identity(), out);
             case "sessions.csv" -> print(SessionTables.SESSIONS, sessionRows(), Function.identity(), out);
+            case "composed-runs.csv" -> print(ComposedTables.RUNS, runRows(), Function.identity(), out);
             case "blocks.csv" -> print(SessionTables.BLOCKS, sessions.allBlocks(), Function.identity(), out);
             case "mornings.csv" -> print(SessionTables.MORNINGS, sessions.allMornings(), Function.identity(), out);
             case "decisions.csv" -> print(DecisionTables.DECISIONS, decisions.all(), Function.identity(), out);
@@ -122,6 +127,13 @@ public class ExportService {
                         s.recordedAt(),
                         s.plan().doses(),
                         closed.get(s.id())))
+                .toList();
+    }
+
+    private List<ComposedTables.RunRow> runRows() {
+        var closed = sessions.allClosed().stream().collect(Collectors.toMap(Closed::sessionId, c -> c));
+        return visits.all().stream()
+                .map(v -> new ComposedTables.RunRow(v, closed.get(v.id())))
                 .toList();
     }
 

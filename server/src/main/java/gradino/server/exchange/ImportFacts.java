@@ -10,6 +10,8 @@ import gradino.core.prescribe.Method;
 import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.RestrictionCheck;
 import gradino.core.prescribe.SessionCheck;
+import gradino.core.prescribe.SessionDraft;
+import gradino.core.prescribe.SessionReader;
 import gradino.server.intake.Client;
 import gradino.server.measure.Measurement;
 import gradino.server.prescribe.CompositionRepository.Composition;
@@ -145,6 +147,14 @@ final class ImportFacts {
                 .filter(Finding::blocks)
                 .forEach(f -> row.finding("session_json", f.code(), f.path() + ": " + f.message()));
         return row.isClean() && checked.timeline().isPresent();
+    }
+
+    boolean isReadable(CsvRow row, SessionDraft draft) {
+        var read = SessionReader.read(draft);
+        read.findings().stream()
+                .filter(Finding::blocks)
+                .forEach(f -> row.finding("session_json", f.code(), f.path() + ": " + f.message()));
+        return row.isClean() && read.plan().isPresent();
     }
 
     private static boolean says(CsvRow row, boolean fine, String column, String code, String message) {

@@ -10,6 +10,7 @@ import gradino.core.prescribe.PlanCheck;
 import gradino.core.prescribe.PlanContext;
 import gradino.server.advance.DecisionRepository.StoredDecision;
 import gradino.server.exchange.ClientTables.ClientRow;
+import gradino.server.exchange.ComposedTables.RunRow;
 import gradino.server.exchange.ImportService.Stores;
 import gradino.server.exchange.PlanTables.LineRow;
 import gradino.server.exchange.SessionTables.SessionRow;
@@ -71,6 +72,7 @@ final class ImportRun {
                 .forEach(m ->
                         facts.isNew("method " + m.method().id(), m.recordedAt().toString()));
         stores.sessions().all().forEach(s -> facts.session(s.id()));
+        stores.visits().all().forEach(v -> facts.session(v.id()));
         if (reader.has(MeasurementTables.MEASUREMENTS)) {
             stores.measurements().all().forEach(m -> facts.isNew("measurement", m.id()));
         }
@@ -256,6 +258,24 @@ final class ImportRun {
                                 s.recordedAt()),
                         null);
         var closed = s.closed();
+        if (closed != null) {
+            stores.sessions().close(closed);
+        }
+        return true;
+    }
+
+    /** What was run is history: it is kept as it was, whatever is restricted since. */
+    boolean composedRun(CsvRow row, RunRow r) {
+        var visit = r.visit();
+        var closed = r.closed();
+        boolean fine = facts.knowsClient(row, visit.clientId())
+                && facts.past(row, "started_at", visit.happenedAt())
+                && (closed == null || facts.past(row, "ended_at", closed.happenedAt()))
+                && facts.isReadable(row, visit.draft());
+        if (!fine || !findings.isEmpty() || !facts.session(visit.id())) {
+            return false;
+        }
+        stores.visits().open(visit, null);
         if (closed != null) {
             stores.sessions().close(closed);
         }

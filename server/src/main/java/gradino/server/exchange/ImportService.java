@@ -6,6 +6,7 @@ import gradino.server.intake.IntakeRepository;
 import gradino.server.measure.BatteryRepository;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.perform.SessionRepository;
+import gradino.server.perform.VisitRepository;
 import gradino.server.platform.Problem;
 import gradino.server.prescribe.CompositionRepository;
 import gradino.server.prescribe.LineRepository;
@@ -31,9 +32,11 @@ public class ImportService {
             BatteryRepository batteries,
             MeasurementRepository measurements,
             SessionRepository sessions,
+            VisitRepository visits,
             DecisionRepository decisions,
             Clock clock) {
-        this.stores = new Stores(clients, intakes, lines, compositions, batteries, measurements, sessions, decisions);
+        this.stores =
+                new Stores(clients, intakes, lines, compositions, batteries, measurements, sessions, visits, decisions);
         this.clock = clock;
     }
 
@@ -46,6 +49,7 @@ public class ImportService {
             BatteryRepository batteries,
             MeasurementRepository measurements,
             SessionRepository sessions,
+            VisitRepository visits,
             DecisionRepository decisions) {}
 
     /** A file by its name with its header and records. */
@@ -71,6 +75,7 @@ public class ImportService {
         reader.each(BatteryTables.MOVEMENTS, run::movement);
         reader.each(MeasurementTables.MEASUREMENTS, run::measurement);
         reader.each(SessionTables.SESSIONS, run::session);
+        reader.each(ComposedTables.RUNS, run::composedRun);
         reader.each(SessionTables.BLOCKS, run::block);
         reader.each(SessionTables.MORNINGS, run::morning);
         reader.each(DecisionTables.DECISIONS, run::decision);

@@ -16,7 +16,9 @@ import gradino.server.perform.SessionRepository.Closed;
 import gradino.server.perform.SessionRepository.Morning;
 import gradino.server.perform.SessionRepository.StoredBlock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -50,24 +52,36 @@ final class SessionTables {
                     "stop_sign",
                     "stop_side",
                     "note"),
-            s -> {
-                var c = s.closed();
-                return Arrays.asList(
-                        s.id(),
-                        s.lineId(),
-                        s.startedAt(),
-                        s.recordedAt(),
-                        DoseText.of(s.doses().left()),
-                        DoseText.of(s.doses().right()),
-                        c == null ? null : c.happenedAt(),
-                        c == null ? null : c.recordedAt(),
-                        c == null ? null : CsvRow.word(c.observer()),
-                        c == null || c.rating() == null ? null : c.rating().value(),
-                        c == null ? null : CsvRow.word(c.stopSign()),
-                        c == null ? null : CsvRow.word(c.stopSide()),
-                        c == null ? null : c.note());
-            },
+            SessionTables::cells,
             SessionTables::session);
+
+    private static List<@Nullable Object> cells(SessionRow s) {
+        var cells = new ArrayList<@Nullable Object>(Arrays.asList(
+                s.id(),
+                s.lineId(),
+                s.startedAt(),
+                s.recordedAt(),
+                DoseText.of(s.doses().left()),
+                DoseText.of(s.doses().right())));
+        cells.addAll(cells(s.closed()));
+        return cells;
+    }
+
+    /** How it ended; empty for one that nobody closed. */
+    static List<@Nullable Object> cells(@Nullable Closed c) {
+        if (c == null) {
+            return Collections.nCopies(7, null);
+        }
+        var rating = c.rating();
+        return Arrays.asList(
+                c.happenedAt(),
+                c.recordedAt(),
+                CsvRow.word(c.observer()),
+                rating == null ? null : rating.value(),
+                CsvRow.word(c.stopSign()),
+                CsvRow.word(c.stopSide()),
+                c.note());
+    }
 
     private static SessionRow session(CsvRow r) {
         var started = r.instant("started_at");
@@ -80,7 +94,7 @@ final class SessionTables {
                 r.isEmpty("ended_at") ? null : closed(r, started));
     }
 
-    private static Closed closed(CsvRow r, Instant started) {
+    static Closed closed(CsvRow r, Instant started) {
         var ended = r.instant("ended_at");
         if (ended.isBefore(started)) {
             r.finding("ended_at", "before-start", "a session cannot end before it starts.");

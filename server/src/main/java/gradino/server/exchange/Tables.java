@@ -20,6 +20,7 @@ final class Tables {
                 BatteryTables.MOVEMENTS,
                 MeasurementTables.MEASUREMENTS,
                 SessionTables.SESSIONS,
+                ComposedTables.RUNS,
                 SessionTables.BLOCKS,
                 SessionTables.MORNINGS,
                 DecisionTables.DECISIONS);

@@ -4,8 +4,6 @@ import gradino.core.perform.BlockRecord;
 import gradino.core.perform.StopSignText;
 import gradino.core.quantity.Tenths;
 import gradino.server.perform.SessionService.CloseDraft;
-import gradino.server.perform.SessionService.Floor;
-import gradino.server.perform.SessionService.Summary;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
@@ -45,6 +43,17 @@ class SessionController {
     @PostMapping("/api/lines/{lineId}/sessions")
     Floor open(@PathVariable String lineId, @Valid @RequestBody NewSession session) {
         return sessions.open(lineId, session.id());
+    }
+
+    @PostMapping("/api/clients/{clientId}/compositions/{compositionId}/sessions")
+    Floor openComposed(
+            @PathVariable String clientId, @PathVariable String compositionId, @Valid @RequestBody NewSession session) {
+        return sessions.openComposed(clientId, compositionId, session.id());
+    }
+
+    @GetMapping("/api/clients/{clientId}/runs")
+    List<SessionService.Run> runs(@PathVariable String clientId) {
+        return sessions.runs(clientId);
     }
 
     @GetMapping("/api/sessions/{sessionId}")

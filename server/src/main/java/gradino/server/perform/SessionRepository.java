@@ -30,7 +30,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
-/** Owns session, session_block, session_close and morning. */
+/** Owns session_block, session_close, morning, and the sessions of lines; {@link VisitRepository} those that were composed. */
 @Repository
 public class SessionRepository implements Whose, Flags {
     private static final String INSERT_BLOCK = """
@@ -102,7 +102,7 @@ public class SessionRepository implements Whose, Flags {
     }
 
     public Optional<Opened> find(String id) {
-        return sql.first("SELECT * FROM session WHERE id = ?", this::opened, id);
+        return sql.first("SELECT * FROM session WHERE id = ? AND line_id IS NOT NULL", this::opened, id);
     }
 
     public Optional<Timeline> timeline(String id) {
@@ -123,7 +123,8 @@ public class SessionRepository implements Whose, Flags {
     }
 
     public List<Opened> all() {
-        return sql.list("SELECT * FROM session ORDER BY client_id, happened_at, id", this::opened);
+        return sql.list(
+                "SELECT * FROM session WHERE line_id IS NOT NULL ORDER BY client_id, happened_at, id", this::opened);
     }
 
     public void addBlocks(List<StoredBlock> blocks) {
@@ -185,6 +186,14 @@ public class SessionRepository implements Whose, Flags {
                 """, SessionRepository::closed, clientId);
     }
 
+    /** Stops in whatever else the client did. */
+    public List<Closed> stopsBeside(String clientId, String lineId) {
+        return sql.list("""
+                SELECT c.* FROM session_close c JOIN session s ON s.id = c.session_id
+                 WHERE s.client_id = ? AND s.line_id IS NOT ? AND c.stop_sign IS NOT NULL
+                """, SessionRepository::closed, clientId, lineId);
+    }
+
     public List<Closed> allClosed() {
         return sql.list("SELECT * FROM session_close", SessionRepository::closed);
     }
@@ -232,12 +241,10 @@ public class SessionRepository implements Whose, Flags {
         return held;
     }
 
-    /** Puts a session together: the last record of each block counts. */
+    /** Puts a session together. */
     public static Held held(Opened session, Closed close, List<StoredBlock> blocks) {
-        var latest = new LinkedHashMap<String, BlockRecord>();
         var recorded = close.recordedAt();
         for (var stored : blocks) {
-            latest.put(stored.block().blockId(), stored.block());
             recorded = stored.recordedAt().isAfter(recorded) ? stored.recordedAt() : recorded;
         }
         var record = new SessionRecord(
@@ -246,12 +253,19 @@ public class SessionRepository implements Whose, Flags {
                 close.happenedAt(),
                 close.observer(),
                 session.plan().doses(),
-                List.copyOf(latest.values()),
+                latest(blocks),
                 close.rating(),
                 close.stopSign(),
                 close.stopSide(),
                 close.note());
         return new Held(record, recorded);
+    }
+
+    /** The last record of each block counts. */
+    static List<BlockRecord> latest(List<StoredBlock> blocks) {
+        var latest = new LinkedHashMap<String, BlockRecord>();
+        blocks.forEach(b -> latest.put(b.block().blockId(), b.block()));
+        return List.copyOf(latest.values());
     }
 
     private Opened opened(ResultSet row) throws SQLException {

@@ -3,32 +3,31 @@ package gradino.server.perform;
 import gradino.core.advance.Policy;
 import gradino.core.advance.Threshold;
 import gradino.core.body.Side;
-import gradino.core.body.Sided;
 import gradino.core.perform.BlockRecord;
-import gradino.core.perform.DoneRatio;
 import gradino.core.perform.Observer;
 import gradino.core.perform.PhaseDone;
-import gradino.core.perform.SessionRecord;
 import gradino.core.perform.StopSign;
 import gradino.core.prescribe.BlockKind;
 import gradino.core.prescribe.Compiler;
-import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.PlanCheck;
 import gradino.core.prescribe.Timeline;
 import gradino.core.quantity.Tenths;
 import gradino.server.intake.ClientService;
+import gradino.server.perform.Floor.FloorLine;
 import gradino.server.perform.SessionRepository.Closed;
 import gradino.server.perform.SessionRepository.Morning;
 import gradino.server.perform.SessionRepository.Opened;
 import gradino.server.perform.SessionRepository.StoredBlock;
+import gradino.server.perform.VisitRepository.Visit;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
+import gradino.server.prescribe.ComposeService;
 import gradino.server.prescribe.LineHistory;
 import gradino.server.prescribe.LineService;
-import gradino.server.prescribe.Props;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -44,61 +43,39 @@ public class SessionService {
     private static final String NOT_DONE = "not done";
 
     private final SessionRepository sessions;
+    private final VisitRepository visits;
+    private final ComposeService compose;
     private final LineService lines;
     private final LineHistory history;
     private final ClientService clients;
     private final Clock clock;
 
     SessionService(
-            SessionRepository sessions, LineService lines, LineHistory history, ClientService clients, Clock clock) {
+            SessionRepository sessions,
+            VisitRepository visits,
+            ComposeService compose,
+            LineService lines,
+            LineHistory history,
+            ClientService clients,
+            Clock clock) {
         this.sessions = sessions;
+        this.visits = visits;
+        this.compose = compose;
         this.lines = lines;
         this.history = history;
         this.clients = clients;
         this.clock = clock;
     }
 
-    /** All that a floor needs to run or resume, so that it needs no rule of its own. */
-    public record Floor(
-            String id,
-            String lineId,
-            String clientId,
-            String clientName,
-            Plan plan,
-            Timeline timeline,
-            Sided<Props.SetUp> props,
-            int painEndsBlockAbove,
-            List<String> doneBlocks,
-            boolean closed,
-            Instant openedAt) {}
-
-    /** One side, planned against done. */
-    public record SideSummary(
-            double ratio,
-            double lowestPhase,
-            double holdRatio,
-            double plannedSeconds,
-            double doneSeconds,
-            int worstPain,
-            int faults,
-            int cramps,
-            List<String> left) {}
-
-    /** What the closing sheet shows. */
-    public record Summary(
-            Sided<SideSummary> sides,
-            List<WorkRow> rows,
-            @Nullable Closed closed) {}
-
-    /** One kind of work, planned against done, for both sides. */
-    public record WorkRow(BlockKind kind, Sided<Double> planned, Sided<Double> done) {}
+    /** What is being run, whichever it is. */
+    private record Running(String id, String clientId, Timeline timeline) {}
 
     @Transactional
     public Floor open(String lineId, String sessionId) {
         var line = lines.get(lineId);
         var known = sessions.find(sessionId);
-        if (known.isPresent()) {
-            if (!known.get().lineId().equals(lineId)) {
+        if (known.isPresent() || visits.find(sessionId).isPresent()) {
+            if (known.filter(k -> k.lineId().equals(lineId)).isEmpty()) {
                 throw Problem.nothingHere();
             }
             return floor(sessionId);
@@ -119,35 +96,67 @@ public class SessionService {
         return floor(sessionId);
     }
 
+    /** Runs what was composed; it must still be allowed today. One that is open already is gone on with. */
+    @Transactional
+    public Floor openComposed(String clientId, String compositionId, String sessionId) {
+        var client = clients.get(clientId);
+        var known = visits.find(sessionId);
+        if (known.isPresent() || sessions.find(sessionId).isPresent()) {
+            if (known.filter(v ->
+                            v.clientId().equals(clientId) && v.compositionId().equals(compositionId))
+                    .isEmpty()) {
+                throw Problem.nothingHere();
+            }
+            return floor(sessionId);
+        }
+        var now = StudioClock.now(clock);
+        var running = visits.unclosed(clientId, compositionId)
+                .filter(v -> v.happenedAt().isAfter(now.minus(STALE)));
+        if (running.isPresent()) {
+            return floor(running.get().id());
+        }
+        Problem.throwIfBlocking(history.forbids(clientId));
+        var ready = compose.ready(client, compositionId);
+        var composed = ready.composition();
+        visits.open(
+                new Visit(sessionId, clientId, compositionId, composed.name(), composed.draft(), now, now),
+                ready.timeline());
+        return floor(sessionId);
+    }
+
     @Transactional(readOnly = true)
     public Floor floor(String sessionId) {
-        var session = session(sessionId);
-        var client = clients.get(session.clientId());
-        var grid = Props.grid(client, session.plan().position());
+        var running = running(sessionId);
+        var client = clients.get(running.clientId());
+        var line = sessions.find(sessionId);
+        var visit = visits.find(sessionId);
+        var lines = line.map(s -> List.of(FloorLine.of(client, s.plan())))
+                .orElseGet(() -> visit.orElseThrow().draft().lines().stream()
+                        .map(l -> FloorLine.of(client, l))
+                        .toList());
         return new Floor(
-                session.id(),
-                session.lineId(),
-                session.clientId(),
+                sessionId,
+                line.map(Opened::lineId).orElse(null),
+                running.clientId(),
                 client.details().name(),
-                session.plan(),
-                sessions.timeline(sessionId).orElseGet(() -> Compiler.compile(session.plan())),
-                session.plan().doses().map((s, d) -> Props.setUp(grid, d.angle())),
+                visit.map(Visit::name).orElse(""),
+                line.map(Opened::plan).orElse(null),
+                running.timeline(),
+                lines,
                 Policy.house().whole(Threshold.PAIN_TOO_MUCH),
                 sessions.blocks(sessionId).stream()
                         .map(b -> b.block().blockId())
                         .distinct()
                         .toList(),
                 sessions.closed(sessionId).isPresent(),
-                session.happenedAt());
+                line.map(Opened::happenedAt).orElseGet(() -> visit.orElseThrow().happenedAt()));
     }
 
     /** Stores a finished block; the same id again is the same block, stored once. */
     @Transactional
     public void block(String sessionId, String id, BlockRecord block) {
-        session(sessionId);
-        var timeline = sessions.timeline(sessionId);
-        if (timeline.isPresent()
-                && timeline.get().phases().stream().noneMatch(p -> p.blockId().equals(block.blockId()))) {
+        var timeline = running(sessionId).timeline();
+        if (timeline.phases().stream().noneMatch(p -> p.blockId().equals(block.blockId()))) {
             throw Problem.invalid(
                     "block.blockId", "unknown-block", "This session has no block " + block.blockId() + ".");
         }
@@ -157,7 +166,7 @@ public class SessionService {
 
     @Transactional
     public Summary close(String sessionId, CloseDraft draft) {
-        var session = session(sessionId);
+        var session = running(sessionId);
         if (sessions.closed(sessionId).isEmpty()) {
             var now = StudioClock.now(clock);
             sessions.addBlocks(missing(session, now));
@@ -183,16 +192,14 @@ public class SessionService {
             String note) {}
 
     /** Planned blocks without a record were not done: that is said, never silently left out. */
-    private List<StoredBlock> missing(Opened session, Instant now) {
+    private List<StoredBlock> missing(Running session, Instant now) {
         var done = sessions.blocks(session.id()).stream()
                 .map(b -> b.block().blockId())
                 .collect(Collectors.toSet());
-        Map<String, List<Timeline.Phase>> planned =
-                sessions.timeline(session.id()).orElseGet(() -> Compiler.compile(session.plan())).phases().stream()
-                        .filter(p -> p.block() != BlockKind.SET_UP && p.block() != BlockKind.SIDE_CHANGE)
-                        .filter(p -> !done.contains(p.blockId()))
-                        .collect(Collectors.groupingBy(
-                                Timeline.Phase::blockId, LinkedHashMap::new, Collectors.toList()));
+        Map<String, List<Timeline.Phase>> planned = session.timeline().phases().stream()
+                .filter(p -> p.block() != BlockKind.SET_UP && p.block() != BlockKind.SIDE_CHANGE)
+                .filter(p -> !done.contains(p.blockId()))
+                .collect(Collectors.groupingBy(Timeline.Phase::blockId, LinkedHashMap::new, Collectors.toList()));
         return planned.values().stream()
                 .map(phases -> new StoredBlock(
                         session.id() + "/" + phases.get(0).blockId(), session.id(), notDone(phases), now, now))
@@ -219,66 +226,40 @@ public class SessionService {
 
     @Transactional(readOnly = true)
     public Summary summary(String sessionId) {
-        var session = session(sessionId);
-        var now = StudioClock.now(clock);
-        var blocks = new java.util.ArrayList<>(sessions.blocks(sessionId));
+        var session = running(sessionId);
+        var blocks = new ArrayList<>(sessions.blocks(sessionId));
         var closed = sessions.closed(sessionId);
         if (closed.isEmpty()) {
-            blocks.addAll(missing(session, now));
+            blocks.addAll(missing(session, StudioClock.now(clock)));
         }
-        var shown = closed.orElseGet(() -> new Closed(sessionId, Observer.COACH, null, null, null, "", now, now));
-        var record = SessionRepository.held(session, shown, blocks).record();
-        return new Summary(Sided.of(side -> side(record, side)), rows(record), closed.orElse(null));
+        return Summary.of(SessionRepository.latest(blocks), closed.orElse(null));
     }
 
-    private static SideSummary side(SessionRecord record, Side side) {
-        var ratio = DoneRatio.of(record, side);
-        var blocks = record.blocks(side);
-        var contractions =
-                blocks.stream().flatMap(b -> b.contractions().stream()).toList();
-        return new SideSummary(
-                ratio.ratio(),
-                ratio.lowestPhase(),
-                ratio.holdRatio(),
-                contractions.stream().mapToDouble(PhaseDone::plannedSeconds).sum(),
-                contractions.stream().mapToDouble(PhaseDone::doneSeconds).sum(),
-                blocks.stream()
-                        .flatMap(b -> b.pains().stream())
-                        .mapToInt(p -> p.score().value())
-                        .max()
-                        .orElse(0),
-                blocks.stream().mapToInt(b -> b.faults().size()).sum(),
-                blocks.stream().mapToInt(BlockRecord::cramps).sum(),
-                blocks.stream()
-                        .filter(b -> b.skippedBecause() != null)
-                        .map(b -> b.blockId() + ": " + b.skippedBecause())
-                        .toList());
-    }
-
-    private static List<WorkRow> rows(SessionRecord record) {
-        return record.blocks().stream()
-                .map(BlockRecord::kind)
-                .distinct()
-                .filter(k -> k != BlockKind.SET_UP && k != BlockKind.SIDE_CHANGE)
-                .sorted()
-                .map(kind -> new WorkRow(
-                        kind,
-                        Sided.of(s -> seconds(record, s, kind, true)),
-                        Sided.of(s -> seconds(record, s, kind, false))))
+    /** A client's runs of what was composed, newest first. */
+    @Transactional(readOnly = true)
+    public List<Run> runs(String clientId) {
+        clients.get(clientId);
+        return visits.of(clientId).stream()
+                .map(v -> new Run(
+                        v.id(),
+                        v.compositionId(),
+                        v.name(),
+                        v.happenedAt(),
+                        sessions.closed(v.id()).orElse(null)))
                 .toList();
     }
 
-    private static double seconds(SessionRecord record, Side side, BlockKind kind, boolean planned) {
-        return record.blocks(side).stream()
-                .filter(b -> b.kind() == kind)
-                .flatMap(b -> b.phases().stream())
-                .mapToDouble(p -> planned ? p.plannedSeconds() : p.doneSeconds())
-                .sum();
-    }
+    /** One run. */
+    public record Run(
+            String id,
+            String compositionId,
+            String name,
+            Instant openedAt,
+            @Nullable Closed closed) {}
 
     @Transactional
     public void morning(String sessionId, String id, boolean settled, @Nullable Tenths soreness) {
-        session(sessionId);
+        running(sessionId);
         if (sessions.closed(sessionId).isEmpty()) {
             throw Problem.conflict("still-open", "This session is still open: close it first.");
         }
@@ -286,7 +267,13 @@ public class SessionService {
         sessions.addMorning(new Morning(id, sessionId, settled, soreness, now, now));
     }
 
-    private Opened session(String id) {
-        return sessions.find(id).orElseThrow(() -> Problem.notFound("session"));
+    private Running running(String id) {
+        var timeline = sessions.timeline(id);
+        return sessions.find(id)
+                .map(s -> new Running(id, s.clientId(), timeline.orElseGet(() -> Compiler.compile(s.plan()))))
+                .or(() -> visits.find(id)
+                        .map(v -> new Running(
+                                id, v.clientId(), timeline.orElseGet(() -> ComposeService.timeline(v.draft())))))
+                .orElseThrow(() -> Problem.notFound("session"));
     }
 }

@@ -1,11 +1,15 @@
 package gradino.server.prescribe;
 
 import gradino.core.effort.EffortSolver;
+import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.SessionCheck;
 import gradino.core.prescribe.SessionDraft;
+import gradino.core.prescribe.SessionReader;
 import gradino.core.prescribe.Shorten;
+import gradino.core.prescribe.Timeline;
 import gradino.server.account.Account;
 import gradino.server.account.SignedIn;
+import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
@@ -18,7 +22,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Composes whole sessions: previews, shortens, solves and keeps them. */
 @Service
-class ComposeService {
+public class ComposeService {
     private static final int SECONDS_PER_MINUTE = 60;
 
     private final CompositionRepository compositions;
@@ -83,6 +87,23 @@ class ComposeService {
     Composition get(String clientId, String id) {
         clients.get(clientId);
         return compositions.find(clientId, id).orElseThrow(Problem::nothingHere);
+    }
+
+    /** What was composed, with its timeline, when it may be trained now. */
+    public record Ready(Composition composition, Timeline timeline) {}
+
+    /** @throws Problem with the reasons when it may not, any more */
+    @Transactional(readOnly = true)
+    public Ready ready(Client client, String compositionId) {
+        var composition = compositions.find(client.id(), compositionId).orElseThrow(Problem::nothingHere);
+        var checked = SessionCheck.check(composition.draft(), contexts.fresh(client), methods.methods());
+        Problem.throwIfBlocking(checked.findings());
+        return new Ready(composition, checked.timeline().orElseThrow(Problem::nothingHere));
+    }
+
+    /** What was composed, compiled; empty where nothing of it can be read. */
+    public static Timeline timeline(SessionDraft draft) {
+        return SessionReader.read(draft).plan().map(Compiler::compile).orElse(new Timeline(List.of()));
     }
 
     /** Keeps a session; what breaks a restriction or cannot be is refused with its reasons. */

@@ -18,6 +18,9 @@ public interface LineHistory {
     /** What forbids training the line now, beside the restrictions: an uncleared stop sign. */
     List<Finding> forbids(Line line);
 
+    /** What forbids training anything composed. */
+    List<Finding> forbids(String clientId);
+
     /** Keeps that the coach set a side's dose in the plan. */
     void edited(Line line, Side side, Dose before, Dose after);
 }

@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Clock;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import gradino.server.AnySession;
 import gradino.server.Scene;
 import gradino.server.TestServer;
 import java.time.Duration;
@@ -93,8 +94,8 @@ public class WholeLoopBrowserTest {
     }
 
     private void rateWhenAsked() {
-        var rating = page.getByRole(
-                AriaRole.RADIOGROUP, new Page.GetByRoleOptions().setName("Effort of the press, 0 to 10"));
+        var rating =
+                page.getByRole(AriaRole.RADIOGROUP, new Page.GetByRoleOptions().setName("Effort of the set, 0 to 10"));
         if (rating.isVisible() && rating.locator("[aria-checked=true]").count() == 0) {
             rating.getByRole(AriaRole.RADIO).nth(5).click();
         }
@@ -129,14 +130,24 @@ public class WholeLoopBrowserTest {
         Assertions.assertThat(seconds).isBetween(39 * 60, 42 * 60);
         // A window of its own: a driven clock replays all its past on every later page of the same window.
         try (var driven = new Browser(server)) {
-            runDriven(driven, phases);
+            runDriven(driven, "long", phases);
         }
     }
 
-    private void runDriven(Browser driven, JsonNode phases) {
+    @Test(dependsOnMethods = "aFortyMinuteProtocolIsRightInEveryPhaseCountAndSide")
+    public void aComposedSessionOfEveryKindOfBlockIsToo() {
+        AnySession.everyBlock(server.me(), "all");
+        var opened = server.post("/api/clients/" + Scene.CLIENT + "/compositions/all/sessions", "{\"id\":\"every\"}");
+        Assertions.assertThat(opened.status()).as(opened.body().toString()).isEqualTo(200);
+        try (var driven = new Browser(server)) {
+            runDriven(driven, "every", opened.body().at("/timeline/phases"));
+        }
+    }
+
+    private void runDriven(Browser driven, String session, JsonNode phases) {
         driven.listenToTheFloor();
         driven.page.clock().install(new Clock.InstallOptions().setTime("2026-03-07T09:00:00"));
-        driven.page.navigate(server.url("/sessions/long"));
+        driven.page.navigate(server.url("/sessions/" + session));
         driven.button("Start");
         for (var phase : phases) {
             driven.page.clock().fastForward(1000L * seconds(phase));

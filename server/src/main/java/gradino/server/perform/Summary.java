@@ -1,0 +1,82 @@
+package gradino.server.perform;
+
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.perform.BlockRecord;
+import gradino.core.perform.DoneRatio;
+import gradino.core.perform.PhaseDone;
+import gradino.core.prescribe.BlockKind;
+import gradino.server.perform.SessionRepository.Closed;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** What the closing sheet shows: planned against done, left against right. */
+public record Summary(
+        Sided<SideSummary> sides,
+        List<WorkRow> rows,
+        @Nullable Closed closed) {
+    /** One side, planned against done. */
+    public record SideSummary(
+            double ratio,
+            double lowestPhase,
+            double holdRatio,
+            double plannedSeconds,
+            double doneSeconds,
+            int worstPain,
+            int faults,
+            int cramps,
+            List<String> left) {}
+
+    /** One kind of work, planned against done, for both sides. */
+    public record WorkRow(BlockKind kind, Sided<Double> planned, Sided<Double> done) {}
+
+    /** @param blocks the last record of each, those that were not done included */
+    static Summary of(List<BlockRecord> blocks, @Nullable Closed closed) {
+        return new Summary(Sided.of(side -> side(blocks, side)), rows(blocks), closed);
+    }
+
+    private static SideSummary side(List<BlockRecord> all, Side side) {
+        var ratio = DoneRatio.of(all, side);
+        var blocks = all.stream().filter(b -> b.isOf(side)).toList();
+        var contractions =
+                blocks.stream().flatMap(b -> b.contractions().stream()).toList();
+        return new SideSummary(
+                ratio.ratio(),
+                ratio.lowestPhase(),
+                ratio.holdRatio(),
+                contractions.stream().mapToDouble(PhaseDone::plannedSeconds).sum(),
+                contractions.stream().mapToDouble(PhaseDone::doneSeconds).sum(),
+                blocks.stream()
+                        .flatMap(b -> b.pains().stream())
+                        .mapToInt(p -> p.score().value())
+                        .max()
+                        .orElse(0),
+                blocks.stream().mapToInt(b -> b.faults().size()).sum(),
+                blocks.stream().mapToInt(BlockRecord::cramps).sum(),
+                blocks.stream()
+                        .filter(b -> b.skippedBecause() != null)
+                        .map(b -> b.blockId() + ": " + b.skippedBecause())
+                        .toList());
+    }
+
+    private static List<WorkRow> rows(List<BlockRecord> blocks) {
+        return blocks.stream()
+                .map(BlockRecord::kind)
+                .distinct()
+                .filter(k -> k != BlockKind.SET_UP && k != BlockKind.SIDE_CHANGE)
+                .sorted()
+                .map(kind -> new WorkRow(
+                        kind,
+                        Sided.of(s -> seconds(blocks, s, kind, true)),
+                        Sided.of(s -> seconds(blocks, s, kind, false))))
+                .toList();
+    }
+
+    private static double seconds(List<BlockRecord> blocks, Side side, BlockKind kind, boolean planned) {
+        return blocks.stream()
+                .filter(b -> b.isOf(side) && b.kind() == kind)
+                .flatMap(b -> b.phases().stream())
+                .mapToDouble(p -> planned ? p.plannedSeconds() : p.doneSeconds())
+                .sum();
+    }
+}

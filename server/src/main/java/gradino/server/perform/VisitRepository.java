@@ -1,0 +1,88 @@
+package gradino.server.perform;
+
+import gradino.core.prescribe.SessionDraft;
+import gradino.core.prescribe.Timeline;
+import gradino.server.platform.Json;
+import gradino.server.platform.Sql;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Repository;
+
+/** Owns the rows of session that run something composed. */
+@Repository
+public class VisitRepository {
+    private final Sql sql;
+    private final Json json;
+
+    VisitRepository(Sql sql, Json json) {
+        this.sql = sql;
+        this.json = json;
+    }
+
+    /** A composed session as it was run: what was composed that day is kept with it. */
+    public record Visit(
+            String id,
+            String clientId,
+            String compositionId,
+            String name,
+            SessionDraft draft,
+            Instant happenedAt,
+            Instant recordedAt) {}
+
+    public void open(Visit v, @Nullable Timeline timeline) {
+        sql.update(
+                """
+                INSERT INTO session (id, client_id, composition_id, name, draft, happened_at, recorded_at, timeline)
+                VALUES (?, ?, ?, ?, ?, ?, ?, ?)
+                """,
+                v.id(),
+                v.clientId(),
+                v.compositionId(),
+                v.name(),
+                json.write(v.draft()),
+                v.happenedAt(),
+                v.recordedAt(),
+                timeline == null ? null : json.write(timeline));
+    }
+
+    public Optional<Visit> find(String id) {
+        return sql.first("SELECT * FROM session WHERE id = ? AND draft IS NOT NULL", this::visit, id);
+    }
+
+    /** The newest run of something composed that nobody closed. */
+    Optional<Visit> unclosed(String clientId, String compositionId) {
+        return sql.first("""
+                SELECT s.* FROM session s LEFT JOIN session_close c ON c.session_id = s.id
+                 WHERE s.client_id = ? AND s.composition_id = ? AND s.timeline IS NOT NULL AND c.session_id IS NULL
+                 ORDER BY s.happened_at DESC
+                """, this::visit, clientId, compositionId);
+    }
+
+    /** A client's runs, newest first. */
+    List<Visit> of(String clientId) {
+        return sql.list(
+                "SELECT * FROM session WHERE client_id = ? AND draft IS NOT NULL ORDER BY happened_at DESC",
+                this::visit,
+                clientId);
+    }
+
+    public List<Visit> all() {
+        return sql.list(
+                "SELECT * FROM session WHERE draft IS NOT NULL ORDER BY client_id, happened_at, id", this::visit);
+    }
+
+    private Visit visit(ResultSet row) throws SQLException {
+        return new Visit(
+                row.getString("id"),
+                row.getString("client_id"),
+                row.getString("composition_id"),
+                row.getString("name"),
+                json.read(row.getString("draft"), SessionDraft.class),
+                Sql.instant(row, "happened_at"),
+                Sql.instant(row, "recorded_at"));
+    }
+}

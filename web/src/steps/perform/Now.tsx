@@ -1,0 +1,105 @@
+import { on, type Schemas } from '../../shared/api/client';
+import { Stair } from '../../shared/draw/Stair';
+import { BreathPacer } from './BreathPacer';
+import { CircleRing } from './CircleRing';
+import type { FloorView } from './floorStore';
+import * as Runs from './run';
+import { lineOf, soon } from './setUp';
+
+/** What to do now, readable from three metres: side, digits, verb, where on the staircase, what comes. */
+export function Now({ view, floor }: { view: FloorView; floor: Schemas['Floor'] }) {
+  const { run, now } = view;
+  const phase = Runs.current(run);
+  const next = run.phases[run.index + 1];
+  const left = Math.max(0, Math.ceil(Runs.lengthOf(run) - Runs.elapsed(run, now) - 0.001));
+  const marker = Runs.markerAt(run, now);
+  const lane = run.phases.filter((p) => isBeside(p, phase));
+  const line = lineOf(floor.lines, phase);
+  const stack = line && on(phase.side, line.props).stackCm;
+  const ahead = soon(run, floor.lines, left);
+  const circling = phase.kind === 'CIRCLE_ONE_WAY' || phase.kind === 'CIRCLE_OTHER_WAY';
+  const breath = [...phase.breaths].reverse().find((b) => b.atSecond <= marker)?.phase ?? 'SHALLOW';
+  return (
+    <div
+      className="flex grow flex-col"
+      data-testid="now"
+      data-second={phase.startSecond}
+      data-side={phase.side}
+      data-block={phase.blockId}
+    >
+      <div className="flex flex-wrap items-baseline justify-between gap-x-5 text-xl sm:text-3xl">
+        <span className="font-bold">{Runs.sideWord(phase.side)}</span>
+        {phase.set > 0 && (
+          <span>
+            set {phase.set} of {phase.sets}
+          </span>
+        )}
+        {phase.counts > 0 && phase.kind !== 'STEP' && (
+          <span>
+            {phase.count} of {phase.counts}
+          </span>
+        )}
+        {Runs.isAside(phase) && stack !== undefined && <span className="font-bold">{stack} cm block</span>}
+        {line && floor.lines.length > 1 && <span className="text-soft">{line.position}</span>}
+        <BreathPacer breath={breath} />
+      </div>
+      <div className="flex grow flex-wrap items-center gap-x-8">
+        <span
+          className="text-[40vh] leading-[0.85] portrait:text-[25vh] font-bold"
+          data-testid="digits"
+          aria-live="off"
+        >
+          {left}
+        </span>
+        {circling && (
+          <CircleRing
+            share={Runs.elapsed(run, now) / Runs.lengthOf(run)}
+            backwards={phase.kind === 'CIRCLE_OTHER_WAY'}
+          />
+        )}
+        <div className="min-w-0 flex-1 basis-72">
+          <Verb phase={phase} />
+          <p className="mt-1 text-xl text-soft sm:text-2xl">{next ? `next: ${next.cue}` : 'then the end'}</p>
+          {ahead && <p className="text-xl font-semibold sm:text-2xl">lay ready: {ahead}</p>}
+        </div>
+      </div>
+      <div className="h-[20vh] min-h-20 portrait:h-[9vh]">
+        <Stair
+          phases={lane}
+          from={lane[0]?.startSecond ?? 0}
+          to={lane[lane.length - 1]?.endSecond ?? 1}
+          width={1200}
+          height={160}
+          marker={marker}
+          label="The staircase with where you are"
+        />
+      </div>
+    </div>
+  );
+}
+
+/** Drawn together: a set, the repetitions of a block, or else all of a side. */
+function isBeside(p: Runs.Phase, now: Runs.Phase): boolean {
+  if (now.set === 0 && now.counts > 0) return p.blockId === now.blockId;
+  return p.side === now.side && p.line === now.line && (now.set === 0 || p.set === now.set);
+}
+
+/** What to do: a ramp by its effort, everything else by its cue. */
+function Verb({ phase }: { phase: Runs.Phase }) {
+  const press = phase.direction === 'PRESS';
+  const colour = phase.direction === 'NONE' ? '' : press ? 'text-press' : 'text-pull';
+  const effort = `${press ? 'Press' : 'Pull'} ${phase.effortTo} %`;
+  return phase.block === 'PRESS' || phase.block === 'PULL' ? (
+    <div className={colour}>
+      <p className="text-5xl font-bold sm:text-8xl">{effort}</p>
+      <p className="text-xl text-ink sm:text-3xl">{phase.contact}</p>
+    </div>
+  ) : (
+    <div className={colour}>
+      <p className="text-4xl font-bold sm:text-6xl">{phase.cue}</p>
+      {colour && (
+        <p className="text-xl text-ink sm:text-3xl">{phase.block === 'CONTRACT_RELAX' ? phase.contact : effort}</p>
+      )}
+    </div>
+  );
+}
