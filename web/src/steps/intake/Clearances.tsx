@@ -51,7 +51,9 @@ function Write({ client, done }: { client: ClientFile; done: () => void }) {
   const [note, setNote] = useState('');
   const [writtenOn, setWrittenOn] = useState<string | undefined>(new Date().toLocaleDateString('sv'));
   const [until, setUntil] = useState<string>();
-  const [stopSigns, setStopSigns] = useState(stopped);
+  // Until the coach ticks it, it follows what is known: the day may come in after the form.
+  const [ticked, setStopSigns] = useState<boolean | null>(null);
+  const stopSigns = ticked ?? stopped;
   const [loosens, setLoosens] = useState<Loosening[]>([]);
   const save = useMutation({
     mutationFn: () =>

@@ -29,7 +29,7 @@ export function ComposedSessions({ clientId }: { clientId: string }) {
   });
   if (!composed.data || composed.data.length === 0) return <Failure error={composed.error} />;
   return (
-    <section className="mb-8 max-w-3xl">
+    <section className="mt-10 max-w-3xl">
       <h2 className="mb-2 text-xl font-bold">Composed sessions</h2>
       <ul>
         {composed.data.map((c) => {
@@ -52,7 +52,7 @@ export function ComposedSessions({ clientId }: { clientId: string }) {
                 </span>
               </span>
               <Button look="main" onClick={() => start.mutate(c.id)} disabled={start.isPending}>
-                {last && !last.closed ? 'Go on' : 'Open the floor'}
+                {last && !last.closed ? 'Go on' : 'Run it'}
               </Button>
             </li>
           );

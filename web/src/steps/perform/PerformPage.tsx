@@ -22,7 +22,6 @@ export function PerformPage() {
     <>
       <ClientHead clientId={clientId} tread="perform" />
       <Failure error={lines.error} />
-      <ComposedSessions clientId={clientId} />
       {lines.data && !line && (
         <p className="text-lg">
           There is no plan to run yet.{' '}
@@ -33,6 +32,7 @@ export function PerformPage() {
         </p>
       )}
       {line && <Ready clientId={clientId} current={line} />}
+      <ComposedSessions clientId={clientId} />
     </>
   );
 }

@@ -1,55 +1,92 @@
 import { api, newId, problem, type Schemas } from '../../shared/api/client';
+import { put, remove, waiting, type Entry } from './queue';
 
-type Entry = { sessionId: string; post: Schemas['NewBlock'] };
-
-const KEY = 'gradino.outbox';
 const RETRY_MS = 2_000;
+const FULL = 'This device has no room left: make some and keep this page open. Blocks wait in it until then.';
 
 /** How many finished blocks still wait on this device, and what stands in the way. */
 export type OutboxState = { waiting: number; trouble: string | null };
 
 const listeners = new Set<(state: OutboxState) => void>();
+/** What the device's database would not take, in this page's memory. */
+let held: Entry[] = [];
 let sending: Promise<boolean> | null = null;
+/** One after the other, so that a correction never comes before what it corrects. */
+let storing: Promise<void> = Promise.resolve();
 
 /** Puts a finished block on its way. It stays on this device until the server has said yes. */
 export function sendBlock(sessionId: string, block: Schemas['BlockRecord']) {
-  write([...read(), { sessionId, post: { id: newId(), block } }]);
-  tell({ waiting: read().length, trouble: null });
-  void flush();
+  held = [...held, { sessionId, post: { id: newId(), block } }];
+  void store().then(flush);
+}
+
+function store(): Promise<void> {
+  storing = storing.then(async () => {
+    for (const entry of held) {
+      try {
+        await put(entry);
+        held = held.filter((e) => e !== entry);
+      } catch {
+        break;
+      }
+    }
+  });
+  return storing;
 }
 
 /** Sends what waits, whichever session it is of; true when nothing waits any more. */
 export function flush(): Promise<boolean> {
-  sending ??= sendAll().finally(() => {
-    sending = null;
-  });
+  sending ??= store()
+    .then(sendAll)
+    .finally(() => {
+      sending = null;
+    });
   return sending;
 }
 
 /** Tries again and again while the page is open, and tells how it goes. */
 export function watchOutbox(listener: (state: OutboxState) => void): () => void {
   listeners.add(listener);
-  const timer = setInterval(() => {
-    if (read().length > 0) void flush();
-  }, RETRY_MS);
+  const timer = setInterval(() => void flush(), RETRY_MS);
   return () => {
     listeners.delete(listener);
     clearInterval(timer);
   };
 }
 
-/** A refused block is kept and the others go on; without a server all wait. */
+/** Round after round while blocks come in and nothing stands in the way. */
 async function sendAll(): Promise<boolean> {
-  let trouble: string | null = null;
-  for (const entry of read()) {
-    const { sent, away, words } = await sendOne(entry);
-    if (sent) write(read().filter((e) => e.post.id !== entry.post.id));
-    else trouble = words;
-    if (away) break;
+  for (;;) {
+    const trouble = await sendRound();
+    const left = (await waiting().catch(() => [])).length + held.length;
+    if (left > 0 && trouble === null) continue;
+    tell({ waiting: left, trouble: left > 0 ? trouble : null });
+    return left === 0;
   }
-  const waiting = read().length;
-  tell({ waiting, trouble: waiting > 0 ? trouble : null });
-  return waiting === 0;
+}
+
+/** A refused block is kept and the others go on; without a server all wait. What stood in the way, if anything did. */
+async function sendRound(): Promise<string | null> {
+  const stored = await waiting().catch(() => []);
+  tell({ waiting: stored.length + held.length, trouble: null });
+  let trouble: string | null = null;
+  for (const { key, entry } of stored) {
+    const { sent, away, words } = await sendOne(entry);
+    if (sent) await remove(key);
+    else trouble = words;
+    if (away) return words;
+  }
+  return (await sendHeld()) > 0 ? FULL : trouble;
+}
+
+/** What the device could not keep goes straight to the server; how much of it still waits. */
+async function sendHeld(): Promise<number> {
+  for (const entry of held) {
+    const { sent } = await sendOne(entry);
+    if (!sent) break;
+    held = held.filter((e) => e !== entry);
+  }
+  return held.length;
 }
 
 async function sendOne({ sessionId, post }: Entry): Promise<{ sent: boolean; away: boolean; words: string }> {
@@ -66,12 +103,4 @@ async function sendOne({ sessionId, post }: Entry): Promise<{ sent: boolean; awa
 
 function tell(state: OutboxState) {
   listeners.forEach((listener) => listener(state));
-}
-
-function read(): Entry[] {
-  return JSON.parse(localStorage.getItem(KEY) ?? '[]') as Entry[];
-}
-
-function write(entries: Entry[]) {
-  localStorage.setItem(KEY, JSON.stringify(entries));
 }

@@ -24,6 +24,7 @@ public class DemoStudio implements ApplicationRunner {
     private final AccountMaker maker;
     private final DemoLives lives;
     private final DemoStudy study;
+    private final DemoSessions sessions;
     private final Clock clock;
 
     DemoStudio(
@@ -33,6 +34,7 @@ public class DemoStudio implements ApplicationRunner {
             AccountMaker maker,
             DemoLives lives,
             DemoStudy study,
+            DemoSessions sessions,
             Clock clock) {
         this.accounts = accounts;
         this.maker = maker;
@@ -40,6 +42,7 @@ public class DemoStudio implements ApplicationRunner {
         this.clients = clients;
         this.lives = lives;
         this.study = study;
+        this.sessions = sessions;
         this.clock = clock;
     }
 
@@ -48,6 +51,7 @@ public class DemoStudio implements ApplicationRunner {
     public void run(ApplicationArguments args) {
         if (wanted && clients.all().isEmpty()) {
             lives.tell(StudioClock.moment(clock));
+            sessions.tell(StudioClock.moment(clock));
         }
         if (wanted && accounts.isEmpty()) {
             people();

@@ -23,7 +23,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What a client may begin with: a whole session, or one line of it. */
 @Service
-class SuggestService {
+public class SuggestService {
     private final MethodService methods;
     private final LineRepository lines;
     private final LineHistory history;
@@ -49,10 +49,10 @@ class SuggestService {
         this.clock = clock;
     }
 
-    record Suggested(SessionDraft draft, List<Because> reasons) {}
+    public record Suggested(SessionDraft draft, List<Because> reasons) {}
 
     @Transactional(readOnly = true)
-    Suggested suggest(String clientId) {
+    public Suggested suggest(String clientId) {
         var client = clients.get(clientId);
         var wishes = measures.ranges(clientId).stream()
                 .flatMap(row -> wish(client, row).stream())

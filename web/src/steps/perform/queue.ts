@@ -1,0 +1,47 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { Schemas } from '../../shared/api/client';
+
+/** A finished block on its way, with the id that this device made for it. */
+export type Entry = { sessionId: string; post: Schemas['NewBlock'] };
+
+interface Device extends DBSchema {
+  outbox: { key: number; value: Entry };
+}
+
+const STORE = 'outbox';
+/** Where the queue was before it had a database of its own. */
+const OLD_KEY = 'gradino.outbox';
+
+let opened: Promise<IDBPDatabase<Device>> | null = null;
+
+function device(): Promise<IDBPDatabase<Device>> {
+  opened ??= openDB<Device>('gradino', 1, {
+    upgrade: (db) => void db.createObjectStore(STORE, { autoIncrement: true }),
+  }).then(moved);
+  return opened;
+}
+
+async function moved(db: IDBPDatabase<Device>): Promise<IDBPDatabase<Device>> {
+  const old = JSON.parse(localStorage.getItem(OLD_KEY) ?? '[]') as Entry[];
+  for (const entry of old) await db.add(STORE, entry);
+  localStorage.removeItem(OLD_KEY);
+  return db;
+}
+
+/** Kept when it resolves, even if the power goes the next moment. */
+export async function put(entry: Entry): Promise<void> {
+  const tx = (await device()).transaction(STORE, 'readwrite', { durability: 'strict' });
+  await tx.store.add(entry);
+  await tx.done;
+}
+
+/** All that waits, oldest first. */
+export async function waiting(): Promise<{ key: number; entry: Entry }[]> {
+  const tx = (await device()).transaction(STORE);
+  const [keys, entries] = await Promise.all([tx.store.getAllKeys(), tx.store.getAll()]);
+  return entries.flatMap((entry, i) => (keys[i] === undefined ? [] : [{ key: keys[i], entry }]));
+}
+
+export async function remove(key: number): Promise<void> {
+  await (await device()).delete(STORE, key);
+}
