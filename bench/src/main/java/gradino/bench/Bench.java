@@ -58,6 +58,7 @@ public final class Bench {
         Map<String, Measurement> all = new LinkedHashMap<>();
         all.put("compile", CoreBench::compile);
         all.put("proposals", CoreBench::proposals);
+        all.put("trace", CoreBench::trace);
         all.put("import", ServerBench::imports);
         all.put("estimate", RangeBench::estimate);
         all.put("ranges", ServerBench::ranges);

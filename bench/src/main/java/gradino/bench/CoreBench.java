@@ -8,6 +8,8 @@ import gradino.core.advance.Moment;
 import gradino.core.advance.Policy;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import gradino.core.effort.SimulatedPerson;
+import gradino.core.effort.TraceAnalysis;
 import gradino.core.intake.Limits;
 import gradino.core.measure.EndFeel;
 import gradino.core.measure.Mode;
@@ -17,11 +19,13 @@ import gradino.core.perform.BlockRecord;
 import gradino.core.perform.Observer;
 import gradino.core.perform.PhaseDone;
 import gradino.core.perform.SessionRecord;
+import gradino.core.prescribe.Block.Direction;
 import gradino.core.prescribe.BlockKind;
 import gradino.core.prescribe.Breathing;
 import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.Method;
+import gradino.core.prescribe.PhaseKind;
 import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.Timeline;
 import gradino.core.prescribe.Totals;
@@ -44,6 +48,48 @@ final class CoreBench {
     private static final int SESSIONS = 20;
 
     private CoreBench() {}
+
+    /** A whole hour of one gauge, 50 samples a second, against its phases. */
+    static List<Measured> trace() {
+        var phases = new ArrayList<Timeline.Phase>();
+        for (int second = 0; second < 3600; second += 10) {
+            phases.add(step(second, 20 * (1 + second / 10 % 4)));
+        }
+        var trace = new SimulatedPerson(SimulatedPerson.Manner.GOOD, 200, RANDOM.nextLong()).press(phases);
+        var times = new ArrayList<Double>();
+        for (int run = 0; run < 40; run++) {
+            long before = System.nanoTime();
+            int steps = TraceAnalysis.of(trace, 200, phases).steps().size();
+            times.add((System.nanoTime() - before) / 1e6);
+            if (steps != phases.size()) {
+                throw new IllegalStateException("steps are missing");
+            }
+        }
+        return List.of(new Measured("trace-analysis-60-min", Bench.median(times), "ms", 20));
+    }
+
+    private static Timeline.Phase step(int start, int effort) {
+        var percent = EffortPercent.of(effort);
+        return new Timeline.Phase(
+                start,
+                start + 10,
+                Side.LEFT,
+                "",
+                "",
+                "left-1-press",
+                BlockKind.PRESS,
+                PhaseKind.STEP,
+                Direction.PRESS,
+                percent,
+                percent,
+                "",
+                "",
+                1,
+                1,
+                0,
+                0,
+                List.of());
+    }
 
     static List<Measured> compile() {
         var times = new ArrayList<Double>();
