@@ -10,6 +10,8 @@ export type OutboxState = { waiting: number; trouble: string | null };
 const listeners = new Set<(state: OutboxState) => void>();
 /** What the device's database would not take, in this page's memory. */
 let held: Entry[] = [];
+/** How many its database holds, as far as this page knows. */
+let kept = 0;
 let sending: Promise<boolean> | null = null;
 /** One after the other, so that a correction never comes before what it corrects. */
 let storing: Promise<void> = Promise.resolve();
@@ -17,6 +19,7 @@ let storing: Promise<void> = Promise.resolve();
 /** Puts a finished block on its way. It stays on this device until the server has said yes. */
 export function sendBlock(sessionId: string, block: Schemas['BlockRecord']) {
   held = [...held, { sessionId, post: { id: newId(), block } }];
+  tell(null);
   void store().then(flush);
 }
 
@@ -25,6 +28,7 @@ function store(): Promise<void> {
     for (const entry of held) {
       try {
         await put(entry);
+        kept++;
         held = held.filter((e) => e !== entry);
       } catch {
         break;
@@ -58,9 +62,10 @@ export function watchOutbox(listener: (state: OutboxState) => void): () => void 
 async function sendAll(): Promise<boolean> {
   for (;;) {
     const trouble = await sendRound();
-    const left = (await waiting().catch(() => [])).length + held.length;
+    kept = (await waiting().catch(() => [])).length;
+    const left = kept + held.length;
     if (left > 0 && trouble === null) continue;
-    tell({ waiting: left, trouble: left > 0 ? trouble : null });
+    tell(left > 0 ? trouble : null);
     return left === 0;
   }
 }
@@ -68,7 +73,8 @@ async function sendAll(): Promise<boolean> {
 /** A refused block is kept and the others go on; without a server all wait. What stood in the way, if anything did. */
 async function sendRound(): Promise<string | null> {
   const stored = await waiting().catch(() => []);
-  tell({ waiting: stored.length + held.length, trouble: null });
+  kept = stored.length;
+  tell(null);
   let trouble: string | null = null;
   for (const { key, entry } of stored) {
     const { sent, away, words } = await sendOne(entry);
@@ -101,6 +107,7 @@ async function sendOne({ sessionId, post }: Entry): Promise<{ sent: boolean; awa
   }
 }
 
-function tell(state: OutboxState) {
+function tell(trouble: string | null) {
+  const state = { waiting: kept + held.length, trouble };
   listeners.forEach((listener) => listener(state));
 }

@@ -89,6 +89,34 @@ public class FloorBrowserTest {
     }
 
     @Test
+    public void aFullDeviceSaysSoAndItsBlocksGoOutWhenTheServerIsBack() {
+        page.evaluate(
+                "() => { IDBObjectStore.prototype.add = () => { throw new DOMException('full', 'QuotaExceededError'); }; }");
+        page.route("**/blocks", route -> route.abort());
+        toThePress();
+        page.clock().resume();
+        assertThat(page.getByText("This device has no room left")).isVisible();
+        page.unroute("**/blocks");
+        assertThat(page.getByText("all kept")).isVisible();
+        Assertions.assertThat(server.bean(SessionRepository.class).blocks(session))
+                .extracting(b -> b.block().blockId())
+                .containsExactly("left-rotation", "left-supported-hold");
+    }
+
+    @Test
+    public void oneKeyGoesOnToTheNextStepAndKeepsItsRealSeconds() {
+        toThePress();
+        browser.run(2);
+        page.keyboard().press("Enter");
+        Assertions.assertThat(digits()).isEqualTo(5);
+        browser.run(5);
+        skip("tired");
+        var press = recorded("left-1-press");
+        Assertions.assertThat(press.phases().get(0).doneSeconds()).isBetween(1.9, 2.3);
+        Assertions.assertThat(press.phases().get(1).doneSeconds()).isBetween(4.9, 5.1);
+    }
+
+    @Test
     public void pausingStopsTheClockAndGoingOnLosesNothing() {
         browser.run(5);
         page.keyboard().press(" ");
