@@ -61,6 +61,7 @@ const KEYS: [string, [string, string][]][] = [
     'Session floor',
     [
       ['Space', 'pause, go on'],
+      ['Enter', 'start; the next step or repetition, as soon as this one is done'],
       ['←', 'back to the start of this block'],
       ['→', 'skip, with a reason'],
       ['+', '10 s more'],
