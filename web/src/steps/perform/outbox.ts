@@ -20,6 +20,7 @@ let storing: Promise<void> = Promise.resolve();
 export function sendBlock(sessionId: string, block: Schemas['BlockRecord']) {
   held = [...held, { sessionId, post: { id: newId(), block } }];
   tell(null);
+  // On the device at once, whatever is still on its way to the server.
   void store().then(flush);
 }
 
@@ -40,11 +41,9 @@ function store(): Promise<void> {
 
 /** Sends what waits, whichever session it is of; true when nothing waits any more. */
 export function flush(): Promise<boolean> {
-  sending ??= store()
-    .then(sendAll)
-    .finally(() => {
-      sending = null;
-    });
+  sending ??= sendAll().finally(() => {
+    sending = null;
+  });
   return sending;
 }
 
@@ -72,6 +71,8 @@ async function sendAll(): Promise<boolean> {
 
 /** A refused block is kept and the others go on; without a server all wait. What stood in the way, if anything did. */
 async function sendRound(): Promise<string | null> {
+  await store();
+  const refused = held;
   const stored = await waiting().catch(() => []);
   kept = stored.length;
   tell(null);
@@ -82,17 +83,17 @@ async function sendRound(): Promise<string | null> {
     else trouble = words;
     if (away) return words;
   }
-  return (await sendHeld()) > 0 ? FULL : trouble;
+  return (await sendHeld(refused)) ? trouble : FULL;
 }
 
-/** What the device could not keep goes straight to the server; how much of it still waits. */
-async function sendHeld(): Promise<number> {
-  for (const entry of held) {
+/** What the device would not keep goes straight to the server; whether all of it went. */
+async function sendHeld(refused: Entry[]): Promise<boolean> {
+  for (const entry of refused) {
     const { sent } = await sendOne(entry);
-    if (!sent) break;
+    if (!sent) return false;
     held = held.filter((e) => e !== entry);
   }
-  return held.length;
+  return true;
 }
 
 async function sendOne({ sessionId, post }: Entry): Promise<{ sent: boolean; away: boolean; words: string }> {

@@ -12,6 +12,7 @@ import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.PlanCheck;
 import gradino.core.prescribe.Timeline;
 import gradino.core.quantity.Tenths;
+import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.perform.Floor.FloorLine;
 import gradino.server.perform.SessionRepository.Closed;
@@ -31,6 +32,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -67,8 +69,41 @@ public class SessionService {
         this.clock = clock;
     }
 
-    /** What is being run, whichever it is. */
-    private record Running(String id, String clientId, Timeline timeline) {}
+    /** What is being run, whichever of the two it is. */
+    private record Running(
+            String id,
+            String clientId,
+            Instant openedAt,
+            Optional<Opened> line,
+            Optional<Visit> visit,
+            Timeline timeline) {
+        static Running of(Opened line, Optional<Timeline> timeline) {
+            return new Running(
+                    line.id(),
+                    line.clientId(),
+                    line.happenedAt(),
+                    Optional.of(line),
+                    Optional.empty(),
+                    timeline.orElseGet(() -> Compiler.compile(line.plan())));
+        }
+
+        static Running of(Visit visit, Optional<Timeline> timeline) {
+            return new Running(
+                    visit.id(),
+                    visit.clientId(),
+                    visit.happenedAt(),
+                    Optional.empty(),
+                    Optional.of(visit),
+                    timeline.orElseGet(() -> ComposeService.timeline(visit.draft())));
+        }
+
+        List<FloorLine> lines(Client client) {
+            return line.map(l -> List.of(FloorLine.of(client, l.plan())))
+                    .orElseGet(() -> visit.orElseThrow().draft().lines().stream()
+                            .map(l -> FloorLine.of(client, l))
+                            .toList());
+        }
+    }
 
     @Transactional
     public Floor open(String lineId, String sessionId) {
@@ -128,28 +163,22 @@ public class SessionService {
     public Floor floor(String sessionId) {
         var running = running(sessionId);
         var client = clients.get(running.clientId());
-        var line = sessions.find(sessionId);
-        var visit = visits.find(sessionId);
-        var lines = line.map(s -> List.of(FloorLine.of(client, s.plan())))
-                .orElseGet(() -> visit.orElseThrow().draft().lines().stream()
-                        .map(l -> FloorLine.of(client, l))
-                        .toList());
         return new Floor(
                 sessionId,
-                line.map(Opened::lineId).orElse(null),
+                running.line().map(Opened::lineId).orElse(null),
                 running.clientId(),
                 client.details().name(),
-                visit.map(Visit::name).orElse(""),
-                line.map(Opened::plan).orElse(null),
+                running.visit().map(Visit::name).orElse(""),
+                running.line().map(Opened::plan).orElse(null),
                 running.timeline(),
-                lines,
+                running.lines(client),
                 Policy.house().whole(Threshold.PAIN_TOO_MUCH),
                 sessions.blocks(sessionId).stream()
                         .map(b -> b.block().blockId())
                         .distinct()
                         .toList(),
                 sessions.closed(sessionId).isPresent(),
-                line.map(Opened::happenedAt).orElseGet(() -> visit.orElseThrow().happenedAt()));
+                running.openedAt());
     }
 
     /** Stores a finished block; the same id again is the same block, stored once. */
@@ -270,10 +299,8 @@ public class SessionService {
     private Running running(String id) {
         var timeline = sessions.timeline(id);
         return sessions.find(id)
-                .map(s -> new Running(id, s.clientId(), timeline.orElseGet(() -> Compiler.compile(s.plan()))))
-                .or(() -> visits.find(id)
-                        .map(v -> new Running(
-                                id, v.clientId(), timeline.orElseGet(() -> ComposeService.timeline(v.draft())))))
+                .map(line -> Running.of(line, timeline))
+                .or(() -> visits.find(id).map(visit -> Running.of(visit, timeline)))
                 .orElseThrow(() -> Problem.notFound("session"));
     }
 }
