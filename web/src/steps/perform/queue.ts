@@ -17,7 +17,13 @@ let opened: Promise<IDBPDatabase<Device>> | null = null;
 function device(): Promise<IDBPDatabase<Device>> {
   opened ??= openDB<Device>('gradino', 1, {
     upgrade: (db) => void db.createObjectStore(STORE, { autoIncrement: true }),
-  }).then(moved);
+  })
+    .then(moved)
+    .catch((error: unknown) => {
+      // Tried anew the next time: there may be room again.
+      opened = null;
+      throw error;
+    });
   return opened;
 }
 

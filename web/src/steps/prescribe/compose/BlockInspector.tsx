@@ -3,7 +3,7 @@ import { Button } from '../../../shared/ui/Button';
 import { FieldFinding } from '../../../shared/ui/Findings';
 import { NumberField } from '../../../shared/ui/NumberField';
 import { setNumber, setStep, setWord, type Block } from './edit';
-import { isRamp, type FormInfo } from './useForms';
+import type { FormInfo } from './useForms';
 
 type Props = {
   block: Block;
@@ -82,7 +82,7 @@ export function BlockInspector({ block, place, forms, findings, change }: Props)
           </label>
         ))}
       </div>
-      {isRamp(block.form) && <Steps block={block} place={place} findings={findings} change={change} />}
+      {info.usual.steps.length > 0 && <Steps block={block} place={place} findings={findings} change={change} />}
       {block.form === 'GROUP' && (
         <Inside block={block} place={place} forms={forms} findings={findings} change={change} />
       )}

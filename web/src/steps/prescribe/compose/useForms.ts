@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, ask, type Schemas } from '../../../shared/api/client';
-import type { Form } from './edit';
 
 export type FormInfo = Schemas['Form'];
 
@@ -14,8 +13,4 @@ export function useForms() {
 
 export function useMethods() {
   return useQuery({ queryKey: ['methods'], staleTime: 60_000, queryFn: () => ask(api.GET('/api/methods')) });
-}
-
-export function isRamp(form: Form): boolean {
-  return form === 'PRESS_RAMP' || form === 'PULL_RAMP' || form === 'GRADED_SET';
 }
