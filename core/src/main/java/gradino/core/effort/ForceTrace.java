@@ -89,15 +89,15 @@ public final class ForceTrace {
         return Finding.blocking(path, code, null, "", message);
     }
 
-    int size() {
+    public int size() {
         return seconds.length;
     }
 
-    double second(int i) {
+    public double second(int i) {
         return seconds[i];
     }
 
-    double newtons(int i) {
+    public double newtons(int i) {
         return newtons[i];
     }
 
@@ -118,11 +118,16 @@ public final class ForceTrace {
      * no source). Empty for less than a second.
      */
     public Optional<Double> bestSecond() {
+        return bestSecond(0, size());
+    }
+
+    /** The same over the samples from one to before another. */
+    Optional<Double> bestSecond(int from, int end) {
         double best = Double.NEGATIVE_INFINITY;
         double sum = 0;
         double time = 0;
-        int start = 0;
-        for (int i = 0; i < size(); i++) {
+        int start = from;
+        for (int i = from; i < end; i++) {
             sum += newtons[i] * lasts(i);
             time += lasts(i);
             while (time - lasts(start) >= 1 - 1e-9) {

@@ -48,33 +48,76 @@ public record SimulatedPerson(Manner manner, double strengthNewtons, long seed) 
         double start = phases.get(0).startSecond();
         double end = phases.get(phases.size() - 1).endSecond();
         int samples = (int) Math.round((end - start) * SAMPLES_PER_SECOND);
-        var random = new Random(seed);
+        var pressing = new Pressing(this);
         double[] seconds = new double[samples];
         double[] newtons = new double[samples];
-        double force = 0;
-        double hard = 0;
         for (int i = 0; i < samples; i++) {
             seconds[i] = start + i / SAMPLES_PER_SECOND;
-            double wanted = wanted(phases, seconds[i] - DELAY_SECONDS, start, end);
-            hard += wanted > 0.5 ? 1 / SAMPLES_PER_SECOND : 0;
-            wanted *= manner == Manner.FADING ? Math.max(0.3, 1 - FADES_PER_SECOND * hard) : 1;
-            force += (wanted - force) / (RISE_SECONDS * SAMPLES_PER_SECOND);
-            newtons[i] = felt(force, seconds[i], random);
+            newtons[i] = pressing.next(wanted(phases, seconds[i] - DELAY_SECONDS, start, end));
         }
         return ForceTrace.read(seconds, newtons).trace().orElseThrow();
     }
 
+    /**
+     * The same person sample by sample, told only what is asked now. Not for several threads at once.
+     */
+    public static final class Pressing {
+        private static final int DELAY_SAMPLES = (int) Math.round(DELAY_SECONDS * SAMPLES_PER_SECOND);
+
+        private final SimulatedPerson person;
+        private final Random random;
+        private final double[] late = new double[DELAY_SAMPLES];
+        private double force;
+        private double hardSeconds;
+        private int samples;
+
+        public Pressing(SimulatedPerson person) {
+            this.person = person;
+            this.random = new Random(person.seed);
+        }
+
+        /**
+         * One fiftieth of a second on, with the delay of somebody who follows a cue.
+         *
+         * @param asked % of all strength, 0 to 100
+         * @param leftShare of the contraction that is still to come, 0 to 1
+         * @return what the gauge gives, N
+         */
+        public double follow(double asked, double leftShare) {
+            int at = samples % DELAY_SAMPLES;
+            double now = late[at];
+            late[at] = person.meant(asked / 100, 1 - leftShare);
+            return next(now);
+        }
+
+        /** @param wanted share of all strength that is meant */
+        private double next(double wanted) {
+            hardSeconds = wanted == 0 ? 0 : hardSeconds + (wanted > 0.5 ? 1 / SAMPLES_PER_SECOND : 0);
+            double held = person.manner == Manner.FADING
+                    ? wanted * Math.max(0.3, 1 - FADES_PER_SECOND * hardSeconds)
+                    : wanted;
+            force += (held - force) / (RISE_SECONDS * SAMPLES_PER_SECOND);
+            return person.felt(force, samples++ / SAMPLES_PER_SECOND, random);
+        }
+    }
+
+    /** What they make of an effort, as shares of all strength. */
+    private double meant(double asked, double through) {
+        return switch (manner) {
+            case OVER_EAGER -> Math.min(1, asked * OVER_EAGER);
+            case STOPS_EARLY -> through > STOPS_AFTER_SHARE ? 0 : asked;
+            case GOOD, FADING -> Math.min(1, asked);
+        };
+    }
+
     /** Share of all strength that is meant at a moment. */
     private double wanted(List<Phase> phases, double second, double start, double end) {
-        if (manner == Manner.STOPS_EARLY && second > start + STOPS_AFTER_SHARE * (end - start)) {
-            return 0;
-        }
         for (var phase : phases) {
             if (second >= phase.startSecond() && second < phase.endSecond()) {
                 double share = (second - phase.startSecond()) / phase.seconds();
                 double from = phase.effortFrom().value();
                 double asked = (from + share * (phase.effortTo().value() - from)) / 100;
-                return Math.min(1, manner == Manner.OVER_EAGER ? asked * OVER_EAGER : asked);
+                return meant(asked, (second - start) / (end - start));
             }
         }
         return 0;

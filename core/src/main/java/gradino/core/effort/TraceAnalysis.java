@@ -1,7 +1,6 @@
 package gradino.core.effort;
 
 import gradino.core.prescribe.PhaseKind;
-import gradino.core.prescribe.Timeline.Phase;
 import gradino.core.quantity.OutOfBoundsException;
 import java.util.ArrayList;
 import java.util.List;
@@ -15,7 +14,8 @@ import org.jspecify.annotations.Nullable;
  * @param steps the working phases in their order
  * @param rmse root of the mean squared distance from the asked effort, points
  * @param within share of the time within ± 10 points, 0 to 1
- * @param fade slope of the least-squares line through the top hold once it was reached, points a second; negative fades; null without a top hold
+ * @param fade slope of the least-squares line through the top hold once it was reached, points a second; negative fades; null without two
+ *     seconds of a top hold
  * @param unsteadiness standard deviation about that line over its mean, %: the coefficient of variation that force steadiness is
  *     told by (Enoka &amp; Farina 2021, Physiology 36:114-130, from memory); null without a top hold
  * @param measured share of the time that the gauge was heard, 0 to 1
@@ -30,7 +30,12 @@ public record TraceAnalysis(
     /** House rule of the floor's band. */
     public static final double BAND_POINTS = 10;
 
+    /** House rule of handling efforts of 90 % and more. */
+    public static final int PEAK_WITHIN_SECONDS = 3;
+
     private static final double STAYS_SECONDS = 0.25;
+    /** Through less a slope is tremor (house rule). */
+    private static final double SHORTEST_LINE_SECONDS = 2;
 
     public TraceAnalysis {
         steps = List.copyOf(steps);
@@ -43,6 +48,8 @@ public record TraceAnalysis(
      * @param mean % over the phase
      * @param peak highest sample, %
      * @param reachedAfterSeconds until the force stayed within the band for a quarter of a second; null when it never did
+     * @param peakSecond greatest mean of a whole second that ended within the first {@value #PEAK_WITHIN_SECONDS} s, %: by
+     *     which near-maximal steps are judged; null for less than a second
      */
     public record Step(
             PhaseKind kind,
@@ -51,21 +58,22 @@ public record TraceAnalysis(
             double peak,
             double rmse,
             double within,
-            @Nullable Double reachedAfterSeconds) {}
+            @Nullable Double reachedAfterSeconds,
+            @Nullable Double peakSecond) {}
 
     /**
-     * @param trace on the timeline's clock: second 0 is the timeline's
+     * @param trace on the same clock as what was asked
      * @param referenceNewtons what 100 % is, 5 to 5000 N
-     * @param phases of one contraction, in order
+     * @param phases in order; what is no contraction among them is left out
      */
-    public static TraceAnalysis of(ForceTrace trace, double referenceNewtons, List<Phase> phases) {
+    public static TraceAnalysis of(ForceTrace trace, double referenceNewtons, List<Asked> phases) {
         OutOfBoundsException.require("referenceNewtons", referenceNewtons, 5, 5000, "N");
         var steps = new ArrayList<Step>();
         var whole = new Sums();
         double asked = 0;
         Line top = null;
         for (var phase : phases) {
-            if (phase.isContraction()) {
+            if (phase.contraction()) {
                 var seen = new Seen(trace, referenceNewtons, phase);
                 steps.add(seen.step());
                 whole.add(seen.sums);
@@ -123,10 +131,10 @@ public record TraceAnalysis(
     private static final class Seen {
         private final ForceTrace trace;
         private final double reference;
-        private final Phase phase;
+        private final Asked phase;
         private final Sums sums = new Sums();
 
-        Seen(ForceTrace trace, double reference, Phase phase) {
+        Seen(ForceTrace trace, double reference, Asked phase) {
             this.trace = trace;
             this.reference = reference;
             this.phase = phase;
@@ -148,20 +156,26 @@ public record TraceAnalysis(
         }
 
         private double target(int i) {
-            double share = (trace.second(i) - phase.startSecond()) / phase.seconds();
-            double from = phase.effortFrom().value();
-            return from + share * (phase.effortTo().value() - from);
+            return phase.percentAt(trace.second(i));
         }
 
         Step step() {
             return new Step(
                     phase.kind(),
-                    phase.effortTo().value(),
+                    phase.toPercent(),
                     sums.mean(),
                     sums.peak,
                     sums.rmse(),
                     sums.within(),
-                    reached().orElse(null));
+                    reached().orElse(null),
+                    peakSecond());
+        }
+
+        private @Nullable Double peakSecond() {
+            double until = Math.min(phase.endSecond(), phase.startSecond() + PEAK_WITHIN_SECONDS);
+            return trace.bestSecond(first(), trace.from(until))
+                    .map(newtons -> 100 * newtons / reference)
+                    .orElse(null);
         }
 
         private Optional<Double> reached() {
@@ -187,7 +201,9 @@ public record TraceAnalysis(
                 middle += trace.lasts(i) * trace.second(i);
             }
             double mean = part.mean();
-            return mean <= 0 ? null : line(from, middle / part.time, mean, part.time);
+            return mean <= 0 || part.time < SHORTEST_LINE_SECONDS
+                    ? null
+                    : line(from, middle / part.time, mean, part.time);
         }
 
         private Line line(int begin, double middle, double mean, double time) {

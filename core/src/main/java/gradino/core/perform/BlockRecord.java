@@ -2,6 +2,7 @@ package gradino.core.perform;
 
 import gradino.core.body.Side;
 import gradino.core.prescribe.BlockKind;
+import gradino.core.prescribe.Variants;
 import gradino.core.quantity.OutOfBoundsException;
 import gradino.core.quantity.Tenths;
 import java.util.List;
@@ -39,6 +40,11 @@ public record BlockRecord(
     /** What is done in the middle is of both sides. */
     public boolean isOf(Side of) {
         return side == of || side == Side.MIDLINE;
+    }
+
+    /** An extra set or an easier version: it makes up for nothing of the plan, and what is missing of it is missing of nothing. */
+    public boolean isBesidesThePlan() {
+        return blockId.indexOf(Variants.BESIDES) >= 0;
     }
 
     public List<PhaseDone> contractions() {

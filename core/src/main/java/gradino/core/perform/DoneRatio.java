@@ -5,7 +5,7 @@ import gradino.core.prescribe.BlockKind;
 import java.util.List;
 
 /**
- * How much of one side's planned contraction was done (house rule): Σ min(done, planned) ÷ Σ planned over contraction
+ * How much of one side's planned contraction was done (house rule): Σ min(done, planned) ÷ Σ planned over the plan's contraction
  * phases. Supported holds are reported apart.
  *
  * @param ratio 0 to 1; 0 when nothing was planned
@@ -26,7 +26,7 @@ public record DoneRatio(double ratio, double lowestPhase, double holdRatio) {
         double holdPlanned = 0;
         double holdCounted = 0;
         for (var block : blocks) {
-            if (!block.isOf(side)) {
+            if (!block.isOf(side) || block.isBesidesThePlan()) {
                 continue;
             }
             for (var phase : block.phases()) {

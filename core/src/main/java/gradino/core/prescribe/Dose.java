@@ -25,9 +25,11 @@ public record Dose(
         int topHoldSeconds,
         int handsOffSeconds,
         int handsOffRepetitions) {
+    static final int MOST_SETS = 20;
+
     public Dose {
         OutOfBoundsException.require("supportedHoldSeconds", supportedHoldSeconds, 0, 3600, "s");
-        OutOfBoundsException.require("sets", sets, 0, 20, "");
+        OutOfBoundsException.require("sets", sets, 0, MOST_SETS, "");
         OutOfBoundsException.require("topHoldSeconds", topHoldSeconds, 0, 600, "s");
         OutOfBoundsException.require("handsOffSeconds", handsOffSeconds, 0, 600, "s");
         OutOfBoundsException.require("handsOffRepetitions", handsOffRepetitions, 0, 20, "");

@@ -52,6 +52,32 @@ public record Timeline(List<Phase> phases) {
             return endSecond - startSecond;
         }
 
+        /** The same phase at another time, in a block of another name. */
+        Phase from(int second, String id) {
+            int by = second - startSecond;
+            return new Phase(
+                    second,
+                    endSecond + by,
+                    side,
+                    line,
+                    place,
+                    id,
+                    block,
+                    kind,
+                    direction,
+                    effortFrom,
+                    effortTo,
+                    cue,
+                    contact,
+                    set,
+                    sets,
+                    count,
+                    counts,
+                    breaths.stream()
+                            .map(b -> new BreathMark(b.atSecond() + by, b.phase()))
+                            .toList());
+        }
+
         /** Whether own strength works in it: the done-ratio and the time under tension count it. */
         public boolean isContraction() {
             return direction != Direction.NONE;

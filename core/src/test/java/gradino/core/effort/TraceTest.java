@@ -21,8 +21,10 @@ import org.testng.annotations.Test;
 /** Traces made by formula, so that what comes out is known on paper. */
 public class TraceTest {
     private static final double REFERENCE = 200;
-    private static final List<Phase> RAMP = List.of(
+    private static final List<Phase> PHASES = List.of(
             phase(0, 5, PhaseKind.STEP, 20), phase(5, 10, PhaseKind.STEP, 40), phase(10, 20, PhaseKind.TOP_HOLD, 60));
+
+    private static final List<Asked> RAMP = Asked.planned(PHASES);
 
     private static Phase phase(int start, int end, PhaseKind kind, int effort) {
         var percent = EffortPercent.of(effort);
@@ -38,6 +40,29 @@ public class TraceTest {
                 Direction.PRESS,
                 percent,
                 percent,
+                "",
+                "",
+                1,
+                1,
+                0,
+                0,
+                List.of());
+    }
+
+    private static Phase rise(int start, int end, int from, int to) {
+        var p = phase(start, end, PhaseKind.STEP, to);
+        return new Phase(
+                start,
+                end,
+                p.side(),
+                "",
+                "",
+                p.blockId(),
+                p.block(),
+                p.kind(),
+                p.direction(),
+                EffortPercent.of(from),
+                p.effortTo(),
                 "",
                 "",
                 1,
@@ -180,7 +205,7 @@ public class TraceTest {
     }
 
     private static TraceAnalysis pressed(SimulatedPerson.Manner manner) {
-        return TraceAnalysis.of(new SimulatedPerson(manner, REFERENCE, 7).press(RAMP), REFERENCE, RAMP);
+        return TraceAnalysis.of(new SimulatedPerson(manner, REFERENCE, 7).press(PHASES), REFERENCE, RAMP);
     }
 
     @Test
@@ -203,7 +228,48 @@ public class TraceTest {
     public void theSameSeedPressesTheSameWay() {
         var one = pressed(SimulatedPerson.Manner.GOOD);
         assertThat(pressed(SimulatedPerson.Manner.GOOD)).isEqualTo(one);
-        var other = new SimulatedPerson(SimulatedPerson.Manner.GOOD, REFERENCE, 8).press(RAMP);
+        var other = new SimulatedPerson(SimulatedPerson.Manner.GOOD, REFERENCE, 8).press(PHASES);
         assertThat(TraceAnalysis.of(other, REFERENCE, RAMP)).isNotEqualTo(one);
+    }
+
+    @Test
+    public void toldOnlyWhatIsAskedNowThePersonPressesAlike() {
+        var pressing = new SimulatedPerson.Pressing(new SimulatedPerson(SimulatedPerson.Manner.GOOD, REFERENCE, 7));
+        double[] seconds = IntStream.range(0, 1000).mapToDouble(i -> i / 50.0).toArray();
+        double[] newtons = java.util.Arrays.stream(seconds)
+                .map(t -> pressing.follow(asked(t), 1 - t / 20))
+                .toArray();
+        var a = TraceAnalysis.of(ForceTrace.read(seconds, newtons).trace().orElseThrow(), REFERENCE, RAMP);
+        assertThat(a).isEqualTo(pressed(SimulatedPerson.Manner.GOOD));
+    }
+
+    @Test
+    public void whatWasCutShortOrMadeLongerIsJudgedAsItWasRun() {
+        var run = Asked.done(PHASES, List.of(5.0, 2.5, 20.0));
+        assertThat(run).extracting(Asked::startSecond).containsExactly(0.0, 5.0, 7.5);
+        assertThat(run.get(2).endSecond()).isEqualTo(27.5);
+        var rising = Asked.done(List.of(rise(0, 10, 20, 60)), List.of(5.0)).get(0);
+        assertThat(rising.toPercent()).isEqualTo(40);
+        assertThat(Asked.done(List.of(rise(0, 10, 20, 60)), List.of(20.0))
+                        .get(0)
+                        .percentAt(10))
+                .isEqualTo(40);
+    }
+
+    @Test
+    public void throughLessThanTwoSecondsOfTopHoldNoSlopeIsTold() {
+        var cut = Asked.done(PHASES, List.of(5.0, 5.0, 1.5));
+        var trace = new SimulatedPerson(SimulatedPerson.Manner.FADING, REFERENCE, 7).press(PHASES);
+        assertThat(TraceAnalysis.of(trace, REFERENCE, cut).fade()).isNull();
+        assertThat(TraceAnalysis.of(trace, REFERENCE, RAMP).fade()).isNegative();
+    }
+
+    @Test
+    public void nearTheTopTheBestSecondOfTheFirstThreeIsTold() {
+        // Reached at 2.4 s: no whole second of it ends within 3 s; reached at 1.5 s one does.
+        var late = analysis(t -> t < 10 ? asked(t) : t < 12.4 ? 10 : 60);
+        assertThat(late.steps().get(2).peakSecond()).isCloseTo(0.4 * 10 + 0.6 * 60, within(1.5));
+        var soon = analysis(t -> t < 10 ? asked(t) : t < 11.5 ? 10 : 60);
+        assertThat(soon.steps().get(2).peakSecond()).isCloseTo(60, within(1e-6));
     }
 }
