@@ -8,8 +8,10 @@ import gradino.core.advance.Moment;
 import gradino.core.advance.Policy;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import gradino.core.effort.Asked;
 import gradino.core.effort.SimulatedPerson;
 import gradino.core.effort.TraceAnalysis;
+import gradino.core.effort.TraceCode;
 import gradino.core.intake.Limits;
 import gradino.core.measure.EndFeel;
 import gradino.core.measure.Mode;
@@ -39,6 +41,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.LongStream;
 
 /** The core's own speed. */
 final class CoreBench {
@@ -59,13 +63,29 @@ final class CoreBench {
         var times = new ArrayList<Double>();
         for (int run = 0; run < 40; run++) {
             long before = System.nanoTime();
-            int steps = TraceAnalysis.of(trace, 200, phases).steps().size();
+            int steps =
+                    TraceAnalysis.of(trace, 200, Asked.planned(phases)).steps().size();
             times.add((System.nanoTime() - before) / 1e6);
             if (steps != phases.size()) {
                 throw new IllegalStateException("steps are missing");
             }
         }
-        return List.of(new Measured("trace-analysis-60-min", Bench.median(times), "ms", 20));
+        return List.of(
+                new Measured("trace-analysis-60-min", Bench.median(times), "ms", 20),
+                new Measured("trace-60-min-two-gauges", (packed() + packed()) / 1e3, "kB", 600));
+    }
+
+    /** Bytes of an hour of one gauge with noise of 1 N, resolved to a tenth. */
+    private static int packed() {
+        int samples = 3600 * 50;
+        return TraceCode.pack(new TraceCode.Samples(
+                        LongStream.range(0, samples).map(i -> 20 * i).boxed().toList(),
+                        IntStream.range(0, samples)
+                                .map(i ->
+                                        (int) Math.rint(1200 + 400 * Math.sin(i / 900.0) + 10 * RANDOM.nextGaussian()))
+                                .boxed()
+                                .toList()))
+                .length;
     }
 
     private static Timeline.Phase step(int start, int effort) {
