@@ -2,10 +2,12 @@ import './app/styles.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App';
+import { keepOffline } from './app/offline';
 import { applyTheme, storedTheme } from './app/theme';
 import { flush } from './steps/perform/outbox';
 
 applyTheme(storedTheme());
+keepOffline(false);
 
 // Blocks of a session that ended without a server go out as soon as the pages are opened again.
 void flush();

@@ -1,6 +1,6 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
-import { createBrowserRouter, RouterProvider } from 'react-router';
+import { BrowserRouter, Route, Routes } from 'react-router';
 import { Gate } from '../steps/account/Gate';
 import { TodayPage } from '../steps/today/TodayPage';
 import { NotFound, Shell } from './Shell';
@@ -32,43 +32,48 @@ const LibraryPage = lazy(() =>
 const DecisionPage = lazy(() => import('../steps/advance/DecisionPage').then((m) => ({ default: m.DecisionPage })));
 const FloorPage = lazy(() => import('../steps/perform/FloorPage').then((m) => ({ default: m.FloorPage })));
 const ClosePage = lazy(() => import('../steps/perform/ClosePage').then((m) => ({ default: m.ClosePage })));
+const ReplayPage = lazy(() => import('../steps/perform/ReplayPage').then((m) => ({ default: m.ReplayPage })));
 const PerformPage = lazy(() => import('../steps/perform/PerformPage').then((m) => ({ default: m.PerformPage })));
+const LinksPage = lazy(() => import('../steps/home/LinksPage').then((m) => ({ default: m.LinksPage })));
 const AccountsPage = lazy(() => import('../steps/account/AccountsPage').then((m) => ({ default: m.AccountsPage })));
 const SharingPage = lazy(() => import('../steps/account/SharingPage').then((m) => ({ default: m.SharingPage })));
 const StudioPage = lazy(() => import('../steps/exchange/StudioPage').then((m) => ({ default: m.StudioPage })));
 
-const router = createBrowserRouter([
-  { path: '/sessions/:sessionId', element: <FloorPage /> },
-  {
-    element: <Shell />,
-    children: [
-      { path: '/', element: <TodayPage /> },
-      { path: '/clients/new', element: <ClientForm /> },
-      { path: '/clients/:clientId', element: <ClientPage /> },
-      { path: '/clients/:clientId/edit', element: <ClientForm /> },
-      { path: '/clients/:clientId/screening', element: <ScreeningPage /> },
-      { path: '/clients/:clientId/measure', element: <MapPage /> },
-      { path: '/clients/:clientId/measure/bench', element: <MeasurePage /> },
-      { path: '/clients/:clientId/measure/batteries', element: <BatteriesPage /> },
-      { path: '/clients/:clientId/measure/assessments/:assessmentId', element: <AssessmentPage /> },
-      { path: '/clients/:clientId/measure/motions/:motion/:position/:instrument', element: <MotionPage /> },
-      { path: '/clients/:clientId/prescribe', element: <PrescribePage /> },
-      { path: '/clients/:clientId/compose', element: <ComposePage /> },
-      { path: '/clients/:clientId/compose/:compositionId', element: <ComposePage /> },
-      { path: '/clients/:clientId/compose/:compositionId/handout', element: <HandoutPage /> },
-      { path: '/clients/:clientId/perform', element: <PerformPage /> },
-      { path: '/clients/:clientId/advance', element: <DecisionPage /> },
-      { path: '/sessions/:sessionId/close', element: <ClosePage /> },
-      { path: '/clients/:clientId/sharing', element: <SharingPage /> },
-      { path: '/library', element: <LibraryPage /> },
-      { path: '/noise', element: <NoisePage /> },
-      { path: '/noise/:studyId', element: <StudyPage /> },
-      { path: '/studio', element: <StudioPage /> },
-      { path: '/studio/accounts', element: <AccountsPage /> },
-      { path: '*', element: <NotFound /> },
-    ],
-  },
-]);
+function Pages() {
+  return (
+    <Routes>
+      <Route path="/sessions/:sessionId" element={<FloorPage />} />
+      <Route path="/sessions/:sessionId/replay" element={<ReplayPage />} />
+      <Route element={<Shell />}>
+        <Route path="/" element={<TodayPage />} />
+        <Route path="/clients/new" element={<ClientForm />} />
+        <Route path="/clients/:clientId" element={<ClientPage />} />
+        <Route path="/clients/:clientId/edit" element={<ClientForm />} />
+        <Route path="/clients/:clientId/screening" element={<ScreeningPage />} />
+        <Route path="/clients/:clientId/measure" element={<MapPage />} />
+        <Route path="/clients/:clientId/measure/bench" element={<MeasurePage />} />
+        <Route path="/clients/:clientId/measure/batteries" element={<BatteriesPage />} />
+        <Route path="/clients/:clientId/measure/assessments/:assessmentId" element={<AssessmentPage />} />
+        <Route path="/clients/:clientId/measure/motions/:motion/:position/:instrument" element={<MotionPage />} />
+        <Route path="/clients/:clientId/prescribe" element={<PrescribePage />} />
+        <Route path="/clients/:clientId/compose" element={<ComposePage />} />
+        <Route path="/clients/:clientId/compose/:compositionId" element={<ComposePage />} />
+        <Route path="/clients/:clientId/compose/:compositionId/handout" element={<HandoutPage />} />
+        <Route path="/clients/:clientId/perform" element={<PerformPage />} />
+        <Route path="/clients/:clientId/home" element={<LinksPage />} />
+        <Route path="/clients/:clientId/advance" element={<DecisionPage />} />
+        <Route path="/sessions/:sessionId/close" element={<ClosePage />} />
+        <Route path="/clients/:clientId/sharing" element={<SharingPage />} />
+        <Route path="/library" element={<LibraryPage />} />
+        <Route path="/noise" element={<NoisePage />} />
+        <Route path="/noise/:studyId" element={<StudyPage />} />
+        <Route path="/studio" element={<StudioPage />} />
+        <Route path="/studio/accounts" element={<AccountsPage />} />
+        <Route path="*" element={<NotFound />} />
+      </Route>
+    </Routes>
+  );
+}
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -82,7 +87,9 @@ export function App() {
     <QueryClientProvider client={queries}>
       <Suspense fallback={<p className="p-8 text-soft">One moment…</p>}>
         <Gate>
-          <RouterProvider router={router} />
+          <BrowserRouter>
+            <Pages />
+          </BrowserRouter>
         </Gate>
       </Suspense>
     </QueryClientProvider>

@@ -65,6 +65,7 @@ const KEYS: [string, [string, string][]][] = [
       ['←', 'back to the start of this block'],
       ['→', 'skip, with a reason'],
       ['+', '10 s more'],
+      ['s', 'one set more'],
       ['f', 'fault'],
       ['p', 'pain'],
       ['c', 'cramp'],

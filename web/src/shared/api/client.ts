@@ -15,12 +15,16 @@ export function forgeryHeader(): Record<string, string> {
   return token === undefined ? {} : { 'X-XSRF-TOKEN': decodeURIComponent(token) };
 }
 
+/** Whether these are a client's pages at home: they ask in the client's name, whoever else is signed in on the device. */
+export const AT_HOME = /^\/home(\/|$)/.test(location.pathname);
+
 /** Told on the window when the server no longer knows who asks. */
 export const SIGNED_OUT = 'gradino:signed-out';
 
 api.use({
   onRequest({ request }) {
     for (const [name, value] of Object.entries(forgeryHeader())) request.headers.set(name, value);
+    if (AT_HOME) request.headers.set('X-Gradino-Home', '1');
     return request;
   },
   onResponse({ response }) {

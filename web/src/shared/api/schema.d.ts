@@ -340,6 +340,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/home-links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["links"];
+        put?: never;
+        post: operations["make"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/home-links/{linkId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["revoke"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/library": {
         parameters: {
             query?: never;
@@ -398,6 +430,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/notes/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read"];
         delete?: never;
         options?: never;
         head?: never;
@@ -708,6 +756,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/devices/{page}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["connect"];
+        delete: operations["leave"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{page}/stream": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stream"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{page}/{deviceId}/ask": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ask"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{page}/{deviceId}/cable": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["cable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{page}/{deviceId}/hold": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["hold"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{page}/{deviceId}/zero": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["zero"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exchange/files/{file}": {
         parameters: {
             query?: never;
@@ -756,7 +900,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/inclinometers": {
+    "/api/home/enter": {
         parameters: {
             query?: never;
             header?: never;
@@ -765,14 +909,14 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["connect"];
+        post: operations["enter"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/inclinometers/{deviceId}": {
+    "/api/home/leave": {
         parameters: {
             query?: never;
             header?: never;
@@ -780,72 +924,40 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        put?: never;
+        post: operations["leave_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/home/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["note"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/home/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["plan"];
         put?: never;
         post?: never;
-        delete: operations["disconnect"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/inclinometers/{deviceId}/cable": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["cable"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/inclinometers/{deviceId}/hold": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["hold"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/inclinometers/{deviceId}/stream": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["stream"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/inclinometers/{deviceId}/zero": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["zero"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1028,6 +1140,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["unread"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/screening": {
         parameters: {
             query?: never;
@@ -1067,7 +1195,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["blocks"];
         put?: never;
         post: operations["block"];
         delete?: never;
@@ -1092,6 +1220,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{sessionId}/devices/{device}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["here"];
+        post?: never;
+        delete: operations["left"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{sessionId}/morning": {
         parameters: {
             query?: never;
@@ -1108,6 +1252,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sessions/{sessionId}/references": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["measured"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions/{sessionId}/summary": {
         parameters: {
             query?: never;
@@ -1118,6 +1278,22 @@ export interface paths {
         get: operations["summary"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{sessionId}/traces": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["traces"];
+        put?: never;
+        post: operations["trace"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1293,6 +1469,18 @@ export interface components {
             degrees: number;
             point: string;
             press: boolean;
+        };
+        Ask: {
+            /** Format: double */
+            contraction: number;
+            /** Format: double */
+            fromPercent: number;
+            /** Format: double */
+            leftAfter: number;
+            /** Format: double */
+            seconds: number;
+            /** Format: double */
+            toPercent: number;
         };
         Assessment: {
             batteryId: string;
@@ -1718,16 +1906,47 @@ export interface components {
             /** Format: int32 */
             painEndsBlockAbove: number;
             plan?: components["schemas"]["Plan"];
+            references: components["schemas"]["FloorReference"][];
             timeline: components["schemas"]["Timeline"];
             title: string;
+            variants: components["schemas"]["Variant"][];
         };
         FloorLine: {
             faults: string[];
             /** @enum {string} */
             firstSide: "LEFT" | "RIGHT" | "MIDLINE";
+            /** @enum {string} */
+            instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
             line: string;
+            motion: string;
             position: string;
+            positionId: string;
             props: components["schemas"]["SidedSetUp"];
+        };
+        FloorReference: {
+            allowed: boolean;
+            /** Format: double */
+            degrees: number;
+            /** @enum {string} */
+            direction: "PRESS" | "PULL" | "NONE";
+            id?: string;
+            line: string;
+            /** Format: double */
+            newtons?: number;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "MIDLINE";
+            why: string;
+        };
+        Force: {
+            deviceId: string;
+            /** Format: int64 */
+            everyMillis: number;
+            /** Format: int64 */
+            firstMillis: number;
+            plugged: boolean;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "MIDLINE";
+            tenths: number[];
         };
         ForecastView: {
             /** Format: int32 */
@@ -1742,6 +1961,13 @@ export interface components {
             parameters: components["schemas"]["BlockParameter"][];
             usual: components["schemas"]["BlockDraft"];
             words: string;
+        };
+        FromHome: {
+            /** Format: date-time */
+            at: string;
+            clientId: string;
+            clientName: string;
+            text: string;
         };
         GateResult: {
             because: {
@@ -1806,6 +2032,62 @@ export interface components {
             samples: number;
             /** Format: double */
             sd: number;
+        };
+        HomeKey: {
+            pin?: string;
+            token: string;
+        };
+        HomeLine: {
+            due: boolean;
+            /** Format: date-time */
+            lastDone?: string;
+            lineId: string;
+            /** Format: int32 */
+            minutes: number;
+            openSession?: string;
+            position: string;
+            title: string;
+        };
+        HomeLink: {
+            /** Format: int32 */
+            devices: number;
+            /** Format: date-time */
+            expiresAt: string;
+            id: string;
+            /** Format: date-time */
+            madeAt: string;
+            pin: boolean;
+            stands: boolean;
+            state: string;
+        };
+        HomeMorning: {
+            /** Format: date-time */
+            endedAt: string;
+            sessionId: string;
+            title: string;
+        };
+        HomePlan: {
+            clientId: string;
+            composed: components["schemas"]["HomeSession"][];
+            days: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
+            heldBack: string[];
+            lines: components["schemas"]["HomeLine"][];
+            mornings: components["schemas"]["HomeMorning"][];
+            name: string;
+            notes: components["schemas"]["Note"][];
+            tapes: components["schemas"]["HomeTape"][];
+            trainingDay: boolean;
+        };
+        HomeSession: {
+            compositionId: string;
+            name: string;
+        };
+        HomeTape: {
+            hasStart: boolean;
+            motion: string;
+            needed: components["schemas"]["Needed"][];
+            position: components["schemas"]["Position"];
+            title: string;
         };
         HouseNoise: {
             /** Format: double */
@@ -2065,6 +2347,10 @@ export interface components {
             motionLimits: components["schemas"]["MotionLimit"][];
             restriction: string;
         };
+        MadeLink: {
+            link: components["schemas"]["HomeLink"];
+            token: string;
+        };
         Mark: {
             /** @enum {string} */
             kind: "LINE" | "ARROW" | "CIRCLE" | "RECTANGLE" | "SECTOR";
@@ -2231,6 +2517,10 @@ export interface components {
             /** @enum {string} */
             unit: "GRADE" | "CENTIMETRE";
         };
+        Needed: {
+            segment: string;
+            words: string;
+        };
         NeededLength: {
             /** @enum {string} */
             segment: "SHANK" | "LEG" | "THIGH" | "HIP_CENTRES" | "TOE_TO_ANKLE";
@@ -2273,9 +2563,29 @@ export interface components {
             id: string;
         };
         NewDevice: {
+            gauge?: components["schemas"]["NewGauge"];
+            id: string;
+            inclinometer?: components["schemas"]["NewInclinometer"];
+        };
+        NewGauge: {
+            /** @enum {string} */
+            manner: "GOOD" | "OVER_EAGER" | "FADING" | "STOPS_EARLY";
+            /** Format: int64 */
+            seed: number;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "MIDLINE";
+            /** Format: double */
+            strengthNewtons: number;
+        };
+        NewHomeLink: {
+            /** Format: int32 */
+            days: number;
+            id: string;
+            pin?: string;
+        };
+        NewInclinometer: {
             /** Format: double */
             endDegrees: number;
-            id: string;
             /** Format: int64 */
             seed: number;
         };
@@ -2297,12 +2607,25 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        NewNote: {
+            id: string;
+            text: string;
+        };
         NewReading: {
             /** Format: int32 */
             person: number;
             trials: number[];
             /** Format: int32 */
             visit: number;
+        };
+        NewReference: {
+            /** @enum {string} */
+            direction: "PRESS" | "PULL" | "NONE";
+            id: string;
+            line: string;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "MIDLINE";
+            tries: components["schemas"]["Samples"][];
         };
         NewRestriction: {
             id: string;
@@ -2331,6 +2654,18 @@ export interface components {
             /** Format: int32 */
             visits: number;
         };
+        NewTrace: {
+            blockId: string;
+            id: string;
+            phaseSeconds: number[];
+            samples: components["schemas"]["Samples"];
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "MIDLINE";
+        };
+        News: {
+            angles: components["schemas"]["Reading"][];
+            forces: components["schemas"]["Force"][];
+        };
         Next: {
             /** Format: int32 */
             person: number;
@@ -2342,6 +2677,18 @@ export interface components {
             driftPerDay: number;
             house: components["schemas"]["HouseNoise"];
             shipped: components["schemas"]["HouseNoise"];
+        };
+        Note: {
+            clientId: string;
+            /** Format: date-time */
+            happenedAt: string;
+            id: string;
+            read: boolean;
+            text: string;
+        };
+        Others: {
+            /** Format: int32 */
+            others: number;
         };
         Pain: {
             /** @enum {string} */
@@ -2668,6 +3015,10 @@ export interface components {
             /** Format: date-time */
             openedAt: string;
         };
+        Samples: {
+            millis: number[];
+            tenths: number[];
+        };
         Saving: {
             draft: components["schemas"]["SessionDraft"];
             name: string;
@@ -2853,10 +3204,6 @@ export interface components {
             kind: "PUBLISHED" | "COMMON_PRACTICE" | "HOUSE_RULE";
             text: string;
         };
-        SseEmitter: {
-            /** Format: int64 */
-            timeout?: number;
-        };
         Stand: {
             /** Format: double */
             height: number;
@@ -2875,6 +3222,24 @@ export interface components {
             restSeconds: number;
             /** Format: double */
             rounds: number;
+        };
+        Step: {
+            /** Format: double */
+            asked: number;
+            /** @enum {string} */
+            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "RELEASE" | "HOLD" | "STEP" | "TOP_HOLD" | "RAMP_DOWN" | "CONTRACT" | "RELAX" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "LIFT" | "LOWER" | "LOWERING" | "RETURN" | "BOTTOM" | "UP" | "PULSE_IN" | "PULSE_OUT" | "STEP_AWAY" | "STEP_INTO" | "MOVE" | "END_PAUSE" | "SETTLE" | "REST" | "RE_MEASURE" | "SIDE_CHANGE";
+            /** Format: double */
+            mean: number;
+            /** Format: double */
+            peak: number;
+            /** Format: double */
+            peakSecond?: number;
+            /** Format: double */
+            reachedAfterSeconds?: number;
+            /** Format: double */
+            rmse: number;
+            /** Format: double */
+            within: number;
         };
         StopSignText: {
             advice: string;
@@ -3011,6 +3376,37 @@ export interface components {
             seconds: number;
             sides: components["schemas"]["SidedSideTotals"];
         };
+        TraceAnalysis: {
+            /** Format: double */
+            fade?: number;
+            /** Format: double */
+            measured: number;
+            /** Format: double */
+            rmse: number;
+            steps: components["schemas"]["Step"][];
+            /** Format: double */
+            unsteadiness?: number;
+            /** Format: double */
+            within: number;
+        };
+        TracePoint: {
+            /** Format: double */
+            newtons: number;
+            /** Format: double */
+            second: number;
+        };
+        TraceView: {
+            analysis?: components["schemas"]["TraceAnalysis"];
+            blockId: string;
+            findings: components["schemas"]["Finding"][];
+            id: string;
+            phaseSeconds: number[];
+            points: components["schemas"]["TracePoint"][];
+            /** Format: double */
+            referenceNewtons?: number;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "MIDLINE";
+        };
         Training: {
             easier: string[];
             equipment: string[];
@@ -3059,6 +3455,12 @@ export interface components {
             source: string;
             /** Format: double */
             upper: number;
+        };
+        Variant: {
+            blockId: string;
+            /** @enum {string} */
+            kind: "EASIER" | "EXTRA_SET";
+            phases: components["schemas"]["Phase"][];
         };
         WantedAngle: {
             body: {
@@ -3725,6 +4127,75 @@ export interface operations {
             };
         };
     };
+    links: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HomeLink"][];
+                };
+            };
+        };
+    };
+    make: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewHomeLink"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeLink"];
+                };
+            };
+        };
+    };
+    revoke: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                linkId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     libraryFor: {
         parameters: {
             query?: {
@@ -3871,6 +4342,26 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["MeasurePreview"];
                 };
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -4370,6 +4861,168 @@ export interface operations {
             };
         };
     };
+    connect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                page: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewDevice"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    leave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                page: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    stream: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                page: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["News"];
+                };
+            };
+        };
+    };
+    ask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                page: string;
+                deviceId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Ask"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    cable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                page: string;
+                deviceId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Cable"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    hold: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                page: string;
+                deviceId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reading"];
+                };
+            };
+        };
+    };
+    zero: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                page: string;
+                deviceId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reading"];
+                };
+            };
+        };
+    };
     table: {
         parameters: {
             query?: never;
@@ -4438,7 +5091,7 @@ export interface operations {
             };
         };
     };
-    connect: {
+    enter: {
         parameters: {
             query?: never;
             header?: never;
@@ -4447,34 +5100,12 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["NewDevice"];
+                "application/json": components["schemas"]["HomeKey"];
             };
         };
         responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Reading"];
-                };
-            };
-        };
-    };
-    disconnect: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                deviceId: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
+            /** @description No Content */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -4482,39 +5113,51 @@ export interface operations {
             };
         };
     };
-    cable: {
+    leave_1: {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                deviceId: string;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
+        };
+    };
+    note: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
             cookie?: never;
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Cable"];
+                "application/json": components["schemas"]["NewNote"];
             };
         };
         responses: {
-            /** @description OK */
-            200: {
+            /** @description No Content */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content: {
-                    "application/json": components["schemas"]["Reading"];
-                };
+                content?: never;
             };
         };
     };
-    hold: {
+    plan: {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                deviceId: string;
-            };
+            path?: never;
             cookie?: never;
         };
         requestBody?: never;
@@ -4525,51 +5168,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Reading"];
-                };
-            };
-        };
-    };
-    stream: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                deviceId: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "text/event-stream": components["schemas"]["SseEmitter"];
-                };
-            };
-        };
-    };
-    zero: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                deviceId: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Reading"];
+                    "application/json": components["schemas"]["HomePlan"];
                 };
             };
         };
@@ -4896,6 +5495,26 @@ export interface operations {
             };
         };
     };
+    unread: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FromHome"][];
+                };
+            };
+        };
+    };
     questions: {
         parameters: {
             query?: never;
@@ -4934,6 +5553,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Floor"];
+                };
+            };
+        };
+    };
+    blocks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sessionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BlockRecord"][];
                 };
             };
         };
@@ -4988,6 +5629,50 @@ export interface operations {
             };
         };
     };
+    here: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sessionId: string;
+                device: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Others"];
+                };
+            };
+        };
+    };
+    left: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sessionId: string;
+                device: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     morning: {
         parameters: {
             query?: never;
@@ -5012,6 +5697,32 @@ export interface operations {
             };
         };
     };
+    measured: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sessionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewReference"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FloorReference"];
+                };
+            };
+        };
+    };
     summary: {
         parameters: {
             query?: never;
@@ -5031,6 +5742,52 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Summary"];
                 };
+            };
+        };
+    };
+    traces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sessionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TraceView"][];
+                };
+            };
+        };
+    };
+    trace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sessionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewTrace"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

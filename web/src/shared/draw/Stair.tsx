@@ -29,6 +29,13 @@ type Props = {
   label: string;
 };
 
+const MARGIN = 8;
+
+/** How high one percent of effort is in a drawing of that height: what is drawn over a staircase uses the same. */
+export function perPercent(height: number): number {
+  return (height / 2 - MARGIN) / 100;
+}
+
 /**
  * The staircase of one side: press goes down from the line, pull rises from it with slanted tops, a hold is a band on the
  * line, rotations are loops, a settle is a wave of breaths.
@@ -37,7 +44,7 @@ export function Stair({ phases, from, to, width, height, marker, label }: Props)
   const span = Math.max(1, to - from);
   const x = (second: number) => ((second - from) / span) * width;
   const axis = height / 2;
-  const scale = (height / 2 - 8) / 100;
+  const scale = perPercent(height);
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}

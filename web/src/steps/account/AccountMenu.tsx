@@ -5,6 +5,7 @@ import { Button } from '../../shared/ui/Button';
 import { Failure } from '../../shared/ui/Findings';
 import { Sheet } from '../../shared/ui/Sheet';
 import { TextField } from '../../shared/ui/TextField';
+import { forgetKept } from '../../shared/offline';
 import { ROLE, useStanding } from './standing';
 
 /** Who is signed in, and the ways out. */
@@ -14,7 +15,7 @@ export function AccountMenu() {
   const leave = useMutation({
     mutationFn: (everywhere: boolean) => ask(api.POST('/api/me/sign-out', { params: { query: { everywhere } } })),
     // Loaded anew, so that nothing of this account stays in the window.
-    onSuccess: () => location.assign('/'),
+    onSuccess: () => forgetKept().finally(() => location.assign('/')),
   });
   if (!me) return null;
   return (

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { api, ask, type Schemas } from '../../shared/api/client';
 import { DUE } from '../../shared/restrictions';
 import { day, degrees, words } from '../../shared/units';
 import { ClientHead } from '../../shared/ui/ClientHead';
+import { ButtonLink } from '../../shared/ui/ButtonLink';
 import { Failure } from '../../shared/ui/Findings';
 import { useCatalogue } from '../../shared/ui/useCatalogue';
 import { Clearances } from './Clearances';
@@ -34,8 +35,6 @@ export function ClientPage() {
     </>
   );
 }
-
-const LINK = 'inline-block border border-rule bg-card px-4 py-2 font-semibold hover:bg-tread';
 
 function File({ client }: { client: ClientFile }) {
   const d = client.details;
@@ -73,12 +72,8 @@ function File({ client }: { client: ClientFile }) {
         ))}
       </dl>
       <div className="mt-4 flex flex-wrap gap-3">
-        <Link to={`/clients/${client.id}/edit`} className={LINK}>
-          Change the file
-        </Link>
-        <Link to={`/clients/${client.id}/sharing`} className={LINK}>
-          Who may see this
-        </Link>
+        <ButtonLink to={`/clients/${client.id}/edit`}>Change the file</ButtonLink>
+        <ButtonLink to={`/clients/${client.id}/sharing`}>Who may see this</ButtonLink>
       </div>
     </section>
   );
@@ -102,9 +97,9 @@ function Screened({ client }: { client: ClientFile }) {
         ) : null}
         {due && <strong className="text-warn">▲ {due}.</strong>}
       </p>
-      <Link to={`/clients/${client.id}/screening`} className={LINK}>
+      <ButtonLink to={`/clients/${client.id}/screening`}>
         {client.screenedAt ? 'Ask again' : 'Ask the questions'}
-      </Link>
+      </ButtonLink>
     </section>
   );
 }

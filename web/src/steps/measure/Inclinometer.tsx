@@ -1,29 +1,30 @@
 import { useEffect, useState } from 'react';
-import { api, ask, newId, type Schemas } from '../../shared/api/client';
+import { api, ask, type Schemas } from '../../shared/api/client';
+import { DevicePage } from '../../shared/api/devices';
 import { degrees } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 
 type DeviceReading = Schemas['Reading'];
 type Props = { take: (degrees: number) => void; expected: number };
 
-const SILENCE_MS = 3000;
+const ID = 'inclinometer';
 
 /** The simulated inclinometer: stream, zero, hold; what the samples mean is the server's. */
 export function Inclinometer({ take, expected }: Props) {
-  const [id] = useState(newId);
   const [end] = useState(() => Math.round(expected));
-  const { reading, silent } = useStream(id, end);
+  const { page, reading, silent } = useStream(end);
   const [said, setSaid] = useState('');
-  const path = { params: { path: { deviceId: id } } };
+  const path = { params: { path: { page: page?.id ?? '', deviceId: ID } } };
   const say = (e: unknown) => setSaid(e instanceof Error ? e.message : '');
   const hold = () =>
-    ask(api.POST('/api/inclinometers/{deviceId}/hold', path)).then((r) => {
+    ask(api.POST('/api/devices/{page}/{deviceId}/hold', path)).then((r) => {
       setSaid('');
       if (r.held) take(r.held.degrees);
     }, say);
-  const zero = () => ask(api.POST('/api/inclinometers/{deviceId}/zero', path)).then(() => setSaid('Zeroed here.'), say);
+  const zero = () =>
+    ask(api.POST('/api/devices/{page}/{deviceId}/zero', path)).then(() => setSaid('Zeroed here.'), say);
   const cable = (plugged: boolean) =>
-    ask(api.POST('/api/inclinometers/{deviceId}/cable', { ...path, body: { in: plugged } })).then(
+    ask(api.POST('/api/devices/{page}/{deviceId}/cable', { ...path, body: { in: plugged } })).then(
       () => setSaid(''),
       say,
     );
@@ -61,36 +62,19 @@ function state(reading: DeviceReading | null, silent: boolean): string {
   return reading.held ? `● steady ${degrees(reading.held.degrees)}, spread ${reading.held.sd.toFixed(1)}°` : '○ moving';
 }
 
-/** Listens to the device; the browser opens the stream again by itself when it breaks. */
-function useStream(id: string, end: number): { reading: DeviceReading | null; silent: boolean } {
+function useStream(end: number) {
+  const [page, setPage] = useState<DevicePage | null>(null);
   const [reading, setReading] = useState<DeviceReading | null>(null);
   const [silent, setSilent] = useState(false);
   useEffect(() => {
-    let source: EventSource | undefined;
-    let quiet: ReturnType<typeof setTimeout> | undefined;
-    let gone = false;
-    const connect = () =>
-      ask(api.POST('/api/inclinometers', { body: { id, endDegrees: end, seed: 7 } })).then(
-        () => {
-          if (gone) return;
-          source = new EventSource(`/api/inclinometers/${id}/stream`);
-          source.onmessage = (event: MessageEvent<string>) => {
-            setReading(JSON.parse(event.data) as DeviceReading);
-            setSilent(false);
-            clearTimeout(quiet);
-            quiet = setTimeout(() => setSilent(true), SILENCE_MS);
-          };
-          source.onerror = () => setSilent(true);
-        },
-        () => setSilent(true),
-      );
-    void connect();
-    return () => {
-      gone = true;
-      clearTimeout(quiet);
-      source?.close();
-      void api.DELETE('/api/inclinometers/{deviceId}', { params: { path: { deviceId: id } } });
-    };
-  }, [id, end]);
-  return { reading, silent };
+    const opened = new DevicePage();
+    opened.listen(({ angles }) => angles[0] && setReading(angles[0]));
+    opened.onSilence(setSilent);
+    opened.connect({ id: ID, inclinometer: { endDegrees: end, seed: 7 } }).then(
+      () => setPage(opened),
+      () => setSilent(true),
+    );
+    return opened.close;
+  }, [end]);
+  return { page, reading, silent };
 }

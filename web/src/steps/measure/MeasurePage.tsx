@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { useParams, useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../../shared/api/client';
 import { useCatalogue } from '../../shared/ui/useCatalogue';
 import { ClientHead } from '../../shared/ui/ClientHead';
+import { ButtonLink } from '../../shared/ui/ButtonLink';
 import { Failure } from '../../shared/ui/Findings';
 import { Bench } from './Bench';
 import { Place } from './BenchFields';
@@ -68,18 +69,12 @@ function FreeBench(props: Props) {
       <section aria-label="Result" className="min-w-0">
         <RangeResult row={row} state={state} clientId={client.id} />
         <div className="mt-4 flex flex-wrap gap-3">
-          <Link to={`/clients/${client.id}/measure`} className={LINK}>
-            Range map
-          </Link>
+          <ButtonLink to={`/clients/${client.id}/measure`}>Range map</ButtonLink>
           {row && measured && trains && (
-            <Link to={`/clients/${client.id}/prescribe`} className={LINK}>
-              Go on to prescribe
-            </Link>
+            <ButtonLink to={`/clients/${client.id}/prescribe`}>Go on to prescribe</ButtonLink>
           )}
         </div>
       </section>
     </div>
   );
 }
-
-const LINK = 'inline-block border border-rule bg-card px-4 py-2 font-semibold hover:bg-tread';

@@ -1,12 +1,13 @@
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api, ask, type Schemas } from '../../shared/api/client';
+import { api, ask, AT_HOME, type Schemas } from '../../shared/api/client';
 import { Button } from '../../shared/ui/Button';
 import { Sheet } from '../../shared/ui/Sheet';
 import type { FloorStore } from './floorStore';
 import { flush } from './outbox';
 import * as Runs from './run';
 import { useStopSigns } from './StopRules';
+import { easierOf } from './variants';
 
 export type Aside = 'skip' | 'fault' | 'pain' | 'stop' | null;
 
@@ -27,7 +28,7 @@ export function Asides({ aside, close, store, floor, run }: Props) {
     <Sheet open={aside !== null} onOpenChange={(open) => !open && close()} title={aside ? titles[aside] : ''}>
       {aside === 'skip' && <Skip store={store} close={close} run={run} />}
       {aside === 'fault' && <Fault store={store} close={close} floor={floor} run={run} />}
-      {aside === 'pain' && <PainSheet store={store} close={close} run={run} endsAbove={floor.painEndsBlockAbove} />}
+      {aside === 'pain' && <PainSheet store={store} close={close} run={run} floor={floor} />}
       {aside === 'stop' && <Stop store={store} floor={floor} run={run} close={close} />}
     </Sheet>
   );
@@ -81,18 +82,41 @@ function Fault({ store, close, floor, run }: Part & { floor: Schemas['Floor'] })
   );
 }
 
-function PainSheet({ store, close, run, endsAbove }: Part & { endsAbove: number }) {
+function PainSheet({ store, close, run, floor }: Part & { floor: Schemas['Floor'] }) {
+  const endsAbove = floor.painEndsBlockAbove;
+  const [easier, offer] = useState<Schemas['Variant'] | null>(null);
   const [score, setScore] = useState<number | null>(null);
   const [where, setWhere] = useState('');
   const [block] = useState(() => Runs.notedBlock(run));
   const keep = (kind: Schemas['Pain']['kind']) => {
     if (score === null) return;
     store.note(block, (n) => ({ pains: [...n.pains, { score, kind, where }] }));
-    if (score > endsAbove && Runs.current(store.snapshot().run).blockId === block) {
-      store.leave((r, now) => Runs.skipBlock(r, `pain ${score}`, now));
-    }
-    close();
+    const now = store.snapshot().run;
+    const ends = score > endsAbove && Runs.current(now).blockId === block;
+    if (ends) store.leave((r, at) => Runs.skipBlock(r, `pain ${score}`, at));
+    const instead = ends ? easierOf(now, floor.variants, block) : undefined;
+    if (!instead) return close();
+    store.change(Runs.pause);
+    offer(instead);
   };
+  if (easier) {
+    const answer = (yes: boolean) => {
+      if (yes) store.change((r, at) => Runs.insertHere(r, easier.phases, at));
+      store.change(Runs.resume);
+      close();
+    };
+    return (
+      <div className="space-y-4">
+        <p className="text-xl">This block is over. The timeline waits: an easier version, once?</p>
+        <Button look="main" className="min-h-16 w-full text-2xl" onClick={() => answer(true)}>
+          {easierWords(easier)}
+        </Button>
+        <Button className="min-h-14 w-full text-xl" onClick={() => answer(false)}>
+          No, go on without it
+        </Button>
+      </div>
+    );
+  }
   return (
     <div className="space-y-4">
       <p>How much, 0 to 10? Above {endsAbove} this block ends.</p>
@@ -127,6 +151,12 @@ function PainSheet({ store, close, run, endsAbove }: Part & { endsAbove: number 
   );
 }
 
+function easierWords(easier: Schemas['Variant']): string {
+  const top = Math.max(...easier.phases.map((p) => p.effortTo));
+  const seconds = easier.phases.at(-1)?.endSecond ?? 0;
+  return top > 0 ? `Up to ${top} %, ${seconds} s` : `${seconds} s`;
+}
+
 /** One tap ends the timeline; then it asks which sign, says what to do, and closes the session as stopped. */
 function Stop({ store, floor, run, close }: Part & { floor: Schemas['Floor'] }) {
   const signs = useStopSigns();
@@ -146,7 +176,7 @@ function Stop({ store, floor, run, close }: Part & { floor: Schemas['Floor'] }) 
       await ask(
         api.POST('/api/sessions/{sessionId}/close', {
           params: { path: { sessionId: floor.id } },
-          body: { observer: 'COACH', stopSign: sign.sign, stopSide: side, note: '' },
+          body: { observer: AT_HOME ? 'CLIENT' : 'COACH', stopSign: sign.sign, stopSide: side, note: '' },
         }),
       );
     } catch {
@@ -157,7 +187,12 @@ function Stop({ store, floor, run, close }: Part & { floor: Schemas['Floor'] }) 
     return (
       <div className="space-y-4">
         <p className="text-2xl font-bold">{chosen.advice}</p>
-        <p>The session is over. This side stays suspended until you clear it in writing.</p>
+        <p>
+          The session is over.{' '}
+          {AT_HOME
+            ? 'Nothing starts again until your coach has cleared it: speak to them, or to who treats you, today.'
+            : 'This side stays suspended until you clear it in writing.'}
+        </p>
         {trouble && (
           <p role="alert" className="font-semibold text-warn">
             {trouble} <Button onClick={() => void stop(chosen)}>Try again</Button>
@@ -172,7 +207,7 @@ function Stop({ store, floor, run, close }: Part & { floor: Schemas['Floor'] }) 
             void navigate(`/sessions/${floor.id}/close`);
           }}
         >
-          To the closing sheet
+          {AT_HOME ? 'Close' : 'To the closing sheet'}
         </Button>
       </div>
     );

@@ -1,5 +1,6 @@
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { on, type Schemas } from '../../shared/api/client';
+import { AT_HOME, on, type Schemas } from '../../shared/api/client';
 import { clock } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { ClientCautions } from '../../shared/ui/ClientHead';
@@ -7,10 +8,10 @@ import * as Runs from './run';
 import { setUpWords } from './setUp';
 import { StopRules } from './StopRules';
 
-type Props = { floor: Schemas['Floor']; start: () => void; resumed: boolean };
+type Props = { floor: Schemas['Floor']; start: () => void; resumed: boolean; children?: ReactNode };
 
 /** Before the start: what to lay ready, the cautions, the stop rules, one button. */
-export function Before({ floor, start, resumed }: Props) {
+export function Before({ floor, start, resumed, children }: Props) {
   const only = floor.lines.length === 1 ? floor.lines[0] : undefined;
   return (
     <div className="grid grow content-center gap-8 md:grid-cols-2">
@@ -43,13 +44,14 @@ export function Before({ floor, start, resumed }: Props) {
         <Button look="main" className="min-h-20 w-full text-4xl" onClick={start} autoFocus>
           {resumed ? 'Go on' : 'Start'}
         </Button>
+        {children}
         {resumed && (
           <Link className="mt-4 inline-block text-xl underline" to={`/sessions/${floor.id}/close`}>
             Close it as it is
           </Link>
         )}
       </div>
-      <div>
+      <div className={AT_HOME ? 'order-first md:order-none' : ''}>
         <ClientCautions clientId={floor.clientId} />
         <StopRules painEndsAbove={floor.painEndsBlockAbove} />
       </div>

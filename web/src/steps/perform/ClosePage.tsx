@@ -1,12 +1,14 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { Link, useParams } from 'react-router';
-import { api, ask, on, SIDES, type Schemas } from '../../shared/api/client';
+import { lazy, Suspense, useState } from 'react';
+import { useParams } from 'react-router';
+import { api, ask, AT_HOME, on, SIDES, type Schemas } from '../../shared/api/client';
 import { daysAgo, words } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
-import { Choice } from '../../shared/ui/Choice';
 import { ClientHead } from '../../shared/ui/ClientHead';
+import { ButtonLink } from '../../shared/ui/ButtonLink';
 import { Failure } from '../../shared/ui/Findings';
+import { Scale } from '../../shared/ui/Scale';
+import { blockWords } from './blockWords';
 
 type Observer = Schemas['CloseDraft']['observer'];
 
@@ -16,6 +18,15 @@ const OBSERVERS: [Observer, string][] = [
   ['CLIENT', 'the client'],
   ['NOBODY', 'nobody'],
 ];
+
+/** At home no coach watched. */
+const HOME_OBSERVERS: [Observer, string][] = [
+  ['CLIENT', 'I watched myself'],
+  ['NOBODY', 'nobody'],
+];
+
+// Not loaded on a client's phone.
+const RecordExtras = lazy(() => import('./studioOnly').then((m) => ({ default: m.RecordExtras })));
 
 /** Planned against done, left against right, before the session is closed. */
 export function ClosePage() {
@@ -31,7 +42,7 @@ export function ClosePage() {
   });
   return (
     <>
-      {floor.data && <ClientHead clientId={floor.data.clientId} tread="perform" />}
+      {floor.data && !AT_HOME && <ClientHead clientId={floor.data.clientId} tread="perform" />}
       <Failure error={floor.error ?? summary.error} />
       {summary.data && floor.data && (
         <div className="grid gap-8 lg:grid-cols-2">
@@ -42,6 +53,11 @@ export function ClosePage() {
             <CloseForm sessionId={sessionId} summary={summary.data} />
           )}
         </div>
+      )}
+      {floor.data && summary.data && !AT_HOME && (
+        <Suspense fallback={null}>
+          <RecordExtras floor={floor.data} stopped={summary.data.closed?.stopSign !== undefined} />
+        </Suspense>
       )}
     </>
   );
@@ -125,22 +141,25 @@ function CloseForm({ sessionId, summary }: { sessionId: string; summary: Schemas
       {leftOut && (
         <p className="font-semibold text-warn">▲ Some of it was left out; it stays in the record as not done.</p>
       )}
-      <Choice label="Who watched?" value={observer} onChange={setObserver} options={OBSERVERS} />
       <div>
-        <span className="block text-sm text-soft">How hard was the whole session, 0 to 10?</span>
-        <div className="mt-1 grid grid-cols-11" role="radiogroup" aria-label="How hard was the session">
-          {Array.from({ length: 11 }, (_, n) => (
+        <span className="block text-sm text-soft">Who watched?</span>
+        <div className="mt-1 flex flex-wrap border border-rule" role="radiogroup" aria-label="Who watched?">
+          {(AT_HOME ? HOME_OBSERVERS : OBSERVERS).map(([id, text]) => (
             <button
-              key={n}
+              key={id}
               role="radio"
-              aria-checked={rating === n}
-              className={`min-h-11 border border-rule ${rating === n ? 'bg-ink font-bold text-paper' : 'bg-card hover:bg-tread'}`}
-              onClick={() => setRating(n)}
+              aria-checked={observer === id}
+              className={`min-h-11 grow border-r border-rule px-3 last:border-r-0 ${observer === id ? 'bg-ink font-bold text-paper' : 'bg-card hover:bg-tread'}`}
+              onClick={() => setObserver(id)}
             >
-              {n}
+              {text}
             </button>
           ))}
         </div>
+      </div>
+      <div>
+        <span className="block text-sm text-soft">How hard was the whole session, 0 to 10?</span>
+        <Scale label="How hard was the session" look="mt-1" value={rating} onChange={setRating} />
       </div>
       <label className="block text-sm text-soft">
         Note
@@ -174,18 +193,18 @@ function Closed({ closed, clientId }: { closed: Schemas['Closed']; clientId: str
         Watched by {OBSERVERS.find(([o]) => o === closed.observer)?.[1]}
         {closed.rating === undefined ? '' : `, rated ${closed.rating}/10`}.
         {daysAgo(closed.happenedAt) === 'today' &&
-          ' Tomorrow morning two questions are asked under Today; until then nothing steps up.'}
+          (AT_HOME
+            ? ' Tomorrow morning there are two short questions here.'
+            : ' Tomorrow morning two questions are asked under Today; until then nothing steps up.')}
       </p>
       <div className="flex flex-wrap gap-3">
-        <Link
-          className="border border-rule bg-card px-4 py-2 font-semibold hover:bg-tread"
-          to={`/clients/${clientId}/advance`}
-        >
-          See what it means
-        </Link>
-        <Link className="border border-rule bg-card px-4 py-2 font-semibold hover:bg-tread" to="/">
-          Back to today
-        </Link>
+        {!AT_HOME && (
+          <>
+            <ButtonLink to={`/sessions/${closed.sessionId}/replay`}>Watch it again</ButtonLink>
+            <ButtonLink to={`/clients/${clientId}/advance`}>See what it means</ButtonLink>
+          </>
+        )}
+        <ButtonLink to="/">{AT_HOME ? 'Back to my training' : 'Back to today'}</ButtonLink>
       </div>
     </section>
   );
@@ -194,6 +213,5 @@ function Closed({ closed, clientId }: { closed: Schemas['Closed']; clientId: str
 /** "left-2-press: tired" as it is said under its side: "set 2 press, tired". */
 function leftOut(text: string): string {
   const [id = '', ...why] = text.split(': ');
-  const block = id.replace(/^(left|right)-/, '').replace(/^(\d+)-/, 'set $1 ');
-  return [words(block), ...why].join(', ');
+  return [blockWords(id), ...why].join(', ');
 }

@@ -1,36 +1,50 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState, useSyncExternalStore } from 'react';
+import { lazy, Suspense, useEffect, useState, useSyncExternalStore } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
-import { api, ask, type Schemas } from '../../shared/api/client';
+import { api, ask, AT_HOME, type Schemas } from '../../shared/api/client';
 import { clock } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { Asides, type Aside } from './Asides';
 import { Before } from './Before';
+import { useDarkScreen } from './darkScreen';
 import { FloorStore } from './floorStore';
 import { Now } from './Now';
 import { flush } from './outbox';
+import { doneHere, forgetDone, waitingBlocks } from './queue';
 import { Rating } from './Rating';
 import * as Runs from './run';
 import { grouped } from '../../shared/restrictions';
 import { useClientDay } from '../../shared/ui/ClientHead';
 import { useFloorKeys } from './useFloorKeys';
+import { MeasureNow } from './MeasureNow';
+import { useOthers } from './presence';
+import { sidesOf } from './setUp';
+import { extraSet } from './variants';
 import { useWakeLock } from './wakeLock';
+
+// Not loaded on a client's phone.
+const GaugeBar = lazy(() => import('./gauge/GaugeBar').then((m) => ({ default: m.GaugeBar })));
+const BeforeExtras = lazy(() => import('./studioOnly').then((m) => ({ default: m.BeforeExtras })));
+
+/**
+ * With what was done on this device beside what the server has. What waits here is asked first: what has gone out since is
+ * then among what the server has.
+ */
+async function openFloor(sessionId: string): Promise<Schemas['Floor']> {
+  const here = await waitingBlocks(sessionId);
+  const floor = await ask(api.GET('/api/sessions/{sessionId}', { params: { path: { sessionId } } }));
+  if (floor.closed) forgetDone(sessionId);
+  return { ...floor, doneBlocks: [...floor.doneBlocks, ...here, ...doneHere(sessionId)] };
+}
 
 export function FloorPage() {
   const { sessionId = '' } = useParams();
   const floor = useQuery({
     queryKey: ['floor', sessionId],
     staleTime: Infinity,
-    queryFn: () => ask(api.GET('/api/sessions/{sessionId}', { params: { path: { sessionId } } })),
+    queryFn: () => openFloor(sessionId),
   });
-  const theme = 'dark';
-  useEffect(() => {
-    const before = document.documentElement.dataset['theme'];
-    document.documentElement.dataset['theme'] = theme;
-    return () => {
-      document.documentElement.dataset['theme'] = before;
-    };
-  }, []);
+  useDarkScreen();
   if (floor.error) return <p className="p-8 text-2xl">{floor.error.message}</p>;
   if (!floor.data) return <p className="p-8 text-2xl text-soft">Opening the floor…</p>;
   if (floor.data.closed) return <Navigate to={`/sessions/${sessionId}/close`} replace />;
@@ -47,6 +61,7 @@ function Floor({ floor }: { floor: Schemas['Floor'] }) {
   const { run, now } = view;
   const running = run.pausedAt === null && !run.finished;
   const wake = useWakeLock(running);
+  const others = useOthers(floor.id);
   const fresh = run.pausedAt !== null && Runs.elapsed(run, now) === 0;
 
   const mute = () => {
@@ -63,15 +78,32 @@ function Floor({ floor }: { floor: Schemas['Floor'] }) {
   return (
     <div className="flex min-h-dvh flex-col gap-2 bg-paper px-3 py-2 sm:px-6">
       <TopLine floor={floor} view={view} muted={muted} mute={mute} wake={wake} />
+      {others > 0 && (
+        <p role="alert" className="font-semibold text-warn">
+          ▲ This session is open on another device too. Run it on one: of a block done on both, the later record counts.
+        </p>
+      )}
       {run.finished && aside === null && <Sending view={view} />}
       {fresh ? (
-        <Before floor={floor} start={store.start} resumed={floor.doneBlocks.length > 0} />
+        <Before floor={floor} start={store.start} resumed={floor.doneBlocks.length > 0}>
+          {!AT_HOME && (
+            <Suspense fallback={null}>
+              <BeforeExtras store={store} floor={floor} />
+            </Suspense>
+          )}
+        </Before>
       ) : (
-        <Now view={view} floor={floor} />
+        <Now view={view} floor={floor} trace={store.recorder?.points} />
       )}
+      {!fresh && view.gauges && (
+        <Suspense fallback={null}>
+          <GaugeBar gauges={view.gauges} run={run} floor={floor} />
+        </Suspense>
+      )}
+      {!fresh && <Warm floor={floor} run={run} />}
       {!fresh && <Rating store={store} run={run} />}
       {!fresh && (
-        <div className="grid grid-cols-3 gap-2 pb-1 text-lg sm:grid-cols-9">
+        <div className="grid grid-cols-5 gap-1 pb-1 text-sm *:px-1 sm:grid-cols-10 sm:gap-2 sm:text-lg">
           <Button look="main" onClick={toggle}>
             {run.pausedAt === null ? 'Pause' : 'Go on'}
           </Button>
@@ -81,6 +113,9 @@ function Floor({ floor }: { floor: Schemas['Floor'] }) {
           </Button>
           <Button onClick={() => setAside('skip')}>Skip</Button>
           <Button onClick={() => store.change((r) => Runs.addSeconds(r, 10))}>+10 s</Button>
+          <Button disabled={!extraSet(run, floor.variants)} onClick={store.addSet}>
+            +1 set
+          </Button>
           <Button onClick={() => setAside('fault')}>Fault</Button>
           <Button onClick={() => setAside('pain')}>Pain</Button>
           <Button onClick={() => store.note(Runs.notedBlock(run), (n) => ({ cramps: n.cramps + 1 }))}>Cramp</Button>
@@ -95,6 +130,22 @@ function Floor({ floor }: { floor: Schemas['Floor'] }) {
   );
 }
 
+/** Asked at its moment: while the timeline leaves time to measure again. */
+function Warm({ floor, run }: { floor: Schemas['Floor']; run: Runs.Run }) {
+  const phase = Runs.current(run);
+  const line = floor.lines.find((l) => l.line === phase.line);
+  if (phase.block !== 'RE_MEASURE' || !line) return null;
+  return (
+    <MeasureNow
+      key={phase.blockId}
+      clientId={floor.clientId}
+      line={line}
+      warmth="WARM"
+      sides={phase.side === 'MIDLINE' ? sidesOf(line) : [phase.side]}
+    />
+  );
+}
+
 type View = ReturnType<FloorStore['snapshot']>;
 
 type TopProps = { floor: Schemas['Floor']; view: View; muted: boolean; mute: () => void; wake: string | null };
@@ -103,12 +154,12 @@ function TopLine({ floor, view, muted, mute, wake }: TopProps) {
   const { run, now } = view;
   return (
     <header className="flex flex-wrap items-center gap-x-5 gap-y-1 text-soft">
-      <Link to={`/clients/${floor.clientId}`} className="font-semibold text-ink hover:underline">
-        {floor.clientName}
+      <Link to={AT_HOME ? '/' : `/clients/${floor.clientId}`} className="font-semibold text-ink hover:underline">
+        {AT_HOME ? 'My training' : floor.clientName}
       </Link>
       <span>{clock(Runs.secondsLeft(run, now))} left</span>
       <span role="status" className={view.trouble ? 'font-semibold text-warn' : ''}>
-        {view.waiting > 0 ? `${view.waiting} to send. ${view.trouble ?? ''}` : 'all kept'}
+        {kept(view)}
       </span>
       {wake && <span>{wake}</span>}
       <Heads clientId={floor.clientId} />
@@ -118,6 +169,11 @@ function TopLine({ floor, view, muted, mute, wake }: TopProps) {
       </button>
     </header>
   );
+}
+
+function kept({ waiting, trouble }: View): string {
+  if (waiting === null) return 'looking for what waits…';
+  return waiting > 0 ? `${waiting} to send. ${trouble ?? ''}` : 'all kept';
 }
 
 /** The restrictions in a few words, all through the session. */
@@ -133,8 +189,7 @@ function Heads({ clientId }: { clientId: string }) {
 function Sending({ view }: { view: View }) {
   return (
     <p role="alert" className="bg-card p-4 text-3xl font-bold">
-      Done.{' '}
-      {view.waiting > 0 ? `${view.waiting} blocks still wait on this device: keep this page open.` : 'One moment…'}
+      Done. {view.waiting ? `${view.waiting} blocks still wait on this device: keep this page open.` : 'One moment…'}
     </p>
   );
 }

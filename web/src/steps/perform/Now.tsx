@@ -1,19 +1,26 @@
-import { on, type Schemas } from '../../shared/api/client';
+import { lazy, Suspense, useMemo } from 'react';
+import { on, type Schemas, type Side } from '../../shared/api/client';
 import { Stair } from '../../shared/draw/Stair';
 import { BreathPacer } from './BreathPacer';
 import { CircleRing } from './CircleRing';
+import type { Point } from './gauge/recorder';
 import type { FloorView } from './floorStore';
 import * as Runs from './run';
 import { lineOf, soon } from './setUp';
 
 /** What to do now, readable from three metres: side, digits, verb, where on the staircase, what comes. */
-export function Now({ view, floor }: { view: FloorView; floor: Schemas['Floor'] }) {
+const STAIR_HEIGHT = 160;
+const TraceCanvas = lazy(() => import('./gauge/TraceCanvas').then((m) => ({ default: m.TraceCanvas })));
+
+type Props = { view: Pick<FloorView, 'run' | 'now'>; floor: Schemas['Floor']; trace?: Map<Side, Point[]> | undefined };
+
+export function Now({ view, floor, trace }: Props) {
   const { run, now } = view;
   const phase = Runs.current(run);
   const next = run.phases[run.index + 1];
   const left = Math.max(0, Math.ceil(Runs.lengthOf(run) - Runs.elapsed(run, now) - 0.001));
   const marker = Runs.markerAt(run, now);
-  const lane = run.phases.filter((p) => isBeside(p, phase));
+  const lane = useMemo(() => run.phases.filter((p) => isBeside(p, phase)), [run.phases, phase]);
   const line = lineOf(floor.lines, phase);
   const stack = line && on(phase.side, line.props).stackCm;
   const ahead = soon(run, floor.lines, left);
@@ -63,16 +70,28 @@ export function Now({ view, floor }: { view: FloorView; floor: Schemas['Floor'] 
           {ahead && <p className="text-xl font-semibold sm:text-2xl">lay ready: {ahead}</p>}
         </div>
       </div>
-      <div className="h-[20vh] min-h-20 portrait:h-[9vh]">
+      <div className="relative h-[20vh] min-h-20 portrait:h-[9vh]">
         <Stair
           phases={lane}
           from={lane[0]?.startSecond ?? 0}
           to={lane[lane.length - 1]?.endSecond ?? 1}
           width={1200}
-          height={160}
+          height={STAIR_HEIGHT}
           marker={marker}
           label="The staircase with where you are"
         />
+        {trace && (
+          <Suspense fallback={null}>
+            <TraceCanvas
+              phases={lane}
+              from={lane[0]?.startSecond ?? 0}
+              to={lane[lane.length - 1]?.endSecond ?? 1}
+              stairHeight={STAIR_HEIGHT}
+              references={floor.references}
+              points={trace}
+            />
+          </Suspense>
+        )}
       </div>
     </div>
   );

@@ -33,6 +33,12 @@ export function PerformPage() {
       )}
       {line && <Ready clientId={clientId} current={line} />}
       <ComposedSessions clientId={clientId} />
+      <p className="mt-8">
+        <Link className="font-semibold underline" to={`/clients/${clientId}/home`}>
+          Links for home
+        </Link>{' '}
+        <span className="text-soft">so that the client runs it on their own phone</span>
+      </p>
     </>
   );
 }

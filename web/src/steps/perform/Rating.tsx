@@ -1,3 +1,4 @@
+import { Scale } from '../../shared/ui/Scale';
 import type { FloorStore } from './floorStore';
 import { workToRate } from './rating';
 import * as Runs from './run';
@@ -11,19 +12,12 @@ export function Rating({ store, run }: { store: FloorStore; run: Runs.Run }) {
   return (
     <div className="flex flex-wrap items-center gap-2">
       <span className="text-base sm:text-xl">{phase.set > 0 ? 'How hard was it?' : 'Last one:'}</span>
-      <div className="grid grow grid-cols-11" role="radiogroup" aria-label="Effort of the set, 0 to 10">
-        {Array.from({ length: 11 }, (_, n) => (
-          <button
-            key={n}
-            role="radio"
-            aria-checked={rating === n}
-            className={`min-h-11 border border-rule text-lg sm:text-xl ${rating === n ? 'bg-ink font-bold text-paper' : 'hover:bg-tread'}`}
-            onClick={() => store.note(work, () => ({ effortRating: n }))}
-          >
-            {n}
-          </button>
-        ))}
-      </div>
+      <Scale
+        label="Effort of the set, 0 to 10"
+        look="text-lg sm:text-xl"
+        value={rating}
+        onChange={(n) => store.note(work, () => ({ effortRating: n }))}
+      />
     </div>
   );
 }

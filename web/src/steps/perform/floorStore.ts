@@ -1,29 +1,47 @@
-import type { Schemas } from '../../shared/api/client';
-import { sendBlock, watchOutbox } from './outbox';
+import { SIDES, type Schemas } from '../../shared/api/client';
+import type { Gauges, Manner } from './gauge/gauges';
+import type { Recorder } from './gauge/recorder';
+import { sendBlock, sendTrace, watchOutbox } from './outbox';
 import * as Runs from './run';
 import { makeSound } from './sound';
 import { tell } from './tell';
+import { extraSet } from './variants';
 
 const AHEAD_SECONDS = 4;
 const DRAW_MS = 50;
 const LONGEST_WAIT_MS = 1000;
 
 /** What the floor shows: the run, the moment it was looked at, and what still waits for the server. */
-export type FloorView = { run: Runs.Run; now: number; waiting: number; trouble: string | null };
+export type FloorView = {
+  run: Runs.Run;
+  now: number;
+  waiting: number | null;
+  trouble: string | null;
+  gauges: Gauges | null;
+};
 
 /** Runs a session: the clock, the sound, and what is sent. The run changes by the functions of run.ts only. */
 export class FloorStore {
   private readonly sessionId: string;
+  private readonly variants: Schemas['Variant'][];
   private readonly sound = makeSound();
   private readonly listeners = new Set<() => void>();
   private readonly sent = new Set<string>();
   private worker: Worker | null = null;
+  recorder: Recorder | null = null;
   private view: FloorView;
 
   constructor(floor: Schemas['Floor']) {
     this.sessionId = floor.id;
+    this.variants = floor.variants;
     const now = performance.now();
-    this.view = { run: Runs.begin(floor.timeline.phases, floor.doneBlocks, now), now, waiting: 0, trouble: null };
+    this.view = {
+      run: Runs.begin(floor.timeline.phases, floor.doneBlocks, now),
+      now,
+      waiting: null,
+      trouble: null,
+      gauges: null,
+    };
   }
 
   snapshot = () => this.view;
@@ -47,6 +65,8 @@ export class FloorStore {
       clearInterval(draw);
       this.sound.close();
       unwatch();
+      this.recorder?.close();
+      this.view.gauges?.close();
     };
   };
 
@@ -55,6 +75,19 @@ export class FloorStore {
     const fresh = Runs.elapsed(this.view.run, performance.now()) === 0;
     this.change(Runs.resume);
     if (fresh) this.announce(Runs.current(this.view.run));
+  };
+
+  connectGauges = async (manner: Manner, strengthNewtons: number) => {
+    const [{ Gauges }, { Recorder }] = await Promise.all([import('./gauge/gauges'), import('./gauge/recorder')]);
+    const gauges = new Gauges();
+    await gauges.connect(manner, strengthNewtons);
+    this.recorder = new Recorder(
+      gauges,
+      () => this.view.run,
+      (trace) => sendTrace(this.sessionId, trace),
+    );
+    this.show({ gauges });
+    this.measured();
   };
 
   setMuted = (muted: boolean) => this.sound.setMuted(muted);
@@ -69,6 +102,13 @@ export class FloorStore {
     if (!run.finished && Runs.current(run) !== before) this.announce(Runs.current(run));
     this.planTones(now);
     this.wakeNext();
+    this.measured();
+  };
+
+  /** One set more of what this side does now, where it may be. */
+  addSet = () => {
+    const extra = extraSet(this.view.run, this.variants);
+    if (extra) this.change((run) => Runs.insert(run, extra.blockId, extra.phases));
   };
 
   /** As change, for what ends a block early. */
@@ -95,7 +135,10 @@ export class FloorStore {
     this.show({ run, now });
     ended.forEach(this.post);
     const latest = run.phases[begun[begun.length - 1] ?? -1];
-    if (latest) this.announce(latest);
+    if (latest) {
+      this.announce(latest);
+      this.measured();
+    } else if (ended.length > 0) this.measured();
     this.planTones(now);
   };
 
@@ -110,6 +153,16 @@ export class FloorStore {
     if (run.finished || run.pausedAt !== null) return;
     const leftMs = (Runs.lengthOf(run) - Runs.elapsed(run, performance.now())) * 1000;
     this.worker?.postMessage(Math.min(Math.max(0, leftMs), LONGEST_WAIT_MS));
+  }
+
+  /** The gauges' part after every change of phase: what is recorded, and what is asked of whom. */
+  private measured() {
+    const { run, gauges } = this.view;
+    if (!gauges) return;
+    const now = performance.now();
+    this.recorder?.follow(run, now);
+    const side = Runs.current(run).side;
+    for (const s of SIDES) gauges.ask(s, side === 'MIDLINE' || side === s ? Runs.askedNow(run, now) : null);
   }
 
   private announce(phase: Runs.Phase) {
@@ -133,6 +186,7 @@ export class FloorStore {
   private post = (blockId: string) => {
     const record = Runs.recordOf(this.view.run, blockId);
     if (!record) return;
+    if (!this.sent.has(blockId)) this.recorder?.end(blockId);
     this.sent.add(blockId);
     sendBlock(this.sessionId, record);
   };

@@ -1,11 +1,11 @@
 import { api, newId, problem, type Schemas } from '../../shared/api/client';
-import { put, remove, waiting, type Entry } from './queue';
+import { put, rememberDone, remove, waiting, type Entry } from './queue';
 
 const RETRY_MS = 2_000;
 const FULL = 'This device has no room left: make some and keep this page open. Blocks wait in it until then.';
 
-/** How many finished blocks still wait on this device, and what stands in the way. */
-export type OutboxState = { waiting: number; trouble: string | null };
+/** How many finished blocks still wait on this device (null: not looked yet), and what stands in the way. */
+export type OutboxState = { waiting: number | null; trouble: string | null };
 
 const listeners = new Set<(state: OutboxState) => void>();
 /** What the device's database would not take, in this page's memory. */
@@ -18,7 +18,17 @@ let storing: Promise<void> = Promise.resolve();
 
 /** Puts a finished block on its way. It stays on this device until the server has said yes. */
 export function sendBlock(sessionId: string, block: Schemas['BlockRecord']) {
-  held = [...held, { sessionId, post: { id: newId(), block } }];
+  rememberDone(sessionId, block.blockId);
+  enqueue({ sessionId, post: { id: newId(), block } });
+}
+
+/** The same for what a gauge gave over it. */
+export function sendTrace(sessionId: string, trace: Schemas['NewTrace']) {
+  enqueue({ sessionId, trace });
+}
+
+function enqueue(entry: Entry) {
+  held = [...held, entry];
   tell(null);
   // On the device at once, whatever is still on its way to the server.
   void store().then(flush);
@@ -51,6 +61,7 @@ export function flush(): Promise<boolean> {
 export function watchOutbox(listener: (state: OutboxState) => void): () => void {
   listeners.add(listener);
   const timer = setInterval(() => void flush(), RETRY_MS);
+  void flush();
   return () => {
     listeners.delete(listener);
     clearInterval(timer);
@@ -96,12 +107,12 @@ async function sendHeld(refused: Entry[]): Promise<boolean> {
   return true;
 }
 
-async function sendOne({ sessionId, post }: Entry): Promise<{ sent: boolean; away: boolean; words: string }> {
+async function sendOne(entry: Entry): Promise<{ sent: boolean; away: boolean; words: string }> {
+  const params = { path: { sessionId: entry.sessionId } };
   try {
-    const { error, response } = await api.POST('/api/sessions/{sessionId}/blocks', {
-      params: { path: { sessionId } },
-      body: post,
-    });
+    const { error, response } = await ('trace' in entry
+      ? api.POST('/api/sessions/{sessionId}/traces', { params, body: entry.trace })
+      : api.POST('/api/sessions/{sessionId}/blocks', { params, body: entry.post }));
     return { sent: response.ok, away: false, words: problem(response.status, error).message };
   } catch {
     return { sent: false, away: true, words: 'No server. The floor goes on; blocks wait on this device.' };

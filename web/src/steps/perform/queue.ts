@@ -1,8 +1,8 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { Schemas } from '../../shared/api/client';
 
-/** A finished block on its way, with the id that this device made for it. */
-export type Entry = { sessionId: string; post: Schemas['NewBlock'] };
+/** A finished block or its trace on its way, with the id that this device made for it. */
+export type Entry = { sessionId: string } & ({ post: Schemas['NewBlock'] } | { trace: Schemas['NewTrace'] });
 
 interface Device extends DBSchema {
   outbox: { key: number; value: Entry };
@@ -48,6 +48,33 @@ export async function waiting(): Promise<{ key: number; entry: Entry }[]> {
   return entries.flatMap((entry, i) => (keys[i] === undefined ? [] : [{ key: keys[i], entry }]));
 }
 
+/** Finished blocks of a session that are on this device only. */
+export async function waitingBlocks(sessionId: string): Promise<string[]> {
+  const all = await waiting().catch(() => []);
+  return all.flatMap(({ entry }) =>
+    entry.sessionId === sessionId && 'post' in entry ? [entry.post.block.blockId] : [],
+  );
+}
+
 export async function remove(key: number): Promise<void> {
   await (await device()).delete(STORE, key);
+}
+
+const DONE = 'gradino.done.';
+
+/** Remembers which blocks were done on this device: a floor that is opened again without a server must not ask for them anew. */
+export function rememberDone(sessionId: string, blockId: string) {
+  try {
+    localStorage.setItem(DONE + sessionId, JSON.stringify([...new Set([...doneHere(sessionId), blockId])]));
+  } catch {
+    // A full device has said so already, at the queue.
+  }
+}
+
+export function doneHere(sessionId: string): string[] {
+  return JSON.parse(localStorage.getItem(DONE + sessionId) ?? '[]') as string[];
+}
+
+export function forgetDone(sessionId: string) {
+  localStorage.removeItem(DONE + sessionId);
 }

@@ -188,6 +188,80 @@ export function recordOf(run: Run, blockId: string): BlockRecord | null {
   };
 }
 
+/**
+ * Puts phases in after a block, or after the running one when that is over already; what comes later moves on in time.
+ */
+export function insert(run: Run, afterBlock: string, phases: Phase[]): Run {
+  const last = (id: string) => run.phases.reduce((found, p, i) => (p.blockId === id ? i : found), -1);
+  const at = Math.max(last(afterBlock), run.index === 0 ? 0 : last(current(run).blockId)) + 1;
+  return insertAt(run, at, phases);
+}
+
+/** Puts phases in before the running one, which begins anew after them: for what is done instead of what was just left. */
+export function insertHere(run: Run, phases: Phase[], now: number): Run {
+  const at = run.finished ? run.phases.length : run.index;
+  const put = insertAt(run, at, phases);
+  return { ...put, index: at, startedAt: now, extra: 0, finished: false, pausedAt: run.pausedAt === null ? null : now };
+}
+
+function insertAt(run: Run, at: number, phases: Phase[]): Run {
+  const from = run.phases[at - 1]?.endSecond ?? 0;
+  const by = phases.at(-1)?.endSecond ?? 0;
+  return {
+    ...run,
+    phases: [
+      ...run.phases.slice(0, at),
+      ...phases.map((p) => moved(p, from)),
+      ...run.phases.slice(at).map((p) => moved(p, by)),
+    ],
+    done: Object.fromEntries(
+      Object.entries(run.done).map(([i, seconds]) => [Number(i) < at ? i : Number(i) + phases.length, seconds]),
+    ),
+    index: run.index < at ? run.index : run.index + phases.length,
+  };
+}
+
+function moved(p: Phase, by: number): Phase {
+  return {
+    ...p,
+    startSecond: p.startSecond + by,
+    endSecond: p.endSecond + by,
+    breaths: p.breaths.map((b) => ({ ...b, atSecond: b.atSecond + by })),
+  };
+}
+
+/** Seconds of this block that were run before the current phase. */
+export function blockSecondsBefore(run: Run): number {
+  const id = current(run).blockId;
+  return run.phases.reduce((sum, p, i) => (i < run.index && p.blockId === id ? sum + (run.done[i] ?? 0) : sum), 0);
+}
+
+export function isAtBlockStart(run: Run): boolean {
+  return run.phases.findIndex((p) => p.blockId === current(run).blockId) === run.index;
+}
+
+/** Whether own strength works anywhere in a block. */
+export function works(run: Run, blockId: string): boolean {
+  return run.phases.some((p) => p.blockId === blockId && p.direction !== 'NONE');
+}
+
+/** What the invented person of a side is to do for the rest of this phase; null for nothing. */
+export function askedNow(run: Run, now: number) {
+  const phase = current(run);
+  if (run.pausedAt !== null || run.finished || phase.direction === 'NONE') return null;
+  const length = lengthOf(run);
+  const at = Math.min(1, elapsed(run, now) / length);
+  const rest = run.phases.filter((p, i) => i > run.index && p.blockId === phase.blockId && p.direction !== 'NONE');
+  const all = run.phases.filter((p) => p.blockId === phase.blockId && p.direction !== 'NONE');
+  return {
+    fromPercent: phase.effortFrom + at * (phase.effortTo - phase.effortFrom),
+    toPercent: phase.effortTo,
+    seconds: length * (1 - at),
+    leftAfter: rest.reduce((sum, p) => sum + p.endSecond - p.startSecond, 0),
+    contraction: all.reduce((sum, p) => sum + p.endSecond - p.startSecond, 0),
+  };
+}
+
 export function sideWord(side: Side): string {
   return side === 'MIDLINE' ? 'Both sides' : side === 'LEFT' ? 'Left' : 'Right';
 }

@@ -25,6 +25,7 @@ export function useFloorKeys({ store, toggle, setAside, mute, open }: KeyProps) 
         ArrowLeft: () => store.change(Runs.backToBlockStart),
         ArrowRight: () => setAside('skip'),
         '+': () => store.change((r) => Runs.addSeconds(r, 10)),
+        s: store.addSet,
         f: () => setAside('fault'),
         p: () => setAside('pain'),
         x: () => setAside('stop'),

@@ -7,6 +7,8 @@ import { VerdictGlyph } from '../../shared/draw/VerdictGlyph';
 import { daysAgo, words } from '../../shared/units';
 import { isTyping } from '../../shared/ui/keys';
 import { Failure } from '../../shared/ui/Findings';
+import { ButtonLink } from '../../shared/ui/ButtonLink';
+import { FromHome } from './FromHome';
 import { Mornings } from './Mornings';
 
 type ClientDay = Schemas['ClientDay'];
@@ -34,16 +36,17 @@ export function TodayPage() {
           <h1 className="text-3xl font-bold">
             {new Date(today.data.now).toLocaleDateString(undefined, { weekday: 'long', day: 'numeric', month: 'long' })}
           </h1>
-          <Link to="/clients/new" className="border border-rule bg-card px-4 py-2 font-semibold hover:bg-tread">
-            New client
-          </Link>
+          <ButtonLink to="/clients/new">New client</ButtonLink>
         </div>
         {clients.length === 0 && <FirstStep />}
         {ORDER.map((state) => (
           <Group key={state} state={state} clients={clients.filter((c) => c.state === state)} />
         ))}
       </div>
-      <Mornings mornings={mornings} />
+      <div>
+        <FromHome />
+        <Mornings mornings={mornings} />
+      </div>
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { findingsOf, type Finding, type Schemas } from '../../../shared/api/client';
 import { Button } from '../../../shared/ui/Button';
+import { ButtonLink } from '../../../shared/ui/ButtonLink';
 import { Failure } from '../../../shared/ui/Findings';
 import { BlockPanel } from './BlockPanel';
 import { FindingList } from './FindingList';
@@ -115,14 +115,7 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
           <Button onClick={history.redo} disabled={!history.canRedo} aria-label="Redo (Ctrl+Y)">
             Redo
           </Button>
-          {!isNew && (
-            <Link
-              className="inline-flex min-h-11 items-center border border-rule bg-card px-4 font-semibold hover:bg-tread"
-              to={`/clients/${clientId}/compose/${id}/handout`}
-            >
-              Hand-out
-            </Link>
-          )}
+          {!isNew && <ButtonLink to={`/clients/${clientId}/compose/${id}/handout`}>Hand-out</ButtonLink>}
           <Button
             look="main"
             disabled={blocked || draft.stations.length === 0 || keep.isPending}

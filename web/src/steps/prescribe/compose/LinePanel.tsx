@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { memo } from 'react';
 import type { Finding, Schemas } from '../../../shared/api/client';
 import { degrees } from '../../../shared/units';
 import { Button } from '../../../shared/ui/Button';
@@ -6,26 +6,32 @@ import { Choice } from '../../../shared/ui/Choice';
 import { FieldFinding } from '../../../shared/ui/Findings';
 import { NumberField } from '../../../shared/ui/NumberField';
 import { TextField } from '../../../shared/ui/TextField';
-import { mirror, worseSideMore, type Line } from './edit';
+import { mirror, sameButBlocks, worseSideMore, type Line, type LineHead } from './edit';
 import { FigureView } from './FigureView';
-import { PositionHelp } from './PositionHelp';
 import { SetWords } from './SetWords';
 import { useMethods } from './useForms';
-import { Weights } from './Weights';
 
-type Props = {
-  line: Line;
+type Change = (key: string | null, make: (line: Line) => Line) => void;
+
+type StandProps = {
+  line: LineHead;
   place: string;
   sets: Schemas['LineSet'][];
   clientId: string;
   position: Schemas['Position'] | undefined;
   findings: Finding[];
-  change: (key: string | null, make: (line: Line) => Line) => void;
-  takeMethod: (method: string) => void;
-  remove: () => void;
-  shift: (by: number) => void;
-  together: ReactNode;
+  change: Change;
 };
+
+type TermsProps = {
+  line: LineHead;
+  place: string;
+  findings: Finding[];
+  change: Change;
+  takeMethod: (method: string) => void;
+};
+
+type MovesProps = { line: LineHead; change: Change; remove: () => void; shift: (by: number) => void };
 
 const SIDE_PLANS = [
   ['ONE_AFTER_OTHER', 'one, then the other'],
@@ -34,65 +40,72 @@ const SIDE_PLANS = [
   ['RIGHT', 'right only'],
 ] as const;
 
-/** What a line is: position drawn at its angle, method, sides, days; props and weight. */
-export function LinePanel(props: Props) {
+/** How a line is set up: the position drawn at its angle, the prop. */
+export const LineStand = memo(function LineStand(props: StandProps) {
   const { line, place, sets, position, findings, change } = props;
+  const at = (name: string) => `${place}.${name}`;
+  return (
+    <div className="flex flex-wrap gap-4">
+      {sets.map((set) => (
+        <div key={set.side} className="w-44">
+          {set.figure && (
+            <FigureView
+              figure={set.figure}
+              label={`${position?.name ?? ''}, ${set.side.toLowerCase()} side at ${degrees(set.reachedDegrees)}`}
+            />
+          )}
+          <SetWords
+            clientId={props.clientId}
+            position={line.position}
+            set={set}
+            setAngle={(angle) =>
+              change(at(`prop-${set.side}`), (l) => ({
+                ...l,
+                angles: { ...l.angles, [set.side === 'RIGHT' ? 'right' : 'left']: angle },
+              }))
+            }
+          />
+        </div>
+      ))}
+      <div className="min-w-52 flex-1 space-y-3">
+        <p className="text-sm">{position?.setup}</p>
+        {line.sides !== 'MIDLINE' && (
+          <div className="grid grid-cols-2 gap-3">
+            {(['left', 'right'] as const).map((side) => (
+              <NumberField
+                key={side}
+                label={`Angle ${side}`}
+                unit="°"
+                step={0.5}
+                value={line.angles[side]}
+                onChange={(v) =>
+                  change(at(`angle-${side}`), (l) => ({ ...l, angles: { ...l.angles, [side]: v ?? 0 } }))
+                }
+                path={at(`angles.${side}`)}
+                findings={findings}
+              />
+            ))}
+          </div>
+        )}
+      </div>
+    </div>
+  );
+}, sameButBlocks);
+
+/** By which method a line is done, on which sides, how often a week. */
+export const LineTerms = memo(function LineTerms({ line, place, findings, change, takeMethod }: TermsProps) {
   const methods = useMethods();
   const method = methods.data?.find((m) => m.method.id === line.method)?.method;
   const at = (name: string) => `${place}.${name}`;
   return (
-    <div className="space-y-4">
-      <div className="flex flex-wrap gap-4">
-        {sets.map((set) => (
-          <div key={set.side} className="w-44">
-            {set.figure && (
-              <FigureView
-                figure={set.figure}
-                label={`${position?.name ?? ''}, ${set.side.toLowerCase()} side at ${degrees(set.reachedDegrees)}`}
-              />
-            )}
-            <SetWords
-              clientId={props.clientId}
-              position={line.position}
-              set={set}
-              setAngle={(angle) =>
-                change(at(`prop-${set.side}`), (l) => ({
-                  ...l,
-                  angles: { ...l.angles, [set.side === 'RIGHT' ? 'right' : 'left']: angle },
-                }))
-              }
-            />
-          </div>
-        ))}
-        <div className="min-w-52 flex-1 space-y-3">
-          <p className="text-sm">{position?.setup}</p>
-          {line.sides !== 'MIDLINE' && (
-            <div className="grid grid-cols-2 gap-3">
-              {(['left', 'right'] as const).map((side) => (
-                <NumberField
-                  key={side}
-                  label={`Angle ${side}`}
-                  unit="°"
-                  step={0.5}
-                  value={line.angles[side]}
-                  onChange={(v) =>
-                    change(at(`angle-${side}`), (l) => ({ ...l, angles: { ...l.angles, [side]: v ?? 0 } }))
-                  }
-                  path={at(`angles.${side}`)}
-                  findings={findings}
-                />
-              ))}
-            </div>
-          )}
-        </div>
-      </div>
+    <>
       <div className="flex flex-wrap items-end gap-4">
         <label className="text-sm text-soft">
           Method
           <select
             className="mt-1 block min-h-11 w-full max-w-72 border border-rule bg-card px-2 text-ink"
             value={line.method}
-            onChange={(e) => props.takeMethod(e.target.value)}
+            onChange={(e) => takeMethod(e.target.value)}
           >
             {methods.data?.map(({ method: m, own }) => (
               <option key={m.id} value={m.id}>
@@ -130,7 +143,6 @@ export function LinePanel(props: Props) {
           />
         </div>
       </div>
-      {props.together}
       {method && (
         <p className="max-w-prose text-sm text-soft">
           {method.summary} Breath: {method.breath}. Cramp: {method.cramp}. {method.source.text}.
@@ -147,22 +159,26 @@ export function LinePanel(props: Props) {
           findings={findings}
         />
       )}
-      <div className="flex flex-wrap gap-2">
-        {line.sides !== 'MIDLINE' && (
-          <>
-            <Button onClick={() => change(null, (l) => mirror(l, 'left'))}>Left to right</Button>
-            <Button onClick={() => change(null, (l) => mirror(l, 'right'))}>Right to left</Button>
-            <Button onClick={() => change(null, worseSideMore)}>First side +1 set</Button>
-          </>
-        )}
-        <Button onClick={() => props.shift(-1)}>Earlier</Button>
-        <Button onClick={() => props.shift(1)}>Later</Button>
-        <Button look="stop" onClick={props.remove}>
-          Take the line out
-        </Button>
-      </div>
-      <Weights clientId={props.clientId} line={line} sets={sets} />
-      {position?.training && <PositionHelp training={position.training} />}
+    </>
+  );
+}, sameButBlocks);
+
+/** Both sides from one, the line's place in the session. */
+export const LineMoves = memo(function LineMoves({ line, change, shift, remove }: MovesProps) {
+  return (
+    <div className="flex flex-wrap gap-2">
+      {line.sides !== 'MIDLINE' && (
+        <>
+          <Button onClick={() => change(null, (l) => mirror(l, 'left'))}>Left to right</Button>
+          <Button onClick={() => change(null, (l) => mirror(l, 'right'))}>Right to left</Button>
+          <Button onClick={() => change(null, worseSideMore)}>First side +1 set</Button>
+        </>
+      )}
+      <Button onClick={() => shift(-1)}>Earlier</Button>
+      <Button onClick={() => shift(1)}>Later</Button>
+      <Button look="stop" onClick={remove}>
+        Take the line out
+      </Button>
     </div>
   );
-}
+}, sameButBlocks);

@@ -1,11 +1,13 @@
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
 import type { Finding, Schemas } from '../../../shared/api/client';
 import { clock, words } from '../../../shared/units';
 import { useCatalogue } from '../../../shared/ui/useCatalogue';
 import * as edit from './edit';
-import { LinePanel } from './LinePanel';
+import { LineMoves, LineStand, LineTerms } from './LinePanel';
+import { PositionHelp } from './PositionHelp';
 import { Together } from './Together';
 import { useStable } from './useStable';
+import { Weights } from './Weights';
 
 type Props = {
   clientId: string;
@@ -26,42 +28,46 @@ export const LineSection = memo(function LineSection(props: Props) {
   const changeLine = useStable((key: string | null, make: (line: edit.Line) => edit.Line) =>
     change((d) => edit.changeLine(d, spot, make), key),
   );
-  if (!line) return null;
-  const position = catalogue.data?.positions.find((p) => p.id === line.position);
-  const shift = (by: number) => {
+  const shift = useStable((by: number) => {
     change((d) => edit.moveStation(d, spot.station, by));
     const to = spot.station + by;
     if (to >= 0 && to < draft.stations.length) select({ ...spot, station: to });
-  };
+  });
+  const remove = useStable(() => {
+    change((d) => edit.removeLine(d, spot.station, spot.line));
+    select(null);
+  });
+  const own = useMemo(() => sets?.filter((s) => s.line === line?.id) ?? [], [sets, line?.id]);
+  if (!line) return null;
+  const position = catalogue.data?.positions.find((p) => p.id === line.position);
+  const place = `stations[${spot.station}].lines[${spot.line}]`;
   return (
     <section aria-label="Line">
       <h2 className="mb-3 text-xl font-bold">
         {words(line.motion)} <span className="font-normal text-soft">· {position?.name}</span>
       </h2>
-      <LinePanel
-        clientId={clientId}
-        line={line}
-        place={`stations[${spot.station}].lines[${spot.line}]`}
-        sets={sets?.filter((s) => s.line === line.id) ?? []}
-        position={position}
-        findings={findings}
-        change={changeLine}
-        takeMethod={takeMethod}
-        remove={() => {
-          change((d) => edit.removeLine(d, spot.station, spot.line));
-          select(null);
-        }}
-        shift={shift}
-        together={
-          <Together
-            draft={draft}
-            at={spot}
-            findings={findings}
-            change={change}
-            select={(at) => select({ ...at, side: 'left', block: 0 })}
-          />
-        }
-      />
+      <div className="space-y-4">
+        <LineStand
+          clientId={clientId}
+          line={line}
+          place={place}
+          sets={own}
+          position={position}
+          findings={findings}
+          change={changeLine}
+        />
+        <LineTerms line={line} place={place} findings={findings} change={changeLine} takeMethod={takeMethod} />
+        <Together
+          draft={draft}
+          at={spot}
+          findings={findings}
+          change={change}
+          select={(at) => select({ ...at, side: 'left', block: 0 })}
+        />
+        <LineMoves line={line} change={changeLine} shift={shift} remove={remove} />
+        <Weights clientId={clientId} position={line.position} sets={own} />
+        {position?.training && <PositionHelp training={position.training} />}
+      </div>
     </section>
   );
 });

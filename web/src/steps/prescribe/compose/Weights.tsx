@@ -1,16 +1,15 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useMutation } from '@tanstack/react-query';
 import { api, ask, findingsOf, type Schemas } from '../../../shared/api/client';
 import { Button } from '../../../shared/ui/Button';
 import { Failure } from '../../../shared/ui/Findings';
 import { NumberField } from '../../../shared/ui/NumberField';
 import { BandLine } from './BandLine';
-import type { Line } from './edit';
 
-type Props = { clientId: string; line: Line; sets: Schemas['LineSet'][] };
+type Props = { clientId: string; position: string; sets: Schemas['LineSet'][] };
 
 /** The load for a wanted torque, and a band in its place. */
-export function Weights({ clientId, line, sets }: Props) {
+export const Weights = memo(function Weights({ clientId, position, sets }: Props) {
   const [open, setOpen] = useState(false);
   const set = sets[0];
   const heavy = set?.torques[0];
@@ -20,7 +19,7 @@ export function Weights({ clientId, line, sets }: Props) {
       {open && (
         <div className="mt-2 grid gap-6 sm:grid-cols-2">
           {set && heavy ? (
-            <Torque clientId={clientId} position={line.position} angle={set.reachedDegrees} now={heavy.newtonMetres} />
+            <Torque clientId={clientId} position={position} angle={set.reachedDegrees} now={heavy.newtonMetres} />
           ) : (
             <p>No torque here: the client’s file has no body mass yet, or nothing is held up in this position.</p>
           )}
@@ -29,7 +28,7 @@ export function Weights({ clientId, line, sets }: Props) {
       )}
     </details>
   );
-}
+});
 
 type TorqueProps = { clientId: string; position: string; angle: number; now: number };
 

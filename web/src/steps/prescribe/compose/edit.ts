@@ -2,9 +2,20 @@ import type { Schemas } from '../../../shared/api/client';
 
 export type Draft = Schemas['SessionDraft'];
 export type Line = Schemas['LineDraft'];
+/** A line without its blocks. */
+export type LineHead = Omit<Line, 'left' | 'right'>;
 export type Block = Schemas['BlockDraft'];
 export type Form = Block['form'];
 export type SideList = 'left' | 'right';
+
+/** Whether two sets of props differ in nothing but the blocks of their line. */
+export function sameButBlocks<P extends { line: LineHead }>(a: P, b: P): boolean {
+  return alike(a, b, 'line') && alike<Partial<Line>>(a.line, b.line, 'left', 'right');
+}
+
+function alike<T extends object>(a: T, b: T, ...but: (keyof T)[]): boolean {
+  return (Object.keys(b) as (keyof T)[]).every((name) => but.includes(name) || Object.is(a[name], b[name]));
+}
 
 /** Where a block stands: its station, line, side and index. */
 export type Spot = { station: number; line: number; side: SideList; block: number };

@@ -57,8 +57,10 @@ class ClientDoor implements HandlerInterceptor {
     }
 
     private String admitted(Whose owner, String id) {
+        var own = signedIn.guest().flatMap(g -> owner.clientOf(id).filter(g.clientId()::equals));
         return signedIn.account()
                 .flatMap(me -> accounts.admitted(me, owner, id))
+                .or(() -> own)
                 .orElseThrow(Problem::nothingHere);
     }
 

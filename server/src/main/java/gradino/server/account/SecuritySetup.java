@@ -4,6 +4,7 @@ import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -20,6 +21,9 @@ import org.springframework.security.web.authentication.session.NullAuthenticated
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
+import org.springframework.security.web.util.matcher.OrRequestMatcher;
+import org.springframework.security.web.util.matcher.RequestMatcher;
 
 /** What each role may ask for at all; whose client it is is asked at the {@link ClientDoor}. */
 @Configuration(proxyBeanMethods = false)
@@ -27,6 +31,37 @@ class SecuritySetup {
     private static final String CONTENT = "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline';"
             + " img-src 'self' data:; worker-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self';"
             + " frame-ancestors 'none'";
+
+    private static final String[] STAFF = {"OWNER", "COACH", "ASSISTANT"};
+    private static final String[] STAFF_AND_HOME = {"OWNER", "COACH", "ASSISTANT", "HOME"};
+    /** All of the studio's own addresses that a client's link opens, for what is theirs. */
+    private static final RequestMatcher HOME_READS = any(
+            HttpMethod.GET,
+            "/api/stop-signs",
+            "/api/clients/{clientId}/day",
+            "/api/sessions/{sessionId}",
+            "/api/sessions/{sessionId}/blocks",
+            "/api/sessions/{sessionId}/summary");
+
+    private static final RequestMatcher HOME_WRITES = new OrRequestMatcher(
+            any(
+                    HttpMethod.POST,
+                    "/api/lines/{lineId}/sessions",
+                    "/api/clients/{clientId}/compositions/{compositionId}/sessions",
+                    "/api/clients/{clientId}/measurements",
+                    "/api/clients/{clientId}/measurements/preview",
+                    "/api/sessions/{sessionId}/blocks",
+                    "/api/sessions/{sessionId}/close",
+                    "/api/sessions/{sessionId}/morning"),
+            any(HttpMethod.PUT, "/api/sessions/{sessionId}/devices/{device}"),
+            any(HttpMethod.DELETE, "/api/sessions/{sessionId}/devices/{device}"));
+
+    private static RequestMatcher any(HttpMethod method, String... patterns) {
+        return new OrRequestMatcher(Arrays.stream(patterns)
+                .<RequestMatcher>map(
+                        p -> PathPatternRequestMatcher.withDefaults().matcher(method, p))
+                .toList());
+    }
 
     @Bean
     PasswordEncoder passwordEncoder(@Value("${gradino.hash-strength}") int strength) {
@@ -44,29 +79,37 @@ class SecuritySetup {
      * anti-forgery token with it, so that of two requests at once one were refused: it is told not to.
      */
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, SignInService signIns, CsrfTokenRepository tokens) throws Exception {
+    SecurityFilterChain chain(
+            HttpSecurity http, SignInService signIns, HomeLinkService links, CsrfTokenRepository tokens)
+            throws Exception {
         http.csrf(csrf -> csrf.spa()
                         .csrfTokenRepository(tokens)
                         .sessionAuthenticationStrategy(new NullAuthenticatedSessionStrategy()))
                 .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .requestCache(cache -> cache.disable())
                 .logout(logout -> logout.disable())
-                .addFilterBefore(new TokenFilter(signIns), AnonymousAuthenticationFilter.class)
+                .addFilterBefore(new TokenFilter(signIns, links), AnonymousAuthenticationFilter.class)
                 .authorizeHttpRequests(may -> may.dispatcherTypeMatchers(
                                 DispatcherType.FORWARD, DispatcherType.ERROR, DispatcherType.ASYNC)
                         .permitAll()
-                        .requestMatchers("/api/sign-in", "/api/sign-in/**", "/api/openapi")
+                        .requestMatchers("/api/sign-in", "/api/sign-in/**", "/api/openapi", "/api/home/enter")
                         .permitAll()
+                        .requestMatchers("/api/home/**")
+                        .hasRole("HOME")
+                        .requestMatchers(HOME_READS)
+                        .hasAnyRole(STAFF_AND_HOME)
+                        .requestMatchers(HOME_WRITES)
+                        .hasAnyRole("OWNER", "COACH", "HOME")
                         .requestMatchers("/api/me/**")
-                        .authenticated()
+                        .hasAnyRole(STAFF)
                         .requestMatchers(HttpMethod.GET, "/api/colleagues")
-                        .authenticated()
+                        .hasAnyRole(STAFF)
                         .requestMatchers("/api/accounts/**", "/api/audit", "/api/exchange/**")
                         .hasRole("OWNER")
                         .requestMatchers(HttpMethod.PUT, "/api/noise")
                         .hasRole("OWNER")
                         .requestMatchers(HttpMethod.GET, "/api/**")
-                        .authenticated()
+                        .hasAnyRole(STAFF)
                         .requestMatchers("/api/**")
                         .hasAnyRole("OWNER", "COACH")
                         .anyRequest()

@@ -2,13 +2,8 @@ package gradino.server.account;
 
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
-import java.util.HexFormat;
 import java.util.Optional;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -22,7 +17,6 @@ class SignInService {
     static final int TRIES_A_NAME = 20;
     static final int TRIES_AN_ADDRESS = 100;
     static final Duration LOCKED = Duration.ofMinutes(15);
-    private static final int TOKEN_BYTES = 32;
     private static final int NOBODYS_LETTERS = 53;
 
     private final AccountRepository accounts;
@@ -32,7 +26,6 @@ class SignInService {
     private final TransactionTemplate reading;
     private final boolean demo;
     private final Clock clock;
-    private final SecureRandom random = new SecureRandom();
     /** Compared with when nobody has the name, so that the answer takes as long; no password has this hash. */
     private final String nobodysHash;
 
@@ -96,36 +89,25 @@ class SignInService {
     }
 
     String issue(Account account) {
-        var bytes = new byte[TOKEN_BYTES];
-        random.nextBytes(bytes);
-        var token = HexFormat.of().formatHex(bytes);
+        var token = Tokens.fresh();
         var now = StudioClock.now(clock);
         transaction.executeWithoutResult(status -> {
             signIns.forgive(account.signIn());
-            signIns.addToken(digest(token), account.id(), now, now.plus(VALID));
+            signIns.addToken(Tokens.digest(token), account.id(), now, now.plus(VALID));
         });
         return token;
     }
 
     Optional<Account> account(String token) {
-        return reading.execute(status -> signIns.account(digest(token), StudioClock.now(clock)))
+        return reading.execute(status -> signIns.account(Tokens.digest(token), StudioClock.now(clock)))
                 .filter(this::isAllowed);
     }
 
     void signOut(String token) {
-        transaction.executeWithoutResult(status -> signIns.endToken(digest(token)));
+        transaction.executeWithoutResult(status -> signIns.endToken(Tokens.digest(token)));
     }
 
     void signOutEverywhere(Account account) {
         transaction.executeWithoutResult(status -> signIns.endAll(account.id()));
-    }
-
-    private static String digest(String token) {
-        try {
-            var sha = MessageDigest.getInstance("SHA-256");
-            return HexFormat.of().formatHex(sha.digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
     }
 }

@@ -7,6 +7,7 @@ import gradino.server.measure.BatteryRepository;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.perform.SessionRepository;
 import gradino.server.perform.SessionRepository.Closed;
+import gradino.server.perform.TraceRepository;
 import gradino.server.perform.VisitRepository;
 import gradino.server.platform.Problem;
 import gradino.server.prescribe.CompositionRepository;
@@ -39,6 +40,7 @@ public class ExportService {
     private final MeasurementRepository measurements;
     private final SessionRepository sessions;
     private final VisitRepository visits;
+    private final TraceRepository traces;
     private final DecisionRepository decisions;
 
     ExportService(
@@ -50,6 +52,7 @@ public class ExportService {
             MeasurementRepository measurements,
             SessionRepository sessions,
             VisitRepository visits,
+            TraceRepository traces,
             DecisionRepository decisions) {
         this.clients = clients;
         this.intakes = intakes;
@@ -59,6 +62,7 @@ public class ExportService {
         this.measurements = measurements;
         this.sessions = sessions;
         this.visits = visits;
+        this.traces = traces;
         this.decisions = decisions;
     }
 
@@ -106,6 +110,9 @@ public class ExportService {
             case "composed-runs.csv" -> print(ComposedTables.RUNS, runRows(), Function.identity(), out);
             case "blocks.csv" -> print(SessionTables.BLOCKS, sessions.allBlocks(), Function.identity(), out);
             case "mornings.csv" -> print(SessionTables.MORNINGS, sessions.allMornings(), Function.identity(), out);
+            case "reference-contractions.csv" ->
+                print(ForceTables.REFERENCES, traces.allReferences(), Function.identity(), out);
+            case "traces.csv" -> print(ForceTables.TRACES, traces.all(), Function.identity(), out);
             case "decisions.csv" -> print(DecisionTables.DECISIONS, decisions.all(), Function.identity(), out);
             default -> throw Problem.notFound("file");
         }

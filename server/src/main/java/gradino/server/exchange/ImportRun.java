@@ -25,6 +25,8 @@ import gradino.server.measure.Measurement;
 import gradino.server.perform.SessionRepository.Morning;
 import gradino.server.perform.SessionRepository.Opened;
 import gradino.server.perform.SessionRepository.StoredBlock;
+import gradino.server.perform.TraceRepository.StoredReference;
+import gradino.server.perform.TraceRepository.StoredTrace;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.CompositionRepository.Composition;
 import gradino.server.prescribe.CompositionRepository.StudioMethod;
@@ -301,6 +303,21 @@ final class ImportRun {
             stores.sessions().addMorning(m);
         }
         return isNew;
+    }
+
+    boolean reference(CsvRow row, StoredReference r) {
+        return facts.knowsClient(row, r.clientId())
+                && (r.sessionId() == null || facts.knowsSession(row, r.sessionId()))
+                && facts.past(row, "happened_at", r.happenedAt())
+                && findings.isEmpty()
+                && stores.traces().add(r);
+    }
+
+    boolean trace(CsvRow row, StoredTrace t) {
+        return facts.knowsSession(row, t.sessionId())
+                && facts.past(row, "happened_at", t.happenedAt())
+                && findings.isEmpty()
+                && stores.traces().add(t);
     }
 
     boolean decision(CsvRow row, StoredDecision d) {

@@ -6,6 +6,7 @@ import gradino.server.intake.IntakeRepository;
 import gradino.server.measure.BatteryRepository;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.perform.SessionRepository;
+import gradino.server.perform.TraceRepository;
 import gradino.server.perform.VisitRepository;
 import gradino.server.platform.Problem;
 import gradino.server.prescribe.CompositionRepository;
@@ -33,10 +34,11 @@ public class ImportService {
             MeasurementRepository measurements,
             SessionRepository sessions,
             VisitRepository visits,
+            TraceRepository traces,
             DecisionRepository decisions,
             Clock clock) {
-        this.stores =
-                new Stores(clients, intakes, lines, compositions, batteries, measurements, sessions, visits, decisions);
+        this.stores = new Stores(
+                clients, intakes, lines, compositions, batteries, measurements, sessions, visits, traces, decisions);
         this.clock = clock;
     }
 
@@ -50,6 +52,7 @@ public class ImportService {
             MeasurementRepository measurements,
             SessionRepository sessions,
             VisitRepository visits,
+            TraceRepository traces,
             DecisionRepository decisions) {}
 
     /** A file by its name with its header and records. */
@@ -78,6 +81,8 @@ public class ImportService {
         reader.each(ComposedTables.RUNS, run::composedRun);
         reader.each(SessionTables.BLOCKS, run::block);
         reader.each(SessionTables.MORNINGS, run::morning);
+        reader.each(ForceTables.REFERENCES, run::reference);
+        reader.each(ForceTables.TRACES, run::trace);
         reader.each(DecisionTables.DECISIONS, run::decision);
         Problem.throwIfBlocking(reader.findings);
         run.flush();

@@ -23,6 +23,8 @@ final class Tables {
                 ComposedTables.RUNS,
                 SessionTables.BLOCKS,
                 SessionTables.MORNINGS,
+                ForceTables.REFERENCES,
+                ForceTables.TRACES,
                 DecisionTables.DECISIONS);
     }
 }

@@ -7,6 +7,7 @@ import gradino.core.body.Segment;
 import gradino.core.measure.Instrument;
 import gradino.core.measure.NoiseBook;
 import gradino.core.measure.Tape;
+import gradino.core.measure.Tester;
 import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.OutOfBoundsException;
@@ -133,6 +134,9 @@ public class MeasureService {
         var reading = Bench.read(draft, client.body());
         var findings = new ArrayList<>(reading.findings());
         findings.addAll(when(client.details().birthDate(), happened, now));
+        if (signedIn.guest().isPresent() && draft.tester() != Tester.CLIENT) {
+            findings.add(Finding.blocking("tester", "tester", null, "", "At home the client measures."));
+        }
         Problem.throwIfBlocking(findings);
         var measurement = stored(client, draft, reading, happened, now);
         measurements.insert(List.of(measurement));

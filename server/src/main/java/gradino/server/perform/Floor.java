@@ -3,14 +3,18 @@ package gradino.server.perform;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import gradino.core.measure.Instrument;
+import gradino.core.prescribe.Block.Direction;
 import gradino.core.prescribe.Plan;
-import gradino.core.prescribe.SessionDraft.LineDraft;
 import gradino.core.prescribe.Timeline;
+import gradino.core.prescribe.Variants.Variant;
 import gradino.core.quantity.Degrees;
 import gradino.server.intake.Client;
+import gradino.server.perform.Running.Place;
 import gradino.server.prescribe.Props;
 import java.time.Instant;
 import java.util.List;
+import java.util.function.BiFunction;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -20,6 +24,7 @@ import org.jspecify.annotations.Nullable;
  * @param title what is run: the motion, or the composed session's name
  * @param plan null for something composed
  * @param lines in the order in which they are done
+ * @param variants what may be done instead of the plan
  */
 public record Floor(
         String id,
@@ -30,44 +35,66 @@ public record Floor(
         @Nullable Plan plan,
         Timeline timeline,
         List<FloorLine> lines,
+        List<FloorReference> references,
+        List<Variant> variants,
         int painEndsBlockAbove,
         List<String> doneBlocks,
         boolean closed,
         Instant openedAt) {
     /**
+     * What 100 % is for a contraction of this session.
+     *
+     * @param id null while none stands
+     * @param newtons null while none stands
+     * @param why none stands: never measured, void since, or what forbids it; empty when one does
+     * @param allowed whether it may be measured now
+     */
+    public record FloorReference(
+            String line,
+            Side side,
+            Direction direction,
+            double degrees,
+            @Nullable String id,
+            @Nullable Double newtons,
+            String why,
+            boolean allowed) {}
+
+    /**
      * One line as it is set up.
      *
      * @param line its id in the timeline's phases
      * @param position as the coach reads it
+     * @param instrument its range is measured with
      * @param faults to watch for
      */
     public record FloorLine(
-            String line, String position, Side firstSide, List<String> faults, Sided<Props.SetUp> props) {
-        static FloorLine of(Client client, Plan plan) {
-            var grid = Props.grid(client, plan.position());
-            return of("", plan.position(), plan.firstSide(), plan.doses().map((s, d) -> Props.setUp(grid, d.angle())));
+            String line,
+            String motion,
+            String positionId,
+            String position,
+            Instrument instrument,
+            Side firstSide,
+            List<String> faults,
+            Sided<Props.SetUp> props) {
+        /** @param instruments by which a motion is measured in a position */
+        static FloorLine of(
+                Client client, Place place, Side first, BiFunction<String, String, Instrument> instruments) {
+            var known = Catalogue.position(place.position());
+            var grid = Props.grid(client, place.position());
+            return new FloorLine(
+                    place.line(),
+                    place.motion(),
+                    place.position(),
+                    known.map(p -> p.name()).orElse(place.position()),
+                    instruments.apply(place.motion(), place.position()),
+                    first,
+                    known.map(p -> p.faults()).orElse(List.of()),
+                    place.angles().map((s, angle) -> Props.setUp(grid, angle)));
         }
 
         /** What cannot be an angle is a finding elsewhere and stands at the position's zero here. */
-        static FloorLine of(Client client, LineDraft line) {
-            var grid = Props.grid(client, line.position());
-            return of(
-                    line.id(),
-                    line.position(),
-                    line.firstSide(),
-                    line.angles()
-                            .map((s, angle) ->
-                                    Props.setUp(grid, Degrees.of(angle >= -90 && angle <= 200 ? angle : 0))));
-        }
-
-        private static FloorLine of(String line, String position, Side first, Sided<Props.SetUp> props) {
-            var known = Catalogue.position(position);
-            return new FloorLine(
-                    line,
-                    known.map(p -> p.name()).orElse(position),
-                    first,
-                    known.map(p -> p.faults()).orElse(List.of()),
-                    props);
+        static Degrees angle(double degrees) {
+            return Degrees.of(degrees >= -90 && degrees <= 200 ? degrees : 0);
         }
     }
 }

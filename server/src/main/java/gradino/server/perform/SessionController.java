@@ -10,9 +10,11 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
@@ -20,9 +22,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class SessionController {
     private final SessionService sessions;
+    private final Presence presence;
 
-    SessionController(SessionService sessions) {
+    SessionController(SessionService sessions, Presence presence) {
         this.sessions = sessions;
+        this.presence = presence;
     }
 
     record NewSession(@NotBlank @Size(max = 64) String id) {}
@@ -65,6 +69,27 @@ class SessionController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void block(@PathVariable String sessionId, @Valid @RequestBody NewBlock block) {
         sessions.block(sessionId, block.id(), block.block());
+    }
+
+    /** How many other devices have the session open. */
+    record Others(int others) {}
+
+    /** A floor says every few seconds that it has the session open. */
+    @PutMapping("/api/sessions/{sessionId}/devices/{device}")
+    Others here(@PathVariable String sessionId, @PathVariable @Size(max = 64) String device) {
+        return new Others(presence.here(sessionId, device));
+    }
+
+    @DeleteMapping("/api/sessions/{sessionId}/devices/{device}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void left(@PathVariable String sessionId, @PathVariable String device) {
+        presence.left(sessionId, device);
+    }
+
+    /** The last record of each block. */
+    @GetMapping("/api/sessions/{sessionId}/blocks")
+    List<BlockRecord> blocks(@PathVariable String sessionId) {
+        return sessions.blocks(sessionId);
     }
 
     @GetMapping("/api/sessions/{sessionId}/summary")

@@ -11,6 +11,7 @@ import gradino.core.prescribe.BlockKind;
 import gradino.core.prescribe.PhaseKind;
 import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.Timeline;
+import gradino.core.prescribe.Variants.Variant;
 import gradino.core.quantity.Tenths;
 import gradino.server.account.Whose;
 import gradino.server.intake.Flags;
@@ -99,6 +100,16 @@ public class SessionRepository implements Whose, Flags {
                 s.recordedAt(),
                 json.write(s.plan()),
                 timeline == null ? null : json.write(timeline));
+    }
+
+    void addVariants(String id, List<Variant> variants) {
+        sql.update("UPDATE session SET variants = ? WHERE id = ?", json.write(variants), id);
+    }
+
+    List<Variant> variants(String id) {
+        return sql.first("SELECT variants FROM session WHERE id = ?", row -> Optional.ofNullable(row.getString(1)), id)
+                .flatMap(text -> text.map(t -> List.of(json.read(t, Variant[].class))))
+                .orElse(List.of());
     }
 
     public Optional<Opened> find(String id) {

@@ -3,6 +3,7 @@ package gradino.server.perform;
 import gradino.core.advance.Policy;
 import gradino.core.advance.Threshold;
 import gradino.core.body.Side;
+import gradino.core.measure.Instrument;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.Observer;
 import gradino.core.perform.PhaseDone;
@@ -11,7 +12,9 @@ import gradino.core.prescribe.BlockKind;
 import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.PlanCheck;
 import gradino.core.prescribe.Timeline;
+import gradino.core.prescribe.Variants;
 import gradino.core.quantity.Tenths;
+import gradino.server.account.SignedIn;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.perform.Floor.FloorLine;
@@ -23,6 +26,7 @@ import gradino.server.perform.VisitRepository.Visit;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.ComposeService;
+import gradino.server.prescribe.Line;
 import gradino.server.prescribe.LineHistory;
 import gradino.server.prescribe.LineService;
 import java.time.Clock;
@@ -32,7 +36,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -42,67 +46,43 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class SessionService {
     private static final Duration STALE = Duration.ofHours(12);
+    /** Counted as seen by a coach: nobody says that of themselves. */
+    private static final Set<Observer> COACHES = Set.of(Observer.COACH, Observer.VIDEO_CALL);
+
     private static final String NOT_DONE = "not done";
 
     private final SessionRepository sessions;
     private final VisitRepository visits;
+    private final RunningSessions running;
+    private final ForceService forces;
     private final ComposeService compose;
     private final LineService lines;
     private final LineHistory history;
     private final ClientService clients;
+    private final SignedIn signedIn;
     private final Clock clock;
 
     SessionService(
             SessionRepository sessions,
             VisitRepository visits,
+            RunningSessions running,
+            ForceService forces,
             ComposeService compose,
             LineService lines,
             LineHistory history,
             ClientService clients,
+            SignedIn signedIn,
             Clock clock) {
         this.sessions = sessions;
         this.visits = visits;
+        this.running = running;
+        this.forces = forces;
         this.compose = compose;
         this.lines = lines;
         this.history = history;
         this.clients = clients;
+        this.signedIn = signedIn;
         this.clock = clock;
-    }
-
-    /** What is being run, whichever of the two it is. */
-    private record Running(
-            String id,
-            String clientId,
-            Instant openedAt,
-            Optional<Opened> line,
-            Optional<Visit> visit,
-            Timeline timeline) {
-        static Running of(Opened line, Optional<Timeline> timeline) {
-            return new Running(
-                    line.id(),
-                    line.clientId(),
-                    line.happenedAt(),
-                    Optional.of(line),
-                    Optional.empty(),
-                    timeline.orElseGet(() -> Compiler.compile(line.plan())));
-        }
-
-        static Running of(Visit visit, Optional<Timeline> timeline) {
-            return new Running(
-                    visit.id(),
-                    visit.clientId(),
-                    visit.happenedAt(),
-                    Optional.empty(),
-                    Optional.of(visit),
-                    timeline.orElseGet(() -> ComposeService.timeline(visit.draft())));
-        }
-
-        List<FloorLine> lines(Client client) {
-            return line.map(l -> List.of(FloorLine.of(client, l.plan())))
-                    .orElseGet(() -> visit.orElseThrow().draft().lines().stream()
-                            .map(l -> FloorLine.of(client, l))
-                            .toList());
-        }
     }
 
     @Transactional
@@ -116,18 +96,20 @@ public class SessionService {
             return floor(sessionId);
         }
         var now = StudioClock.now(clock);
-        var running = sessions.unclosed(lineId)
+        var unclosed = sessions.unclosed(lineId)
                 .filter(s -> s.happenedAt().isAfter(now.minus(STALE)))
                 .filter(s -> sessions.timeline(s.id()).isPresent());
-        if (running.isPresent()) {
-            return floor(running.get().id());
+        if (unclosed.isPresent()) {
+            return floor(unclosed.get().id());
         }
         var plan = history.current(line);
         Problem.throwIfBlocking(history.forbids(line));
-        Problem.throwIfBlocking(PlanCheck.check(plan, history.context(line)).stream()
+        var context = history.context(line);
+        Problem.throwIfBlocking(PlanCheck.check(plan, context).stream()
                 .filter(f -> !f.code().equals("above-range"))
                 .toList());
         sessions.open(new Opened(sessionId, lineId, line.clientId(), plan, now, now), Compiler.compile(plan));
+        sessions.addVariants(sessionId, Variants.of(plan, context));
         return floor(sessionId);
     }
 
@@ -145,10 +127,10 @@ public class SessionService {
             return floor(sessionId);
         }
         var now = StudioClock.now(clock);
-        var running = visits.unclosed(clientId, compositionId)
+        var unclosed = visits.unclosed(clientId, compositionId)
                 .filter(v -> v.happenedAt().isAfter(now.minus(STALE)));
-        if (running.isPresent()) {
-            return floor(running.get().id());
+        if (unclosed.isPresent()) {
+            return floor(unclosed.get().id());
         }
         Problem.throwIfBlocking(history.forbids(clientId));
         var ready = compose.ready(client, compositionId);
@@ -156,12 +138,13 @@ public class SessionService {
         visits.open(
                 new Visit(sessionId, clientId, compositionId, composed.name(), composed.draft(), now, now),
                 ready.timeline());
+        sessions.addVariants(sessionId, ready.variants());
         return floor(sessionId);
     }
 
     @Transactional(readOnly = true)
     public Floor floor(String sessionId) {
-        var running = running(sessionId);
+        var running = this.running.find(sessionId);
         var client = clients.get(running.clientId());
         return new Floor(
                 sessionId,
@@ -171,7 +154,9 @@ public class SessionService {
                 running.visit().map(Visit::name).orElse(""),
                 running.line().map(Opened::plan).orElse(null),
                 running.timeline(),
-                running.lines(client),
+                floorLines(running, client),
+                forces.references(running, client),
+                running.variants(),
                 Policy.house().whole(Threshold.PAIN_TOO_MUCH),
                 sessions.blocks(sessionId).stream()
                         .map(b -> b.block().blockId())
@@ -181,11 +166,26 @@ public class SessionService {
                 running.openedAt());
     }
 
+    private List<FloorLine> floorLines(Running running, Client client) {
+        var known = lines.known(client.id());
+        return running.places().stream()
+                .map(place -> FloorLine.of(
+                        client,
+                        place,
+                        place.first(),
+                        (motion, position) -> known.stream()
+                                .filter(l -> l.motion().equals(motion)
+                                        && l.position().equals(position))
+                                .map(Line::instrument)
+                                .findFirst()
+                                .orElse(Instrument.GONIOMETER)))
+                .toList();
+    }
+
     /** Stores a finished block; the same id again is the same block, stored once. */
     @Transactional
     public void block(String sessionId, String id, BlockRecord block) {
-        var timeline = running(sessionId).timeline();
-        if (timeline.phases().stream().noneMatch(p -> p.blockId().equals(block.blockId()))) {
+        if (running.find(sessionId).phases(block.blockId()).isEmpty()) {
             throw Problem.invalid(
                     "block.blockId", "unknown-block", "This session has no block " + block.blockId() + ".");
         }
@@ -193,10 +193,20 @@ public class SessionService {
         sessions.addBlocks(List.of(new StoredBlock(id, sessionId, block, now, now)));
     }
 
+    /** The last record of each block, in the order in which they came first. */
+    @Transactional(readOnly = true)
+    public List<BlockRecord> blocks(String sessionId) {
+        running.find(sessionId);
+        return SessionRepository.latest(sessions.blocks(sessionId));
+    }
+
     @Transactional
     public Summary close(String sessionId, CloseDraft draft) {
-        var session = running(sessionId);
+        var session = running.find(sessionId);
         if (sessions.closed(sessionId).isEmpty()) {
+            if (signedIn.guest().isPresent() && COACHES.contains(draft.observer())) {
+                throw Problem.invalid("observer", "at-home", "At home no coach watched.");
+            }
             var now = StudioClock.now(clock);
             sessions.addBlocks(missing(session, now));
             sessions.close(new Closed(
@@ -255,7 +265,7 @@ public class SessionService {
 
     @Transactional(readOnly = true)
     public Summary summary(String sessionId) {
-        var session = running(sessionId);
+        var session = running.find(sessionId);
         var blocks = new ArrayList<>(sessions.blocks(sessionId));
         var closed = sessions.closed(sessionId);
         if (closed.isEmpty()) {
@@ -288,19 +298,11 @@ public class SessionService {
 
     @Transactional
     public void morning(String sessionId, String id, boolean settled, @Nullable Tenths soreness) {
-        running(sessionId);
+        running.find(sessionId);
         if (sessions.closed(sessionId).isEmpty()) {
             throw Problem.conflict("still-open", "This session is still open: close it first.");
         }
         var now = StudioClock.now(clock);
         sessions.addMorning(new Morning(id, sessionId, settled, soreness, now, now));
-    }
-
-    private Running running(String id) {
-        var timeline = sessions.timeline(id);
-        return sessions.find(id)
-                .map(line -> Running.of(line, timeline))
-                .or(() -> visits.find(id).map(visit -> Running.of(visit, timeline)))
-                .orElseThrow(() -> Problem.notFound("session"));
     }
 }

@@ -38,8 +38,10 @@ public record Summary(
     private static SideSummary side(List<BlockRecord> all, Side side) {
         var ratio = DoneRatio.of(all, side);
         var blocks = all.stream().filter(b -> b.isOf(side)).toList();
-        var contractions =
-                blocks.stream().flatMap(b -> b.contractions().stream()).toList();
+        var contractions = blocks.stream()
+                .filter(b -> !b.isBesidesThePlan())
+                .flatMap(b -> b.contractions().stream())
+                .toList();
         return new SideSummary(
                 ratio.ratio(),
                 ratio.lowestPhase(),
@@ -74,7 +76,7 @@ public record Summary(
 
     private static double seconds(List<BlockRecord> blocks, Side side, BlockKind kind, boolean planned) {
         return blocks.stream()
-                .filter(b -> b.isOf(side) && b.kind() == kind)
+                .filter(b -> b.isOf(side) && b.kind() == kind && !(planned && b.isBesidesThePlan()))
                 .flatMap(b -> b.phases().stream())
                 .mapToDouble(p -> planned ? p.plannedSeconds() : p.doneSeconds())
                 .sum();

@@ -5,20 +5,29 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Locale;
 import java.util.Set;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Only this machine may ask until the connection can be made safe: a foreign host name (a page that re-points its own name here) and a
+ * Only this machine may ask, and whoever comes under the studio's own name over a safe connection: a foreign host name (a page that re-points its own name here) and a
  * request that another site's page makes are refused.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class LocalOnly extends OncePerRequestFilter {
-    private static final Set<String> HOSTS = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
+    private static final Set<String> HERE = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
+
+    private final String host;
+
+    /** @param host the name under which this studio is reached over a safe connection; empty for this machine only */
+    LocalOnly(@Value("${gradino.host}") String host) {
+        this.host = host.toLowerCase(Locale.ROOT);
+    }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -27,7 +36,9 @@ class LocalOnly extends OncePerRequestFilter {
         boolean foreign = site != null
                 && site.equals("cross-site")
                 && !request.getMethod().equals("GET");
-        if (!HOSTS.contains(request.getServerName()) || foreign) {
+        var name = request.getServerName().toLowerCase(Locale.ROOT);
+        boolean known = HERE.contains(name) || (!host.isEmpty() && name.equals(host) && request.isSecure());
+        if (!known || foreign) {
             response.sendError(HttpServletResponse.SC_FORBIDDEN);
             return;
         }

@@ -26,6 +26,11 @@ public final class Problem extends RuntimeException {
         return new Problem(HttpStatus.NOT_FOUND, "There is nothing here for you.", List.of());
     }
 
+    /** What was there once, or never: the words are the same. */
+    public static Problem gone(String message) {
+        return new Problem(HttpStatus.GONE, message, List.of());
+    }
+
     public static Problem tooMany(String message) {
         return new Problem(HttpStatus.TOO_MANY_REQUESTS, message, List.of());
     }

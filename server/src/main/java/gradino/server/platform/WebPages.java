@@ -17,8 +17,11 @@ class WebPages implements WebMvcConfigurer {
         registry.addResourceHandler("/assets/**")
                 .addResourceLocations("classpath:/static/assets/")
                 .setCacheControl(CacheControl.maxAge(YEAR).immutable());
-        registry.addResourceHandler("/index.html", "/favicon.svg")
+        registry.addResourceHandler("/index.html", "/home.html", "/favicon.svg", "/sw.js", "/home.webmanifest")
                 .addResourceLocations("classpath:/static/")
+                .setCacheControl(CacheControl.noCache());
+        registry.addResourceHandler("/icons/**")
+                .addResourceLocations("classpath:/static/icons/")
                 .setCacheControl(CacheControl.noCache());
     }
 
@@ -28,5 +31,6 @@ class WebPages implements WebMvcConfigurer {
                 new String[] {"/", "/clients/**", "/sessions/**", "/studio/**", "/lines/**", "/noise/**", "/library"}) {
             registry.addViewController(deepLink).setViewName("forward:/index.html");
         }
+        registry.addViewController("/home/**").setViewName("forward:/home.html");
     }
 }

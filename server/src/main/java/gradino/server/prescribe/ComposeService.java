@@ -7,6 +7,7 @@ import gradino.core.prescribe.SessionDraft;
 import gradino.core.prescribe.SessionReader;
 import gradino.core.prescribe.Shorten;
 import gradino.core.prescribe.Timeline;
+import gradino.core.prescribe.Variants;
 import gradino.server.account.Account;
 import gradino.server.account.SignedIn;
 import gradino.server.intake.Client;
@@ -83,6 +84,16 @@ public class ComposeService {
         return compositions.of(clientId);
     }
 
+    /** Name of something composed. */
+    public record Named(String id, String name) {}
+
+    @Transactional(readOnly = true)
+    public List<Named> named(String clientId) {
+        return compositions.of(clientId).stream()
+                .map(c -> new Named(c.id(), c.name()))
+                .toList();
+    }
+
     @Transactional(readOnly = true)
     Composition get(String clientId, String id) {
         clients.get(clientId);
@@ -90,15 +101,19 @@ public class ComposeService {
     }
 
     /** What was composed, with its timeline, when it may be trained now. */
-    public record Ready(Composition composition, Timeline timeline) {}
+    public record Ready(Composition composition, Timeline timeline, List<Variants.Variant> variants) {}
 
     /** @throws Problem with the reasons when it may not, any more */
     @Transactional(readOnly = true)
     public Ready ready(Client client, String compositionId) {
         var composition = compositions.find(client.id(), compositionId).orElseThrow(Problem::nothingHere);
-        var checked = SessionCheck.check(composition.draft(), contexts.fresh(client), methods.methods());
+        var context = contexts.fresh(client);
+        var checked = SessionCheck.check(composition.draft(), context, methods.methods());
         Problem.throwIfBlocking(checked.findings());
-        return new Ready(composition, checked.timeline().orElseThrow(Problem::nothingHere));
+        return new Ready(
+                composition,
+                checked.timeline().orElseThrow(Problem::nothingHere),
+                Variants.of(composition.draft(), context, methods.methods()));
     }
 
     /** What was composed, compiled; empty where nothing of it can be read. */

@@ -78,6 +78,12 @@ public class LineService {
         return current(get(id));
     }
 
+    /** A client's lines without their plans. */
+    @Transactional(readOnly = true)
+    public List<Line> known(String clientId) {
+        return lines.of(clientId);
+    }
+
     @Transactional(readOnly = true)
     public List<CurrentLine> of(String clientId) {
         clients.get(clientId);

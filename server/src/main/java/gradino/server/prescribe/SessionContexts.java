@@ -54,7 +54,7 @@ public class SessionContexts {
 
     /** As it is now, whatever is remembered: for what is about to be kept. */
     SessionContext fresh(Client client) {
-        return context(client, line -> facts(client, line));
+        return context(client, line -> facts(client, line.motion(), line.position()));
     }
 
     /** What the restrictions of a day alone say, for what was composed then. */
@@ -79,7 +79,7 @@ public class SessionContexts {
                 client,
                 line -> facts.get(
                         new Key(written, minute, client.id(), line.motion(), line.position()),
-                        key -> facts(client, line)));
+                        key -> facts(client, line.motion(), line.position())));
     }
 
     private SessionContext context(Client client, Function<LineDraft, LineFacts> of) {
@@ -90,13 +90,14 @@ public class SessionContexts {
                 of);
     }
 
-    private LineFacts facts(Client client, LineDraft line) {
-        var rows = measures.ranges(client, List.of(line.motion()));
+    /** What is known of a client's motion in a position, as it is now. */
+    public LineFacts facts(Client client, String motion, String position) {
+        var rows = measures.ranges(client, List.of(motion));
         return lines.of(client.id()).stream()
-                .filter(k -> k.motion().equals(line.motion()) && k.position().equals(line.position()))
+                .filter(k -> k.motion().equals(motion) && k.position().equals(position))
                 .findFirst()
-                .map(k -> facts(k, rows, line))
-                .orElseGet(() -> newLine(client, rows, line));
+                .map(k -> facts(k, rows, motion, position))
+                .orElseGet(() -> newLine(client, rows, motion, position));
     }
 
     private static Set<String> stoppedJoints(Client client, Instant at, ZoneId zone) {
@@ -109,29 +110,34 @@ public class SessionContexts {
                 .collect(Collectors.toSet());
     }
 
-    private LineFacts facts(Line known, List<RangeRow> rows, LineDraft line) {
+    private LineFacts facts(Line known, List<RangeRow> rows, String motion, String position) {
         var context = history.context(known);
         return new LineFacts(
                 context.limits(),
                 context.newcomer(),
                 context.held().map((side, dose) -> dose.map(Dose::angle)),
-                passive(rows, line),
+                passive(rows, motion, position),
                 !context.newcomer(),
                 !context.newcomer());
     }
 
-    private LineFacts newLine(Client client, List<RangeRow> rows, LineDraft line) {
+    private LineFacts newLine(Client client, List<RangeRow> rows, String motion, String position) {
         return new LineFacts(
-                limits(client, line.motion()), true, Sided.both(Optional.empty()), passive(rows, line), false, false);
+                limits(client, motion),
+                true,
+                Sided.both(Optional.empty()),
+                passive(rows, motion, position),
+                false,
+                false);
     }
 
     Limits limits(Client client, String motion) {
         return client.limits(motion, StudioClock.now(clock), clock.getZone());
     }
 
-    private static Sided<Optional<UncertainAngle>> passive(List<RangeRow> rows, LineDraft line) {
+    private static Sided<Optional<UncertainAngle>> passive(List<RangeRow> rows, String motion, String position) {
         var row = rows.stream()
-                .filter(r -> r.motion().equals(line.motion()) && r.position().equals(line.position()))
+                .filter(r -> r.motion().equals(motion) && r.position().equals(position))
                 .findFirst();
         return Sided.of(side -> row.flatMap(r -> r.passive(side)));
     }

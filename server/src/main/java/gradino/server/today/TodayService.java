@@ -116,7 +116,16 @@ public class TodayService {
 
     @Transactional(readOnly = true)
     public ClientDay day(String clientId) {
-        return day(clients.get(clientId), StudioClock.moment(clock), new ArrayList<>());
+        return dayAsked(clientId).day();
+    }
+
+    /** A client's day with what is still to be asked of them. */
+    public record DayAsked(ClientDay day, List<MorningAsked> mornings) {}
+
+    @Transactional(readOnly = true)
+    public DayAsked dayAsked(String clientId) {
+        var mornings = new ArrayList<MorningAsked>();
+        return new DayAsked(day(clients.get(clientId), StudioClock.moment(clock), mornings), mornings);
     }
 
     private ClientDay day(Client client, Moment now, List<MorningAsked> mornings) {

@@ -1,4 +1,4 @@
-import type { Schemas } from '../../shared/api/client';
+import type { Schemas } from '../api/client';
 import { cm, Dashed, Limb, Measure, polar, Sector, Thigh, type Point } from './tapeStrokes';
 
 export type DrawProps = {

@@ -1,0 +1,6 @@
+package gradino.server.account;
+
+/** A client who came in by a link of their own: sees nothing but theirs. */
+public record HomeGuest(String linkId, String clientId) {
+    static final String AUTHORITY = "ROLE_HOME";
+}

@@ -1,0 +1,145 @@
+package gradino.server.account;
+
+import gradino.server.account.HomeLinkRepository.Link;
+import gradino.server.platform.Problem;
+import gradino.server.platform.StudioClock;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Links by which clients come to what is theirs: made, listed and ended by a coach; used at home. */
+@Service
+public class HomeLinkService {
+    static final int MOST_WRONG_PINS = 5;
+    static final int LONGEST_DAYS = 365;
+
+    private static final String GONE = "This link does not work any more. Ask your coach for a new one.";
+
+    private final HomeLinkRepository links;
+    private final PasswordEncoder encoder;
+    private final SignedIn signedIn;
+    private final Clock clock;
+
+    HomeLinkService(HomeLinkRepository links, PasswordEncoder encoder, SignedIn signedIn, Clock clock) {
+        this.links = links;
+        this.encoder = encoder;
+        this.signedIn = signedIn;
+        this.clock = clock;
+    }
+
+    /**
+     * A link as a coach sees it; what is in it is told once, when it is made.
+     *
+     * @param devices that came in by it
+     */
+    public record HomeLink(
+            String id, Instant madeAt, Instant expiresAt, boolean stands, boolean pin, int devices, String state) {}
+
+    /** @param token for the link's address; kept nowhere */
+    public record MadeLink(HomeLink link, String token) {}
+
+    /** A link for so many days, 1 to 365, with a PIN of four to eight digits or none. */
+    @Transactional
+    MadeLink make(String clientId, String id, int days, @Nullable String pin) {
+        if (days < 1 || days > LONGEST_DAYS) {
+            throw Problem.invalid("days", "out-of-bounds", "Between 1 and 365 days.");
+        }
+        if (pin != null && !pin.matches("\\d{4,8}")) {
+            throw Problem.invalid("pin", "digits", "Four to eight digits, or none.");
+        }
+        if (links.of(clientId).stream().anyMatch(l -> l.id().equals(id))) {
+            throw Problem.conflict("made-already", "This link was made already; what is in it is shown only once.");
+        }
+        var token = Tokens.fresh();
+        var now = StudioClock.now(clock);
+        links.add(
+                id,
+                clientId,
+                signedIn.required().id(),
+                Tokens.digest(token),
+                pin == null ? null : encoder.encode(pin),
+                now,
+                now.plus(Duration.ofDays(days)));
+        var made = links.byDigest(Tokens.digest(token)).orElseThrow(Problem::nothingHere);
+        return new MadeLink(shown(made), token);
+    }
+
+    @Transactional(readOnly = true)
+    List<HomeLink> of(String clientId) {
+        return links.of(clientId).stream().map(this::shown).toList();
+    }
+
+    @Transactional
+    void revoke(String clientId, String id) {
+        if (!links.revoke(clientId, id, StudioClock.now(clock))) {
+            throw Problem.nothingHere();
+        }
+    }
+
+    private HomeLink shown(Link l) {
+        boolean closed = l.wrongPins() >= MOST_WRONG_PINS;
+        var state = l.revokedAt() != null
+                ? "ended"
+                : closed ? "closed after wrong PINs" : l.stands(clock.instant()) ? "works" : "expired";
+        return new HomeLink(
+                l.id(),
+                l.madeAt(),
+                l.expiresAt(),
+                l.stands(clock.instant()) && !closed,
+                l.pinHash() != null,
+                l.devices(),
+                state);
+    }
+
+    /**
+     * Lets a device in. A link that is guessed, over, ended or closed is refused in the same words. Not one transaction: a wrong
+     * PIN is counted although it is refused.
+     *
+     * @return the token for the device's cookie, and until when it is good
+     */
+    Entered enter(String token, @Nullable String pin) {
+        var now = StudioClock.now(clock);
+        var link = links.byDigest(Tokens.digest(token))
+                .filter(l -> l.stands(now) && l.wrongPins() < MOST_WRONG_PINS)
+                .orElseThrow(() -> Problem.gone(GONE));
+        if (link.pinHash() != null) {
+            check(link, pin);
+        }
+        var device = Tokens.fresh();
+        links.visit(Tokens.digest(device), link.id(), now);
+        return new Entered(device, Duration.between(now, link.expiresAt()));
+    }
+
+    record Entered(String token, Duration valid) {}
+
+    private void check(Link link, @Nullable String pin) {
+        if (pin == null || pin.isBlank()) {
+            throw Problem.invalid("pin", "pin-needed", "Type the PIN that your coach gave you.");
+        }
+        // Counted in one step before it is compared, so that many tries at once are no more tries.
+        if (!links.tryPin(link.id(), MOST_WRONG_PINS)) {
+            throw Problem.gone(GONE);
+        }
+        if (!encoder.matches(pin, link.pinHash())) {
+            int left = MOST_WRONG_PINS - link.wrongPins() - 1;
+            throw Problem.invalid("pin", "wrong", left > 0 ? "This is not the PIN. Tries left: " + left + "." : GONE);
+        }
+        links.rightPin(link.id());
+    }
+
+    @Transactional(readOnly = true)
+    Optional<HomeGuest> guest(String token) {
+        return links.guest(Tokens.digest(token), StudioClock.now(clock));
+    }
+
+    @Transactional
+    void leave(String token) {
+        links.endVisit(Tokens.digest(token));
+    }
+}

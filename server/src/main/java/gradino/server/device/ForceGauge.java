@@ -1,0 +1,113 @@
+package gradino.server.device;
+
+import gradino.core.body.Side;
+import gradino.core.effort.SimulatedPerson;
+import gradino.core.effort.TraceCode;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** Streams its force at 50 Hz, with an invented person pressing on it who follows what the floor asks for. */
+final class ForceGauge implements Device {
+    private static final long MILLIS_A_SAMPLE = Math.round(1000 / SimulatedPerson.SAMPLES_PER_SECOND);
+
+    private final String id;
+    private final Side side;
+    private final SimulatedPerson.Pressing pressing;
+    private List<Integer> tenths = new ArrayList<>();
+    private long first;
+    private long next;
+    private boolean plugged = true;
+    private boolean told;
+    private Ask ask = Ask.NOTHING;
+    private long askedAt;
+
+    ForceGauge(String id, Side side, SimulatedPerson person) {
+        this.id = id;
+        this.side = side;
+        this.pressing = new SimulatedPerson.Pressing(person);
+    }
+
+    /**
+     * What is asked of the invented person from now on.
+     *
+     * @param fromPercent 0 to 100
+     * @param seconds in which it rises or falls to {@code toPercent}; afterwards nothing is asked
+     * @param leftAfter seconds of the contraction that come after these
+     */
+    record Ask(double fromPercent, double toPercent, double seconds, double leftAfter, double contraction) {
+        static final Ask NOTHING = new Ask(0, 0, 0, 0, 0);
+
+        double percentAt(double second) {
+            return second >= seconds ? 0 : fromPercent + second / seconds * (toPercent - fromPercent);
+        }
+
+        double leftShare(double second) {
+            return contraction <= 0 ? 0 : Math.max(0, seconds - second + leftAfter) / contraction;
+        }
+    }
+
+    /**
+     * Samples since the last message.
+     *
+     * @param firstMillis of the device's own clock
+     * @param everyMillis from one sample to the next
+     * @param tenths of a newton
+     */
+    record Force(String deviceId, Side side, boolean plugged, long firstMillis, long everyMillis, List<Integer> tenths)
+            implements Told {}
+
+    @Override
+    public String id() {
+        return id;
+    }
+
+    @Override
+    public boolean plugged() {
+        return plugged;
+    }
+
+    @Override
+    public Device plug(boolean in) {
+        plugged = in;
+        told = false;
+        tenths = new ArrayList<>();
+        return this;
+    }
+
+    ForceGauge ask(Ask now) {
+        ask = now;
+        askedAt = next;
+        return this;
+    }
+
+    @Override
+    public void measure(long millis) {
+        for (; next <= millis; next += MILLIS_A_SAMPLE) {
+            double since = (next - askedAt) / 1000.0;
+            double newtons = pressing.follow(ask.percentAt(since), ask.leftShare(since));
+            if (!plugged) {
+                continue;
+            }
+            if (tenths.isEmpty()) {
+                first = next;
+            }
+            tenths.add((int) Math.rint(newtons / TraceCode.NEWTONS_A_STEP));
+        }
+    }
+
+    @Override
+    public @Nullable Told news() {
+        if (tenths.isEmpty() && told) {
+            return null;
+        }
+        told = true;
+        var force = force();
+        tenths = new ArrayList<>();
+        return force;
+    }
+
+    Force force() {
+        return new Force(id, side, plugged, first, MILLIS_A_SAMPLE, List.copyOf(tenths));
+    }
+}

@@ -1,0 +1,187 @@
+package gradino.server.home;
+
+import gradino.core.because.Finding;
+import gradino.core.body.Catalogue;
+import gradino.core.body.Motion;
+import gradino.core.body.Position;
+import gradino.core.measure.Tape;
+import gradino.server.account.HomeGuest;
+import gradino.server.account.SignedIn;
+import gradino.server.home.NoteRepository.Note;
+import gradino.server.intake.Client;
+import gradino.server.intake.ClientService;
+import gradino.server.platform.Problem;
+import gradino.server.platform.StudioClock;
+import gradino.server.prescribe.ComposeService;
+import gradino.server.prescribe.LineHistory;
+import gradino.server.today.TodayService;
+import gradino.server.today.TodayService.LineDay;
+import java.time.Clock;
+import java.time.DayOfWeek;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What a client sees at home, and the notes they send. */
+@Service
+public class HomeService {
+    private static final int LONGEST_NOTE = 500;
+
+    private final SignedIn signedIn;
+    private final ClientService clients;
+    private final TodayService today;
+    private final ComposeService compose;
+    private final LineHistory history;
+    private final NoteRepository notes;
+    private final Clock clock;
+
+    HomeService(
+            SignedIn signedIn,
+            ClientService clients,
+            TodayService today,
+            ComposeService compose,
+            LineHistory history,
+            NoteRepository notes,
+            Clock clock) {
+        this.signedIn = signedIn;
+        this.clients = clients;
+        this.today = today;
+        this.compose = compose;
+        this.history = history;
+        this.notes = notes;
+        this.clock = clock;
+    }
+
+    /**
+     * The plan of the day.
+     *
+     * @param trainingDay whether it is one of the client's days
+     * @param heldBack why nothing may be trained now; empty when something may
+     */
+    record HomePlan(
+            String clientId,
+            String name,
+            boolean trainingDay,
+            List<DayOfWeek> days,
+            List<String> heldBack,
+            List<HomeLine> lines,
+            List<HomeSession> composed,
+            List<HomeMorning> mornings,
+            List<HomeTape> tapes,
+            List<Note> notes) {}
+
+    /** A line that may be trained. */
+    record HomeLine(
+            String lineId,
+            String title,
+            String position,
+            int minutes,
+            boolean due,
+            @Nullable Instant lastDone,
+            @Nullable String openSession) {}
+
+    /** Something composed. */
+    record HomeSession(String compositionId, String name) {}
+
+    /** A session whose next-morning questions are still open. */
+    record HomeMorning(String sessionId, String title, Instant endedAt) {}
+
+    /**
+     * What can be measured with a tape by oneself.
+     *
+     * @param needed body lengths that the file does not have yet
+     * @param hasStart whether the tape is also read at the zero
+     */
+    record HomeTape(String motion, String title, Position position, List<Needed> needed, boolean hasStart) {}
+
+    /** A body length. */
+    record Needed(String segment, String words) {}
+
+    @Transactional(readOnly = true)
+    HomePlan plan() {
+        var client = client();
+        var asked = today.dayAsked(client.id());
+        var day = asked.day();
+        var now = LocalDate.now(clock);
+        var details = client.details();
+        return new HomePlan(
+                client.id(),
+                details.name().split(" ")[0],
+                details.days().contains(now.getDayOfWeek()),
+                details.days().stream().sorted().toList(),
+                history.forbids(client.id()).stream().map(Finding::message).toList(),
+                day.lines().stream().map(HomeService::line).toList(),
+                compose.named(client.id()).stream()
+                        .map(c -> new HomeSession(c.id(), c.name()))
+                        .toList(),
+                asked.mornings().stream()
+                        .map(m -> new HomeMorning(m.sessionId(), motion(m.motion()), m.endedAt()))
+                        .toList(),
+                day.lines().stream().flatMap(l -> tape(client, l).stream()).toList(),
+                notes.of(client.id()));
+    }
+
+    private static HomeLine line(LineDay l) {
+        return new HomeLine(
+                l.lineId(),
+                motion(l.motion()),
+                Catalogue.position(l.position()).map(Position::name).orElse(l.position()),
+                l.minutes(),
+                l.due(),
+                l.lastSession(),
+                l.openSession());
+    }
+
+    private static String motion(String id) {
+        return Catalogue.motion(id).map(Motion::name).orElse(id);
+    }
+
+    private static Optional<HomeTape> tape(Client client, LineDay l) {
+        return Catalogue.position(l.position())
+                .flatMap(p -> Optional.ofNullable(p.tape())
+                        .map(formula -> new HomeTape(
+                                l.motion(),
+                                motion(l.motion()),
+                                p,
+                                Tape.needs(formula).stream()
+                                        .filter(s -> !client.body().containsKey(s))
+                                        .map(s -> new Needed(s.name(), s.words()))
+                                        .toList(),
+                                Tape.hasStart(formula))));
+    }
+
+    @Transactional
+    void note(String id, String text) {
+        if (text.isBlank() || text.length() > LONGEST_NOTE) {
+            throw Problem.invalid("text", "required", "A few words, up to %d letters.".formatted(LONGEST_NOTE));
+        }
+        notes.add(id, client().id(), text.strip(), StudioClock.now(clock));
+    }
+
+    private Client client() {
+        return clients.get(signedIn.guest().map(HomeGuest::clientId).orElseThrow(Problem::nothingHere));
+    }
+
+    /** Unread notes of the clients that whoever asks may see. */
+    @Transactional(readOnly = true)
+    List<FromHome> unread() {
+        var mine = clients.mine();
+        return notes.unread().stream()
+                .flatMap(n -> mine.stream()
+                        .filter(c -> c.id().equals(n.clientId()))
+                        .map(c -> new FromHome(c.id(), c.details().name(), n.text(), n.happenedAt())))
+                .toList();
+    }
+
+    /** A note as the coach reads it. */
+    record FromHome(String clientId, String clientName, String text, Instant at) {}
+
+    @Transactional
+    void read(String clientId) {
+        notes.read(clientId, StudioClock.now(clock));
+    }
+}

@@ -1,0 +1,41 @@
+package gradino.server.perform;
+
+import gradino.server.perform.Floor.FloorReference;
+import gradino.server.perform.ForceService.NewReference;
+import gradino.server.perform.ForceService.NewTrace;
+import gradino.server.perform.ForceService.TraceView;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/sessions/{sessionId}")
+class ForceController {
+    private final ForceService forces;
+
+    ForceController(ForceService forces) {
+        this.forces = forces;
+    }
+
+    @PostMapping("/references")
+    FloorReference measured(@PathVariable String sessionId, @RequestBody NewReference tries) {
+        return forces.measured(sessionId, tries);
+    }
+
+    @PostMapping("/traces")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void trace(@PathVariable String sessionId, @RequestBody NewTrace trace) {
+        forces.trace(sessionId, trace);
+    }
+
+    @GetMapping("/traces")
+    List<TraceView> traces(@PathVariable String sessionId) {
+        return forces.traces(sessionId);
+    }
+}

@@ -1,0 +1,170 @@
+package gradino.server.perform;
+
+import gradino.core.body.Side;
+import gradino.core.effort.TraceAnalysis;
+import gradino.core.effort.TraceCode;
+import gradino.core.effort.TraceCode.Samples;
+import gradino.core.prescribe.Block.Direction;
+import gradino.core.quantity.Degrees;
+import gradino.server.platform.Json;
+import gradino.server.platform.Sql;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Repository;
+
+/** Owns trace and reference_contraction. */
+@Repository
+public class TraceRepository {
+    private final Sql sql;
+    private final Json json;
+
+    TraceRepository(Sql sql, Json json) {
+        this.sql = sql;
+        this.json = json;
+    }
+
+    /**
+     * What a gauge gave over one block.
+     *
+     * @param samples from the block's start, by the floor's clock
+     * @param phaseSeconds how long each phase of the block lasted
+     */
+    public record StoredTrace(
+            String id,
+            String sessionId,
+            String blockId,
+            Side side,
+            @Nullable Double referenceNewtons,
+            List<Double> phaseSeconds,
+            Samples samples,
+            @Nullable TraceAnalysis analysis,
+            Instant happenedAt,
+            Instant recordedAt) {}
+
+    /** What 100 % was. */
+    public record StoredReference(
+            String id,
+            String clientId,
+            @Nullable String sessionId,
+            String motion,
+            String position,
+            Side side,
+            Direction direction,
+            Degrees angle,
+            double newtons,
+            Samples tries,
+            Instant happenedAt,
+            Instant recordedAt) {}
+
+    /** @return whether it was new */
+    public boolean add(StoredTrace t) {
+        return sql.update(
+                        """
+                INSERT INTO trace
+                  (id, session_id, block_id, side, reference_newtons, phase_seconds, force, analysis, happened_at,
+                   recorded_at)
+                VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING
+                """,
+                        t.id(),
+                        t.sessionId(),
+                        t.blockId(),
+                        t.side(),
+                        t.referenceNewtons(),
+                        json.write(t.phaseSeconds()),
+                        TraceCode.pack(t.samples()),
+                        t.analysis() == null ? null : json.write(t.analysis()),
+                        t.happenedAt(),
+                        t.recordedAt())
+                == 1;
+    }
+
+    public List<StoredTrace> of(String sessionId) {
+        return sql.list("SELECT * FROM trace WHERE session_id = ? ORDER BY rowid", this::trace, sessionId);
+    }
+
+    public List<StoredTrace> all() {
+        return sql.list("SELECT * FROM trace ORDER BY session_id, rowid", this::trace);
+    }
+
+    /** @return whether it was new */
+    public boolean add(StoredReference r) {
+        return sql.update(
+                        """
+                INSERT INTO reference_contraction
+                  (id, client_id, session_id, motion, position, side, direction, degrees, newtons, tries, happened_at,
+                   recorded_at)
+                VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING
+                """,
+                        r.id(),
+                        r.clientId(),
+                        r.sessionId(),
+                        r.motion(),
+                        r.position(),
+                        r.side(),
+                        r.direction(),
+                        r.angle().value(),
+                        r.newtons(),
+                        TraceCode.pack(r.tries()),
+                        r.happenedAt(),
+                        r.recordedAt())
+                == 1;
+    }
+
+    /** The newest of a motion in a position. */
+    Optional<StoredReference> newest(String clientId, String motion, String position, Side side, Direction direction) {
+        return sql.first("""
+                SELECT * FROM reference_contraction
+                 WHERE client_id = ? AND motion = ? AND position = ? AND side = ? AND direction = ?
+                 ORDER BY happened_at DESC, rowid DESC
+                """, TraceRepository::reference, clientId, motion, position, side, direction);
+    }
+
+    public List<StoredReference> referencesOf(String sessionId) {
+        return sql.list(
+                "SELECT * FROM reference_contraction WHERE session_id = ? ORDER BY rowid",
+                TraceRepository::reference,
+                sessionId);
+    }
+
+    public List<StoredReference> allReferences() {
+        return sql.list(
+                "SELECT * FROM reference_contraction ORDER BY client_id, happened_at, rowid",
+                TraceRepository::reference);
+    }
+
+    private StoredTrace trace(ResultSet row) throws SQLException {
+        var analysis = row.getString("analysis");
+        return new StoredTrace(
+                row.getString("id"),
+                row.getString("session_id"),
+                row.getString("block_id"),
+                Side.valueOf(row.getString("side")),
+                Sql.real(row, "reference_newtons"),
+                Arrays.asList(json.read(row.getString("phase_seconds"), Double[].class)),
+                TraceCode.unpack(row.getBytes("force")),
+                analysis == null ? null : json.read(analysis, TraceAnalysis.class),
+                Sql.instant(row, "happened_at"),
+                Sql.instant(row, "recorded_at"));
+    }
+
+    private static StoredReference reference(ResultSet row) throws SQLException {
+        return new StoredReference(
+                row.getString("id"),
+                row.getString("client_id"),
+                row.getString("session_id"),
+                row.getString("motion"),
+                row.getString("position"),
+                Side.valueOf(row.getString("side")),
+                Direction.valueOf(row.getString("direction")),
+                Degrees.of(row.getDouble("degrees")),
+                row.getDouble("newtons"),
+                TraceCode.unpack(row.getBytes("tries")),
+                Sql.instant(row, "happened_at"),
+                Sql.instant(row, "recorded_at"));
+    }
+}

@@ -1,0 +1,20 @@
+import './app/styles.css';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { HomeApp } from './app/HomeApp';
+import { applyTheme, storedTheme } from './app/theme';
+import { keepOffline } from './app/offline';
+import { flush } from './steps/perform/outbox';
+
+applyTheme(storedTheme());
+keepOffline(true);
+void flush();
+
+const root = document.getElementById('root');
+if (root) {
+  createRoot(root).render(
+    <StrictMode>
+      <HomeApp />
+    </StrictMode>,
+  );
+}

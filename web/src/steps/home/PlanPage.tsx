@@ -1,0 +1,148 @@
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { api, ask, findingsOf, newId, type Schemas } from '../../shared/api/client';
+import { daysAgo, words } from '../../shared/units';
+import { Button } from '../../shared/ui/Button';
+import { ClientCautions } from '../../shared/ui/ClientHead';
+import { Failure, OtherFindings } from '../../shared/ui/Findings';
+import { MorningCard } from '../../shared/ui/MorningCard';
+import { NoteBox } from './NoteBox';
+import { usePlan } from './usePlan';
+import { WhatIsOff } from './WhatIsOff';
+
+type Plan = Schemas['HomePlan'];
+
+/** What there is to do today, in plain words; the first thing to do stands first. */
+export function PlanPage() {
+  const plan = usePlan();
+  if (!plan.data) return <Failure error={plan.error} />;
+  return (
+    <main className="mx-auto max-w-xl space-y-6 px-4 py-5">
+      <h1 className="text-3xl font-bold">Hello {plan.data.name}</h1>
+      <ClientCautions clientId={plan.data.clientId} />
+      {plan.data.heldBack.map((why) => (
+        <p key={why} role="alert" className="border-l-4 border-warn bg-warn-paper p-4 text-lg text-warn">
+          <span className="font-bold">▲ No training now.</span> {why} Speak to your coach.
+        </p>
+      ))}
+      {plan.data.mornings.map((m) => (
+        <MorningCard
+          key={m.sessionId}
+          sessionId={m.sessionId}
+          title="How is it this morning?"
+          of={m.title}
+          endedAt={m.endedAt}
+        />
+      ))}
+      <Sessions plan={plan.data} />
+      <Tapes plan={plan.data} />
+      <NoteBox notes={plan.data.notes} />
+      <WhatIsOff />
+      <p className="text-sm text-soft">Gradino does not diagnose or treat. In doubt stop, and ask who treats you.</p>
+    </main>
+  );
+}
+
+function Sessions({ plan }: { plan: Plan }) {
+  const held = plan.heldBack.length > 0;
+  const lines = [...plan.lines].sort((a, b) => Number(b.due) - Number(a.due));
+  if (lines.length === 0 && plan.composed.length === 0) {
+    return <p className="text-lg">Your coach has not set anything for home yet.</p>;
+  }
+  return (
+    <section className="space-y-3">
+      <h2 className="text-xl font-bold">{today(plan)}</h2>
+      {lines.map((line) => (
+        <Card
+          key={line.lineId}
+          title={line.position}
+          words={`${line.title}, about ${line.minutes} min · ${line.due ? 'due' : `done ${daysAgo(line.lastDone)}`}`}
+          main={line.due && !held}
+          action={line.openSession ? 'Go on' : 'Start'}
+          disabled={held}
+          open={(id) =>
+            ask(api.POST('/api/lines/{lineId}/sessions', { params: { path: { lineId: line.lineId } }, body: { id } }))
+          }
+        />
+      ))}
+      {plan.composed.map((c) => (
+        <Card
+          key={c.compositionId}
+          title={c.name}
+          words="a whole session"
+          main={lines.length === 0 && !held}
+          action="Start"
+          disabled={held}
+          open={(id) =>
+            ask(
+              api.POST('/api/clients/{clientId}/compositions/{compositionId}/sessions', {
+                params: { path: { clientId: plan.clientId, compositionId: c.compositionId } },
+                body: { id },
+              }),
+            )
+          }
+        />
+      ))}
+    </section>
+  );
+}
+
+function today(plan: Plan): string {
+  if (plan.trainingDay) return 'Today is a training day';
+  return plan.days.length > 0 ? `Not a training day: yours are ${plan.days.map(words).join(', ')}` : 'Your training';
+}
+
+type CardProps = {
+  title: string;
+  words: string;
+  main: boolean;
+  action: string;
+  disabled: boolean;
+  open: (id: string) => Promise<Schemas['Floor']>;
+};
+
+function Card({ title, words: said, main, action, disabled, open }: CardProps) {
+  const navigate = useNavigate();
+  const [id] = useState(newId);
+  const start = useMutation({
+    mutationFn: () => open(id),
+    onSuccess: (floor) => navigate(`/sessions/${floor.id}`),
+  });
+  return (
+    <article className="border border-rule bg-card p-4">
+      <h3 className="text-2xl font-bold first-letter:uppercase">{title}</h3>
+      <p className="mb-3 text-soft">{said}</p>
+      <Button
+        look={main ? 'main' : 'plain'}
+        className="min-h-14 w-full text-xl"
+        disabled={disabled || start.isPending}
+        onClick={() => start.mutate()}
+      >
+        {action}
+      </Button>
+      <Failure error={findingsOf(start.error).length > 0 ? null : start.error} />
+      <OtherFindings findings={findingsOf(start.error)} shown={() => false} />
+    </article>
+  );
+}
+
+/** Measured at home with a tape, cold: before training. */
+function Tapes({ plan }: { plan: Plan }) {
+  if (plan.tapes.length === 0) return null;
+  return (
+    <section>
+      <h2 className="mb-1 text-xl font-bold">Measure yourself</h2>
+      <p className="mb-2 text-soft">With a tape, before you train.</p>
+      {plan.tapes.map((t) => (
+        <Link
+          key={t.motion + t.position.id}
+          className="mb-2 block min-h-12 border border-rule bg-card px-4 py-3 font-semibold first-letter:uppercase hover:bg-tread"
+          to={`/measure/${t.motion}?position=${t.position.id}`}
+        >
+          {t.position.name}
+        </Link>
+      ))}
+    </section>
+  );
+}

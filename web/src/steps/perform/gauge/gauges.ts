@@ -1,0 +1,97 @@
+import { api, ask, SIDES, type Schemas, type Side } from '../../../shared/api/client';
+import { DevicePage, type News } from '../../../shared/api/devices';
+
+export type Manner = Schemas['NewGauge']['manner'];
+export type Asked = Schemas['Ask'];
+
+/** Force at a moment of the page's own clock. */
+export type Sample = { at: number; tenths: number };
+/** What a gauge is like: gone from the stream, unplugged, or there. */
+export type GaugeState = { plugged: boolean; newtons: number };
+export type GaugesView = { silent: boolean; gauges: Partial<Record<Side, GaugeState>> };
+
+type Listener = (side: Side, samples: Sample[]) => void;
+
+const KEPT_MS = 12_000;
+const NOTHING: Asked = { fromPercent: 0, toPercent: 0, seconds: 0, leftAfter: 0, contraction: 0 };
+
+/**
+ * The force gauges of this page, left and right. A gauge counts by its own clock; its samples are put on the page's by the
+ * quickest message so far, which waited least on its way.
+ */
+export class Gauges {
+  private readonly page = new DevicePage();
+  private readonly offset = new Map<Side, number>();
+  private readonly recent = new Map<Side, Sample[]>();
+  private readonly samplers = new Set<Listener>();
+  private readonly watchers = new Set<() => void>();
+  private state: GaugesView = { silent: false, gauges: {} };
+
+  view = () => this.state;
+  watch = (watcher: () => void) => {
+    this.watchers.add(watcher);
+    return () => this.watchers.delete(watcher);
+  };
+  onSamples = (listener: Listener) => {
+    this.samplers.add(listener);
+    return () => this.samplers.delete(listener);
+  };
+
+  constructor() {
+    this.page.listen(this.told);
+    this.page.onSilence((silent) => silent !== this.state.silent && this.show({ ...this.state, silent }));
+  }
+
+  /** One simulated gauge a side, each with an invented person of its own. */
+  connect = async (manner: Manner, strengthNewtons: number) => {
+    for (const side of SIDES) {
+      await this.page.connect({ id: side, gauge: { side, manner, strengthNewtons, seed: side === 'LEFT' ? 11 : 12 } });
+    }
+  };
+
+  close = () => this.page.close();
+
+  /** Tells the invented person what is asked from now on; a real gauge has nobody to tell. */
+  ask = (side: Side, asked: Asked | null) => {
+    void ask(
+      api.POST('/api/devices/{page}/{deviceId}/ask', {
+        params: { path: { page: this.page.id, deviceId: side } },
+        body: asked ?? NOTHING,
+      }),
+    ).catch(() => undefined);
+  };
+
+  cable = (side: Side, plugged: boolean) =>
+    ask(
+      api.POST('/api/devices/{page}/{deviceId}/cable', {
+        params: { path: { page: this.page.id, deviceId: side } },
+        body: { in: plugged },
+      }),
+    );
+
+  between = (side: Side, from: number, to: number): Sample[] =>
+    (this.recent.get(side) ?? []).filter((s) => s.at >= from && s.at < to);
+
+  private told = (news: News, at: number) => {
+    for (const { side, plugged, firstMillis, everyMillis, tenths } of news.forces) {
+      const last = firstMillis + everyMillis * (tenths.length - 1);
+      if (tenths.length > 0) this.offset.set(side, Math.min(this.offset.get(side) ?? Infinity, at - last));
+      const offset = this.offset.get(side) ?? at;
+      const samples = tenths.map((t, i) => ({ at: firstMillis + everyMillis * i + offset, tenths: t }));
+      const kept = [...(this.recent.get(side) ?? []), ...samples].filter((s) => s.at > at - KEPT_MS);
+      this.recent.set(side, kept);
+      const before = this.state.gauges[side];
+      const newtons = (tenths[tenths.length - 1] ?? 0) / 10;
+      if (before?.plugged !== plugged) {
+        this.offset.delete(side);
+        this.show({ ...this.state, gauges: { ...this.state.gauges, [side]: { plugged, newtons } } });
+      } else this.state = { ...this.state, gauges: { ...this.state.gauges, [side]: { plugged, newtons } } };
+      if (samples.length > 0) this.samplers.forEach((l) => l(side, samples));
+    }
+  };
+
+  private show(state: GaugesView) {
+    this.state = state;
+    this.watchers.forEach((w) => w());
+  }
+}

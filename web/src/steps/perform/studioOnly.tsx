@@ -1,0 +1,59 @@
+import type { Schemas } from '../../shared/api/client';
+import { Corrections } from './Corrections';
+import type { FloorStore } from './floorStore';
+import { Connect } from './gauge/Connect';
+import { Traces } from './gauge/Traces';
+import { MeasureNow } from './MeasureNow';
+import { sidesOf } from './setUp';
+
+/** Before the start, beside the mat: a cold reading, force gauges. */
+export function BeforeExtras({ store, floor }: { store: FloorStore; floor: Schemas['Floor'] }) {
+  return (
+    <>
+      <Cold floor={floor} />
+      <Connect store={store} floor={floor} />
+    </>
+  );
+}
+
+/** With the closing sheet: a warm reading, what the gauges saw, corrections. */
+export function RecordExtras({ floor, stopped }: { floor: Schemas['Floor']; stopped: boolean }) {
+  return (
+    <>
+      {!stopped && <WarmAfter floor={floor} />}
+      <Traces floor={floor} />
+      <Corrections sessionId={floor.id} />
+    </>
+  );
+}
+
+/** Measured before anybody is warm: the only reading that angles are set by. */
+function Cold({ floor }: { floor: Schemas['Floor'] }) {
+  return (
+    <details className="mt-6 border-t border-rule pt-3">
+      <summary className="cursor-pointer font-semibold">Measure cold first</summary>
+      {floor.lines.map((line) => (
+        <div key={line.line} className="mt-2">
+          {floor.lines.length > 1 && <p className="text-soft">{line.position}</p>}
+          <MeasureNow clientId={floor.clientId} line={line} warmth="COLD" sides={sidesOf(line)} />
+        </div>
+      ))}
+    </details>
+  );
+}
+
+/** The movement measured again while it is warm: a help for today, never an angle for tomorrow. */
+function WarmAfter({ floor }: { floor: Schemas['Floor'] }) {
+  return (
+    <details className="mt-8">
+      <summary className="cursor-pointer text-xl font-bold">Measure again, warm</summary>
+      <p className="max-w-prose text-soft">What it gave today. Angles are set by cold readings alone.</p>
+      {floor.lines.map((line) => (
+        <div key={line.line} className="mt-2">
+          {floor.lines.length > 1 && <p className="text-soft">{line.position}</p>}
+          <MeasureNow clientId={floor.clientId} line={line} warmth="WARM" sides={sidesOf(line)} />
+        </div>
+      ))}
+    </details>
+  );
+}
