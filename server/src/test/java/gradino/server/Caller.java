@@ -12,18 +12,63 @@ import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
+import java.security.GeneralSecurityException;
+import java.security.KeyStore;
 import java.util.List;
+import java.util.function.UnaryOperator;
+import javax.net.ssl.SSLContext;
+import javax.net.ssl.TrustManagerFactory;
+import org.jspecify.annotations.Nullable;
 
 /** Somebody who asks, with cookies of their own, as a browser has them. */
 public final class Caller {
-    private final TestServer server;
+    private final UnaryOperator<String> address;
     private final CookieManager cookies = new CookieManager();
     private final HttpClient http;
+    private boolean home;
 
     Caller(TestServer server) {
-        this.server = server;
-        http = HttpClient.newBuilder().cookieHandler(cookies).build();
+        this(server::url, server.keyStore);
+    }
+
+    /** Somebody who asks a server in a process of its own. */
+    public Caller(int port) {
+        this(path -> "http://localhost:" + port + path, null);
+    }
+
+    private Caller(UnaryOperator<String> address, TestServer.@Nullable Safe safe) {
+        this.address = address;
+        var builder = HttpClient.newBuilder().cookieHandler(cookies);
+        http = (safe == null ? builder : builder.sslContext(trusting(safe))).build();
         get("/api/sign-in");
+    }
+
+    /** Trusts the certificate that the test made, and no other. */
+    private static SSLContext trusting(TestServer.Safe safe) {
+        try {
+            var trust = TrustManagerFactory.getInstance(TrustManagerFactory.getDefaultAlgorithm());
+            trust.init(KeyStore.getInstance(
+                    safe.keyStore().toFile(), safe.password().toCharArray()));
+            var context = SSLContext.getInstance("TLS");
+            context.init(null, trust.getTrustManagers(), null);
+            return context;
+        } catch (GeneralSecurityException | IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** From now on as the pages of home ask. */
+    public Caller atHome() {
+        home = true;
+        return this;
+    }
+
+    public Answer delete(String path) {
+        return answer(request(path).DELETE());
+    }
+
+    public Answer send(String method, String path, String json) {
+        return answer(method.equals("GET") ? request(path) : json(path).method(method, BodyPublishers.ofString(json)));
     }
 
     public Answer signIn(String name, String password) {
@@ -66,7 +111,8 @@ public final class Caller {
     }
 
     public HttpRequest.Builder request(String path) {
-        return HttpRequest.newBuilder(URI.create(server.url(path)));
+        var request = HttpRequest.newBuilder(URI.create(address.apply(path)));
+        return home ? request.header("X-Gradino-Home", "1") : request;
     }
 
     private HttpRequest.Builder json(String path) {
@@ -76,7 +122,8 @@ public final class Caller {
     private Answer answer(HttpRequest.Builder request) {
         var response = send(request, BodyHandlers.ofString());
         var text = response.body();
-        return new Answer(response.statusCode(), TestServer.json(text.isEmpty() ? "null" : text));
+        boolean json = response.headers().firstValue("Content-Type").orElse("").contains("json");
+        return new Answer(response.statusCode(), TestServer.json(json && !text.isEmpty() ? text : "null"));
     }
 
     public <T> HttpResponse<T> send(HttpRequest.Builder request, HttpResponse.BodyHandler<T> reader) {

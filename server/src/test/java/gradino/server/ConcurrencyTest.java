@@ -29,7 +29,8 @@ public class ConcurrencyTest {
         server.close();
     }
 
-    private static List<TestServer.Answer> atOnce(List<Callable<TestServer.Answer>> calls) throws Exception {
+    /** What comes of calls made at once. */
+    static List<TestServer.Answer> atOnce(List<Callable<TestServer.Answer>> calls) throws Exception {
         var pool = Executors.newFixedThreadPool(calls.size());
         try {
             var answers = new ArrayList<TestServer.Answer>();

@@ -16,7 +16,17 @@ import org.testng.annotations.Test;
 /** The arrows between the server's steps, and the contract with the pages. */
 public class ContractTest {
     private static final List<String> ORDER = List.of(
-            "platform", "account", "intake", "measure", "prescribe", "perform", "advance", "today", "exchange", "demo");
+            "platform",
+            "account",
+            "device",
+            "intake",
+            "measure",
+            "prescribe",
+            "perform",
+            "advance",
+            "today",
+            "exchange",
+            "demo");
     private static final JavaClasses SERVER = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
             .importPackages("gradino.server");

@@ -3,11 +3,6 @@ package gradino.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.io.BufferedReader;
-import java.io.IOException;
-import java.io.InputStreamReader;
-import java.net.http.HttpResponse.BodyHandlers;
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
@@ -15,7 +10,7 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 
-/** Studies, batteries, histories, the tape's inverse and the simulated inclinometer, over HTTP. */
+/** Studies, batteries, histories and the tape's inverse, over HTTP. */
 public class MeasuringTest {
     private static final String CLIENT = "/api/clients/" + Scene.CLIENT;
     private TestServer server;
@@ -250,39 +245,5 @@ public class MeasuringTest {
         assertThat(history.path("tables").valueStream().map(t -> t.path("kind").asString()))
                 .contains("STUDY", "ROUND");
         assertThat(history.at("/sides/1/dots").size()).isEqualTo(4);
-    }
-
-    @Test
-    public void theInclinometerStreamsIsZeroedHeldUnpluggedAndPluggedInAgain() throws Exception {
-        var device = "{\"id\":\"d\",\"endDegrees\":50,\"seed\":3}";
-        assertThat(server.post("/api/inclinometers", device).status()).isEqualTo(200);
-        assertThat(server.post("/api/inclinometers/d/hold", "{}").codes()).containsExactly("not-steady");
-        var request = server.me().request("/api/inclinometers/d/stream");
-        try (var body = server.me().send(request, BodyHandlers.ofInputStream()).body();
-                var lines = new BufferedReader(new InputStreamReader(body, StandardCharsets.UTF_8))) {
-            until(lines, e -> e.has("held"));
-            assertThat(server.post("/api/inclinometers/d/zero", "{}").status()).isEqualTo(200);
-            until(lines, e -> e.has("held") && e.at("/held/degrees").asDouble() > 40);
-            var held = server.post("/api/inclinometers/d/hold", "{}");
-            assertThat(held.body().at("/held/degrees").asDouble()).isCloseTo(50, within(6.0));
-            server.post("/api/inclinometers/d/cable", "{\"in\":false}");
-            until(lines, e -> !e.path("plugged").asBoolean());
-            assertThat(server.post("/api/inclinometers/d/hold", "{}").codes()).containsExactly("unplugged");
-            server.post("/api/inclinometers/d/cable", "{\"in\":true}");
-            until(lines, e -> e.path("plugged").asBoolean());
-        }
-        assertThat(server.post("/api/inclinometers/other/zero", "{}").status()).isEqualTo(404);
-        assertThat(server.post("/api/inclinometers", device.replace("50", "500"))
-                        .codes())
-                .containsExactly("out-of-bounds");
-    }
-
-    private static void until(BufferedReader lines, java.util.function.Predicate<JsonNode> found) throws IOException {
-        for (var line = lines.readLine(); line != null; line = lines.readLine()) {
-            if (line.startsWith("data:") && found.test(TestServer.json(line.substring(5)))) {
-                return;
-            }
-        }
-        throw new IOException("the stream ended");
     }
 }

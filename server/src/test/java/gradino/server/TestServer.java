@@ -16,6 +16,8 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ApplicationContextInitializer;
@@ -33,18 +35,34 @@ public final class TestServer implements AutoCloseable {
     private final Caller me;
     public final TestClock clock;
     public final int port;
+    final @Nullable Safe keyStore;
+
+    /** A key store and its password. */
+    record Safe(Path keyStore, String password) {}
 
     private TestServer(Path data, boolean demo, Instant now) {
+        this(data, demo, now, null);
+    }
+
+    private TestServer(Safe safe, String... more) {
+        this(directory(), false, Instant.parse("2026-03-02T09:00:00Z"), safe, more);
+    }
+
+    private TestServer(Path data, boolean demo, Instant now, @Nullable Safe safe, String... more) {
+        keyStore = safe;
         clock = new TestClock(now);
         context = new SpringApplicationBuilder(GradinoServer.class)
                 .initializers((ApplicationContextInitializer<GenericApplicationContext>)
                         c -> c.registerBean(Clock.class, () -> clock))
-                .run(
-                        "--gradino.data=" + data,
-                        "--gradino.demo=" + demo,
-                        "--server.port=0",
-                        "--gradino.hash-strength=4",
-                        "--logging.level.root=ERROR");
+                .run(Stream.concat(
+                                Stream.of(
+                                        "--gradino.data=" + data,
+                                        "--gradino.demo=" + demo,
+                                        "--server.port=0",
+                                        "--gradino.hash-strength=4",
+                                        "--logging.level.root=ERROR"),
+                                Stream.of(more))
+                        .toArray(String[]::new));
         port = ((WebServerApplicationContext) context).getWebServer().getPort();
         me = new Caller(this);
         var seated = demo
@@ -64,6 +82,20 @@ public final class TestServer implements AutoCloseable {
 
     public static TestServer demo() {
         return new TestServer(directory(), true, Instant.parse("2026-03-02T09:00:00Z"));
+    }
+
+    /** As somebody starts it with a key store; it is asked as localhost here. */
+    public static TestServer safe(String host, Path keyStore, String password) {
+        return new TestServer(
+                new Safe(keyStore, password),
+                "--gradino.host=" + host,
+                "--server.ssl.key-store=" + keyStore,
+                "--server.ssl.key-store-password=" + password);
+    }
+
+    /** Whether this is the long form of the test command. */
+    public static boolean isLong() {
+        return "false".equals(System.getProperty("gradino.short"));
     }
 
     public static Path directory() {
@@ -111,7 +143,7 @@ public final class TestServer implements AutoCloseable {
     }
 
     public String url(String path) {
-        return "http://localhost:" + port + path;
+        return (keyStore == null ? "http" : "https") + "://localhost:" + port + path;
     }
 
     /** An answer of the server. */

@@ -6,12 +6,14 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.Cookie;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import gradino.server.TestServer;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** The machine's own Chromium, headless. */
 public final class Browser implements AutoCloseable {
@@ -31,6 +33,16 @@ public final class Browser implements AutoCloseable {
     final Page page;
 
     Browser() {
+        this(false, ServiceWorkerPolicy.BLOCK, List.of());
+    }
+
+    /** A phone held upright. */
+    static Browser phone(boolean keepsOffline, String... arguments) {
+        return new Browser(
+                true, keepsOffline ? ServiceWorkerPolicy.ALLOW : ServiceWorkerPolicy.BLOCK, List.of(arguments));
+    }
+
+    private Browser(boolean phone, ServiceWorkerPolicy workers, List<String> more) {
         playwright = Playwright.create(new Playwright.CreateOptions()
                 .setEnv(Map.of(
                         "PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD",
@@ -42,9 +54,10 @@ public final class Browser implements AutoCloseable {
                 .launch(new BrowserType.LaunchOptions()
                         .setExecutablePath(Path.of(found("CHROMIUM_PATH", "chromium")))
                         .setHeadless(true)
-                        .setArgs(ARGS));
+                        .setArgs(Stream.concat(ARGS.stream(), more.stream()).toList()));
         context = browser.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
-                .setViewportSize(1280, 800)
+                .setViewportSize(phone ? 390 : 1280, phone ? 844 : 800)
+                .setServiceWorkers(workers)
                 .setLocale("en-GB")
                 .setTimezoneId("UTC"));
         page = context.newPage();

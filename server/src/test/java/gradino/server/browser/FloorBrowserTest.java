@@ -9,6 +9,7 @@ import gradino.server.Scene;
 import gradino.server.TestServer;
 import gradino.server.perform.SessionRepository;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.AfterMethod;
@@ -101,6 +102,38 @@ public class FloorBrowserTest {
         Assertions.assertThat(server.bean(SessionRepository.class).blocks(session))
                 .extracting(b -> b.block().blockId())
                 .containsExactly("left-rotation", "left-supported-hold");
+    }
+
+    /** Block by block the same as without the cut, each once, in the order in which they were done. */
+    @Test
+    public void aMinuteWithoutNetworkInTheMiddleOfPostsLosesNothing() {
+        browser.run(21);
+        page.route("**/blocks", route -> {
+            // The request has gone out; its answer never comes back: the device cannot know whether it was kept.
+            route.fetch();
+            browser.context.setOffline(true);
+            route.abort();
+        });
+        skip("no time");
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("to send");
+        browser.run(60);
+        page.unroute("**/blocks");
+        browser.context.setOffline(false);
+        browser.run(6);
+        var done = page.getByTestId("now").getAttribute("data-block");
+        page.clock().resume();
+        assertThat(page.getByText("all kept")).isVisible();
+        var planned = server.get("/api/sessions/" + session)
+                .body()
+                .at("/timeline/phases")
+                .valueStream()
+                .map(p -> p.path("blockId").asString())
+                .distinct()
+                .filter(id -> !id.endsWith("set-up"))
+                .toList();
+        Assertions.assertThat(server.bean(SessionRepository.class).blocks(session))
+                .extracting(b -> b.block().blockId())
+                .isEqualTo(planned.subList(0, planned.indexOf(done)));
     }
 
     @Test
@@ -209,12 +242,35 @@ public class FloorBrowserTest {
         page.keyboard().press("p");
         browser.button("6");
         browser.button("while contracting");
+        assertThat(page.getByText("an easier version, once?")).isVisible();
+        browser.button("No, go on without it");
         Assertions.assertThat(block()).isEqualTo("left-1-pull");
         var record = recorded("left-1-press");
         Assertions.assertThat(record.pains())
                 .singleElement()
                 .matches(p -> p.score().value() == 6);
         Assertions.assertThat(record.skippedBecause()).isEqualTo("pain 6");
+    }
+
+    @Test
+    public void afterPainTheEasierVersionIsDoneOnceAndOneSetMoreMayFollow() {
+        toThePress();
+        browser.run(3);
+        page.keyboard().press("p");
+        browser.button("6");
+        browser.button("while contracting");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Up to \\d+ %")))
+                .click();
+        Assertions.assertThat(block()).isEqualTo("left-1-press~easier");
+        page.keyboard().press("p");
+        browser.button("7");
+        browser.button("while contracting");
+        assertThat(page.getByText("an easier version, once?")).isHidden();
+        Assertions.assertThat(block()).isEqualTo("left-1-pull");
+        Assertions.assertThat(recorded("left-1-press~easier").skippedBecause()).isEqualTo("pain 7");
+        browser.button("+1 set");
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("+1 set")))
+                .isDisabled();
     }
 
     @Test

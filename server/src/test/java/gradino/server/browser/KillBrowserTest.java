@@ -4,15 +4,13 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Clock;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import gradino.server.ServerProcess;
 import gradino.server.TestServer;
-import java.io.BufferedReader;
 import java.io.File;
-import java.io.IOException;
-import java.io.InputStreamReader;
-import java.net.ServerSocket;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
@@ -21,48 +19,22 @@ import tools.jackson.databind.JsonNode;
 
 /** The server is killed in the middle of a session: the floor goes on, and after the restart every finished block is there. */
 public class KillBrowserTest {
-    private final Path data = TestServer.directory();
-    private int port;
-    private Process process;
+    private static final int KILLS = TestServer.isLong() ? 10 : 4;
+    private static final int MOST_PRESSES = 40;
+
+    private ServerProcess server;
     private Browser browser;
 
     @BeforeClass
     public void start() throws Exception {
-        try (var free = new ServerSocket(0)) {
-            port = free.getLocalPort();
-        }
-        process = server();
+        server = new ServerProcess();
         browser = new Browser();
     }
 
     @AfterClass(alwaysRun = true)
     public void stop() {
         browser.close();
-        process.destroyForcibly();
-    }
-
-    /** A process of its own, so that it can be killed as a power cut would. */
-    private Process server() throws IOException, InterruptedException {
-        var command = Path.of(System.getProperty("java.home"), "bin", "java").toString();
-        var started = new ProcessBuilder(
-                        command,
-                        "-XX:TieredStopAtLevel=1",
-                        "-cp",
-                        System.getProperty("java.class.path"),
-                        "gradino.server.GradinoServer",
-                        "--gradino.data=" + data,
-                        "--gradino.demo=true",
-                        "--server.port=" + port)
-                .redirectErrorStream(true)
-                .start();
-        try (var lines = new BufferedReader(new InputStreamReader(started.getInputStream(), StandardCharsets.UTF_8))) {
-            for (var line = lines.readLine(); line != null; line = lines.readLine()) {
-                if (line.startsWith("Gradino is ready")) {
-                    return started;
-                }
-            }
-        }
-        throw new IllegalStateException("the server did not start, exit " + started.waitFor());
+        server.close();
     }
 
     private JsonNode get(String path) {
@@ -73,7 +45,7 @@ public class KillBrowserTest {
     public void everyFinishedBlockIsThereAfterAKill() throws Exception {
         var page = browser.page;
         page.clock().install(new Clock.InstallOptions().setTime("2026-03-04T09:00:00"));
-        page.navigate("http://localhost:" + port + "/clients/demo-rower/perform");
+        page.navigate("http://localhost:" + server.port + "/clients/demo-rower/perform");
         browser.button("Joss Arkle, coach");
         browser.button("Open the floor");
         assertThat(page.getByText("Make ready")).isVisible();
@@ -83,13 +55,12 @@ public class KillBrowserTest {
         assertThat(page.getByText("all kept")).isVisible();
         var session = page.url().substring(page.url().lastIndexOf('/') + 1);
 
-        process.destroyForcibly().waitFor();
+        server.kill();
         browser.run(120);
-        assertThat(page.getByRole(com.microsoft.playwright.options.AriaRole.STATUS))
-                .containsText("to send");
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("to send");
         var block = page.getByTestId("now").getAttribute("data-block");
 
-        process = server();
+        server.startAgain();
         browser.run(6);
         assertThat(page.getByText("all kept")).isVisible();
         var done = get("/api/sessions/" + session)
@@ -115,5 +86,75 @@ public class KillBrowserTest {
         browser.button("Go on");
         Assertions.assertThat(done).doesNotContain(page.getByTestId("now").getAttribute("data-block"));
         Assertions.assertThat(page.url()).endsWith(session).doesNotContain(File.separator + "close");
+    }
+
+    /**
+     * The browser is killed, not closed, in the moment in which it begins to send a block, and opened anew on the same profile:
+     * a block is on the device before it goes out.
+     */
+    @Test(dependsOnMethods = "everyFinishedBlockIsThereAfterAKill")
+    public void everyFinishedBlockIsThereAfterKillsOfTheBrowser() throws Exception {
+        var profile = TestServer.directory();
+        var session = "";
+        var finished = new LinkedHashSet<String>();
+        for (int kill = 0; kill < KILLS; kill++) {
+            try (var tablet = KilledBrowser.open(profile)) {
+                var page = tablet.page();
+                enter(page, "/clients/demo-waller/perform");
+                page.getByRole(AriaRole.BUTTON, named("Open the floor|Go on with the open session"))
+                        .first()
+                        .click();
+                page.getByRole(AriaRole.BUTTON, named("^(Start|Go on)$")).click();
+                assertThat(page.getByTestId("digits")).isVisible();
+                session = page.url().substring(page.url().lastIndexOf('/') + 1);
+                page.waitForRequest(r -> r.url().endsWith("/blocks"), () -> finished.add(finishOne(page)));
+                tablet.kill();
+            }
+        }
+        Assertions.assertThat(finished).hasSize(KILLS);
+        try (var tablet = KilledBrowser.open(profile)) {
+            var page = tablet.page();
+            enter(page, "/sessions/" + session);
+            assertThat(page.getByText("Resume where it stopped")).isVisible();
+            assertThat(page.getByText("all kept")).isVisible();
+            var floor = TestServer.json(
+                    (String) page.evaluate("path => fetch(path).then(r => r.text())", "/api/sessions/" + session));
+            var done = floor.path("doneBlocks")
+                    .valueStream()
+                    .map(JsonNode::asString)
+                    .toList();
+            Assertions.assertThat(done).doesNotHaveDuplicates().containsAll(finished);
+        }
+    }
+
+    /** What a browser has of its cookies may be younger than what it has on disk: who is not known any more signs in anew. */
+    private void enter(Page page, String path) {
+        page.navigate("http://localhost:" + server.port + path);
+        var door = page.getByRole(AriaRole.BUTTON, named("Maren Coyle, owner"));
+        door.or(page.getByRole(AriaRole.BUTTON, named("floor|session|Start|Go on"))
+                        .first())
+                .first()
+                .waitFor();
+        if (door.isVisible()) {
+            door.click();
+        }
+    }
+
+    private static Page.GetByRoleOptions named(String pattern) {
+        return new Page.GetByRoleOptions().setName(Pattern.compile(pattern));
+    }
+
+    /** Presses on until a block has ended, and says which. */
+    private static String finishOne(Page page) {
+        var now = page.getByTestId("now");
+        for (int i = 0; i < MOST_PRESSES; i++) {
+            var block = now.getAttribute("data-block");
+            page.keyboard().press("Enter");
+            if (!block.matches(".*(set-up|side-change).*")
+                    && !now.getAttribute("data-block").equals(block)) {
+                return block;
+            }
+        }
+        throw new IllegalStateException("no block has ended");
     }
 }

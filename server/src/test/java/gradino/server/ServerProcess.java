@@ -1,0 +1,58 @@
+package gradino.server;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.net.ServerSocket;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+
+/** A demo server in a process of its own, so that it can be killed as a power cut would. */
+public final class ServerProcess implements AutoCloseable {
+    private final Path data = TestServer.directory();
+    public final int port;
+    private Process process;
+
+    public ServerProcess() throws IOException, InterruptedException {
+        try (var free = new ServerSocket(0)) {
+            port = free.getLocalPort();
+        }
+        process = started();
+    }
+
+    public void kill() throws InterruptedException {
+        process.destroyForcibly().waitFor();
+    }
+
+    public void startAgain() throws IOException, InterruptedException {
+        process = started();
+    }
+
+    private Process started() throws IOException, InterruptedException {
+        var command = Path.of(System.getProperty("java.home"), "bin", "java").toString();
+        var begun = new ProcessBuilder(
+                        command,
+                        "-XX:TieredStopAtLevel=1",
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        "gradino.server.GradinoServer",
+                        "--gradino.data=" + data,
+                        "--gradino.demo=true",
+                        "--gradino.hash-strength=4",
+                        "--server.port=" + port)
+                .redirectErrorStream(true)
+                .start();
+        var lines = new BufferedReader(new InputStreamReader(begun.getInputStream(), StandardCharsets.UTF_8));
+        for (var line = lines.readLine(); line != null; line = lines.readLine()) {
+            if (line.startsWith("Gradino is ready")) {
+                return begun;
+            }
+        }
+        throw new IllegalStateException("the server did not start, exit " + begun.waitFor());
+    }
+
+    @Override
+    public void close() {
+        process.destroyForcibly();
+    }
+}
