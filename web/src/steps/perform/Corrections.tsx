@@ -3,13 +3,16 @@ import { useState } from 'react';
 import { api, ask, findingsOf, newId, type Schemas } from '../../shared/api/client';
 import { words } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
-import { Failure } from '../../shared/ui/Findings';
+import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { NumberField } from '../../shared/ui/NumberField';
 import { Sheet } from '../../shared/ui/Sheet';
 import { TextField } from '../../shared/ui/TextField';
 import { blockWords } from './blockWords';
 
 type Block = Schemas['BlockRecord'];
+
+/** Findings that stand beside a field of the sheet. */
+const SHOWN = /^block\.(phases\[\d+\]\.doneSeconds|effortRating|cramps)$/;
 
 /** Every block as it is in the record, each open to a correction; what was there before is kept. */
 export function Corrections({ sessionId }: { sessionId: string }) {
@@ -137,6 +140,7 @@ function Correction({ sessionId, block, close }: { sessionId: string; block: Blo
           remove={(i) => change({ faults: now.faults.filter((_, j) => j !== i) })}
         />
         <TextField label="Note" value={now.note} onChange={(note) => change({ note })} />
+        <OtherFindings findings={findings} shown={(path) => SHOWN.test(path)} />
         <Failure error={findings.length > 0 ? null : keep.error} />
         <p className="text-sm text-soft">What was recorded before stays in the record beneath this.</p>
         <Button

@@ -66,7 +66,7 @@ record SideFacts(
             inSet(faults, block, block.faults().size());
             inSet(cramps, block, block.cramps());
             left |= block.skippedBecause() != null || block.effortMissed();
-            if (block.kind() == BlockKind.PRESS && block.skippedBecause() == null && !block.isBesidesThePlan()) {
+            if (block.kind() == BlockKind.PRESS && block.skippedBecause() == null && !block.besidesThePlan()) {
                 rate(block.effortRating());
             }
         }

@@ -43,7 +43,7 @@ public record BlockRecord(
     }
 
     /** An extra set or an easier version: it makes up for nothing of the plan, and what is missing of it is missing of nothing. */
-    public boolean isBesidesThePlan() {
+    public boolean besidesThePlan() {
         return blockId.indexOf(Variants.BESIDES) >= 0;
     }
 

@@ -26,7 +26,7 @@ public record DoneRatio(double ratio, double lowestPhase, double holdRatio) {
         double holdPlanned = 0;
         double holdCounted = 0;
         for (var block : blocks) {
-            if (!block.isOf(side) || block.isBesidesThePlan()) {
+            if (!block.isOf(side) || block.besidesThePlan()) {
                 continue;
             }
             for (var phase : block.phases()) {

@@ -39,7 +39,7 @@ public record Summary(
         var ratio = DoneRatio.of(all, side);
         var blocks = all.stream().filter(b -> b.isOf(side)).toList();
         var contractions = blocks.stream()
-                .filter(b -> !b.isBesidesThePlan())
+                .filter(b -> !b.besidesThePlan())
                 .flatMap(b -> b.contractions().stream())
                 .toList();
         return new SideSummary(
@@ -76,7 +76,7 @@ public record Summary(
 
     private static double seconds(List<BlockRecord> blocks, Side side, BlockKind kind, boolean planned) {
         return blocks.stream()
-                .filter(b -> b.isOf(side) && b.kind() == kind && !(planned && b.isBesidesThePlan()))
+                .filter(b -> b.isOf(side) && b.kind() == kind && !(planned && b.besidesThePlan()))
                 .flatMap(b -> b.phases().stream())
                 .mapToDouble(p -> planned ? p.plannedSeconds() : p.doneSeconds())
                 .sum();
