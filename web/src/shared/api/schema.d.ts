@@ -340,6 +340,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/erasure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["erase"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/home-links": {
         parameters: {
             query?: never;
@@ -1742,6 +1758,9 @@ export interface components {
             /** Format: date-time */
             recordedAt: string;
         };
+        Confirmed: {
+            name: string;
+        };
         CurrentLine: {
             line: components["schemas"]["Line"];
             /** Format: int32 */
@@ -2466,13 +2485,23 @@ export interface components {
         MethodText: {
             text: string;
         };
+        Morning: {
+            /** Format: date-time */
+            happenedAt: string;
+            id: string;
+            /** Format: date-time */
+            recordedAt: string;
+            sessionId: string;
+            settled: boolean;
+            soreness?: number;
+        };
         MorningAsked: {
             clientId: string;
             clientName: string;
             /** Format: date-time */
             endedAt: string;
-            motion: string;
             sessionId: string;
+            title: string;
         };
         Motion: {
             id: string;
@@ -3301,6 +3330,7 @@ export interface components {
         };
         Summary: {
             closed?: components["schemas"]["Closed"];
+            morning?: components["schemas"]["Morning"];
             rows: components["schemas"]["WorkRow"][];
             sides: components["schemas"]["SidedSideSummary"];
         };
@@ -4124,6 +4154,30 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["ClientFile"];
                 };
+            };
+        };
+    };
+    erase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Confirmed"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -1,19 +1,27 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, ask, newId } from '../api/client';
-import { day, words } from '../units';
+import { api, ask, newId, type Schemas } from '../api/client';
+import { day } from '../units';
 import { Button } from './Button';
 import { Failure } from './Findings';
 import { Scale } from './Scale';
 
-type Props = { sessionId: string; title: string; of: string; endedAt: string };
+type Props = {
+  sessionId: string;
+  title: string;
+  of: string;
+  endedAt: string;
+  /** What was answered before, when it is corrected. */
+  before?: Schemas['Morning'] | undefined;
+  kept?: () => void;
+};
 
 /** The two questions of the next morning. */
-export function MorningCard({ sessionId, title, of, endedAt }: Props) {
+export function MorningCard({ sessionId, title, of, endedAt, before, kept }: Props) {
   const queries = useQueryClient();
   const [id] = useState(newId);
-  const [settled, setSettled] = useState<boolean | null>(null);
-  const [soreness, setSoreness] = useState<number | null>(null);
+  const [settled, setSettled] = useState<boolean | null>(before?.settled ?? null);
+  const [soreness, setSoreness] = useState<number | null>(before?.soreness ?? null);
   const answer = useMutation({
     mutationFn: (yes: boolean) =>
       ask(
@@ -22,13 +30,16 @@ export function MorningCard({ sessionId, title, of, endedAt }: Props) {
           body: { id, settled: yes, soreness: soreness ?? undefined },
         }),
       ),
-    onSuccess: () => queries.invalidateQueries(),
+    onSuccess: () => {
+      kept?.();
+      return queries.invalidateQueries();
+    },
   });
   return (
     <section className="mb-3 border border-rule bg-card p-4">
       <h3 className="font-bold">{title}</h3>
       <p className="mb-2 text-sm text-soft">
-        {words(of)}, session of {day(endedAt)}
+        {of}, session of {day(endedAt)}
       </p>
       <p>Was pain back to usual the next morning?</p>
       <div className="my-2 flex gap-2">
@@ -47,7 +58,7 @@ export function MorningCard({ sessionId, title, of, endedAt }: Props) {
         disabled={settled === null || answer.isPending}
         onClick={() => settled !== null && answer.mutate(settled)}
       >
-        Keep the answer
+        {before ? 'Keep the correction' : 'Keep the answer'}
       </Button>
     </section>
   );

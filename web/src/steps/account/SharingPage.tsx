@@ -4,6 +4,7 @@ import { api, ask } from '../../shared/api/client';
 import { Button } from '../../shared/ui/Button';
 import { ClientHead } from '../../shared/ui/ClientHead';
 import { Failure } from '../../shared/ui/Findings';
+import { Erase } from './Erase';
 import { ROLE, useStanding } from './standing';
 
 /** Which colleagues may see this client. */
@@ -16,6 +17,10 @@ export function SharingPage() {
   const grants = useQuery({
     queryKey: ['sharing', clientId],
     queryFn: () => ask(api.GET('/api/clients/{clientId}/sharing', { params: { path } })),
+  });
+  const client = useQuery({
+    queryKey: ['client', clientId],
+    queryFn: () => ask(api.GET('/api/clients/{clientId}', { params: { path } })),
   });
   const share = useMutation({
     mutationFn: ({ accountId, on }: { accountId: string; on: boolean }) =>
@@ -63,6 +68,12 @@ export function SharingPage() {
             </li>
           ))}
       </ul>
+      {me?.role === 'OWNER' && client.data && (
+        <section className="mt-10">
+          <h2 className="mb-2 text-xl font-bold">When somebody wants to be forgotten</h2>
+          <Erase client={client.data} />
+        </section>
+      )}
     </>
   );
 }

@@ -73,7 +73,7 @@ function File({ client }: { client: ClientFile }) {
       </dl>
       <div className="mt-4 flex flex-wrap gap-3">
         <ButtonLink to={`/clients/${client.id}/edit`}>Change the file</ButtonLink>
-        <ButtonLink to={`/clients/${client.id}/sharing`}>Who may see this</ButtonLink>
+        <ButtonLink to={`/clients/${client.id}/sharing`}>Who may see this, and erasing</ButtonLink>
       </div>
     </section>
   );

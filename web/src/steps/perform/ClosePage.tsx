@@ -56,7 +56,7 @@ export function ClosePage() {
       )}
       {floor.data && summary.data && !AT_HOME && (
         <Suspense fallback={null}>
-          <RecordExtras floor={floor.data} stopped={summary.data.closed?.stopSign !== undefined} />
+          <RecordExtras floor={floor.data} summary={summary.data} />
         </Suspense>
       )}
     </>

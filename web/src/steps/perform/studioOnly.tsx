@@ -4,6 +4,7 @@ import type { FloorStore } from './floorStore';
 import { Connect } from './gauge/Connect';
 import { Traces } from './gauge/Traces';
 import { MeasureNow } from './MeasureNow';
+import { MorningAfter } from './MorningAfter';
 import { sidesOf } from './setUp';
 
 /** Before the start, beside the mat: a cold reading, force gauges. */
@@ -16,11 +17,13 @@ export function BeforeExtras({ store, floor }: { store: FloorStore; floor: Schem
   );
 }
 
-/** With the closing sheet: a warm reading, what the gauges saw, corrections. */
-export function RecordExtras({ floor, stopped }: { floor: Schemas['Floor']; stopped: boolean }) {
+/** With the closing sheet: a warm reading, the next morning's answers, what the gauges saw, corrections. */
+export function RecordExtras({ floor, summary }: { floor: Schemas['Floor']; summary: Schemas['Summary'] }) {
+  const { closed, morning } = summary;
   return (
     <>
-      {!stopped && <WarmAfter floor={floor} />}
+      {closed?.stopSign === undefined && <WarmAfter floor={floor} />}
+      {closed && <MorningAfter floor={floor} closed={closed} morning={morning} />}
       <Traces floor={floor} />
       <Corrections sessionId={floor.id} />
     </>

@@ -16,7 +16,7 @@ export function Mornings({ mornings }: { mornings: Schemas['MorningAsked'][] }) 
           key={asked.sessionId}
           sessionId={asked.sessionId}
           title={asked.clientName}
-          of={asked.motion}
+          of={asked.title}
           endedAt={asked.endedAt}
         />
       ))}

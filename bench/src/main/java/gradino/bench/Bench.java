@@ -66,6 +66,7 @@ public final class Bench {
         all.put("library", ComposeBench::library);
         all.put("score", ComposeBench::score);
         all.put("streams", DeviceBench::streams);
+        all.put("gauges", FloorBench::gauges);
         all.put("start", ServerBench::start);
         all.put("sign-in", ServerBench::signIn);
         all.put("bundle", ServerBench::bundle);

@@ -133,6 +133,39 @@ public class SessionsTest {
     }
 
     @Test
+    public void aLateBlockSuspendsTheAcceptedStep() {
+        scene.cleanSession("s1").cleanSession("s2").cleanSession("s3");
+        assertThat(scene.proposal("left").at("/proposal/verdict").asString()).isEqualTo("STEP_UP");
+        assertThat(scene.decide("d1", "LEFT", "ACCEPTED", ",\"reason\":\"\"").status())
+                .isEqualTo(200);
+        server.clock.move(Duration.ofHours(2));
+        var floor = server.get("/api/sessions/s3").body();
+        var late = Scene.block("late", "left-1-press", phase(floor, "left-1-press"), "\"effortRating\":9,", "")
+                .replace("\"pains\":[]", "\"pains\":[{\"score\":7,\"kind\":\"WHILE_CONTRACTING\",\"where\":\"\"}]");
+        for (int i = 0; i < 5; i++) {
+            assertThat(server.post("/api/sessions/s3/blocks", late).status()).isEqualTo(204);
+        }
+        var proposal = scene.proposal("left");
+        assertThat(proposal.at("/proposal/suspends").asString()).isEqualTo("d1");
+        assertThat(proposal.at("/proposal/verdict").asString()).isEqualTo("STEP_DOWN");
+        var exported = new String(server.bytes("/api/exchange/files/blocks.csv"));
+        assertThat(exported).containsOnlyOnce("late,s3");
+    }
+
+    @Test
+    public void theNextMorningsAnswerIsCorrectedAndTheFirstIsKept() {
+        scene.cleanSession("s1");
+        server.post("/api/sessions/s1/morning", "{\"id\":\"better\",\"settled\":false,\"soreness\":6}");
+        var morning = server.get("/api/sessions/s1/summary").body().path("morning");
+        assertThat(morning.path("settled").asBoolean()).isFalse();
+        assertThat(morning.path("soreness").asInt()).isEqualTo(6);
+        assertThat(new String(server.bytes("/api/exchange/files/mornings.csv")))
+                .contains("better,s1")
+                .hasLineCount(3);
+        assertThat(scene.proposal("left").at("/proposal").toString()).contains("orning");
+    }
+
+    @Test
     public void rangesSayWhatIsNoiseAndWhatIsShort() {
         var row = server.get("/api/clients/" + Scene.CLIENT + "/ranges").body().path(0);
         assertThat(row.at("/sides/0/limiter").asString()).isEqualTo("RANGE");

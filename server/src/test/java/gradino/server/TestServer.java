@@ -81,7 +81,12 @@ public final class TestServer implements AutoCloseable {
     }
 
     public static TestServer demo() {
-        return new TestServer(directory(), true, Instant.parse("2026-03-02T09:00:00Z"));
+        return demoIn(directory());
+    }
+
+    /** The demo in a directory where it may have been before. */
+    public static TestServer demoIn(Path data) {
+        return new TestServer(data, true, Instant.parse("2026-03-02T09:00:00Z"));
     }
 
     /** As somebody starts it with a key store; it is asked as localhost here. */

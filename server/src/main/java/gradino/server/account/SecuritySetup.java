@@ -106,6 +106,8 @@ class SecuritySetup {
                         .hasAnyRole(STAFF)
                         .requestMatchers("/api/accounts/**", "/api/audit", "/api/exchange/**")
                         .hasRole("OWNER")
+                        .requestMatchers("/api/clients/{clientId}/erasure")
+                        .hasRole("OWNER")
                         .requestMatchers(HttpMethod.PUT, "/api/noise")
                         .hasRole("OWNER")
                         .requestMatchers(HttpMethod.GET, "/api/**")

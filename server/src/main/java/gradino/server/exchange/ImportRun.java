@@ -89,6 +89,10 @@ final class ImportRun {
         if (!findings.isEmpty()) {
             return false;
         }
+        if (stores.erased().all().contains(client.id())) {
+            row.finding("id", "erased", "This client was erased here: leave out this row and what is theirs.");
+            return false;
+        }
         var known = stores.clients().find(client.id());
         boolean isNew = known.filter(k -> k.details().equals(client.details())).isEmpty();
         if (known.isEmpty()) {

@@ -2,6 +2,7 @@ package gradino.server.exchange;
 
 import gradino.server.advance.DecisionRepository;
 import gradino.server.intake.ClientRepository;
+import gradino.server.intake.ErasedClients;
 import gradino.server.intake.IntakeRepository;
 import gradino.server.measure.BatteryRepository;
 import gradino.server.measure.MeasurementRepository;
@@ -27,6 +28,7 @@ public class ImportService {
 
     ImportService(
             ClientRepository clients,
+            ErasedClients erased,
             IntakeRepository intakes,
             LineRepository lines,
             CompositionRepository compositions,
@@ -38,13 +40,24 @@ public class ImportService {
             DecisionRepository decisions,
             Clock clock) {
         this.stores = new Stores(
-                clients, intakes, lines, compositions, batteries, measurements, sessions, visits, traces, decisions);
+                clients,
+                erased,
+                intakes,
+                lines,
+                compositions,
+                batteries,
+                measurements,
+                sessions,
+                visits,
+                traces,
+                decisions);
         this.clock = clock;
     }
 
     /** Where the rows go. */
     record Stores(
             ClientRepository clients,
+            ErasedClients erased,
             IntakeRepository intakes,
             LineRepository lines,
             CompositionRepository compositions,

@@ -119,7 +119,7 @@ public class HomeService {
                         .map(c -> new HomeSession(c.id(), c.name()))
                         .toList(),
                 asked.mornings().stream()
-                        .map(m -> new HomeMorning(m.sessionId(), motion(m.motion()), m.endedAt()))
+                        .map(m -> new HomeMorning(m.sessionId(), m.title(), m.endedAt()))
                         .toList(),
                 day.lines().stream().flatMap(l -> tape(client, l).stream()).toList(),
                 notes.of(client.id()));

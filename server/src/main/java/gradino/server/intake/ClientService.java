@@ -17,12 +17,20 @@ import org.springframework.transaction.annotation.Transactional;
 public class ClientService {
     private final ClientRepository clients;
     private final AccountService accounts;
+    private final ErasedClients erased;
     private final SignedIn signedIn;
     private final Flags flags;
     private final Clock clock;
 
-    ClientService(ClientRepository clients, AccountService accounts, SignedIn signedIn, Flags flags, Clock clock) {
+    ClientService(
+            ClientRepository clients,
+            ErasedClients erased,
+            AccountService accounts,
+            SignedIn signedIn,
+            Flags flags,
+            Clock clock) {
         this.clients = clients;
+        this.erased = erased;
         this.accounts = accounts;
         this.signedIn = signedIn;
         this.flags = flags;
@@ -63,6 +71,7 @@ public class ClientService {
     public ClientFile create(String id, Details details) {
         var me = signedIn.account().orElseThrow(Problem::nothingHere);
         if (clients.find(id).isEmpty()) {
+            erased.requireNot(id);
             Problem.throwIfBlocking(check(details, LocalDate.now(clock)));
             clients.insert(id, details, StudioClock.now(clock));
             accounts.own(id, me);

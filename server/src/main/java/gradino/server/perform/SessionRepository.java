@@ -230,6 +230,12 @@ public class SessionRepository implements Whose, Flags {
                 """, SessionRepository::morning, lineId);
     }
 
+    /** The newest answer holds; those before it are kept. */
+    Optional<Morning> lastMorning(String sessionId) {
+        return sql.first(
+                "SELECT * FROM morning WHERE session_id = ? ORDER BY seq DESC", SessionRepository::morning, sessionId);
+    }
+
     public List<Morning> allMornings() {
         return sql.list("SELECT * FROM morning ORDER BY seq", SessionRepository::morning);
     }

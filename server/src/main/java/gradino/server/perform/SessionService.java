@@ -271,7 +271,10 @@ public class SessionService {
         if (closed.isEmpty()) {
             blocks.addAll(missing(session, StudioClock.now(clock)));
         }
-        return Summary.of(SessionRepository.latest(blocks), closed.orElse(null));
+        return Summary.of(
+                SessionRepository.latest(blocks),
+                closed.orElse(null),
+                sessions.lastMorning(sessionId).orElse(null));
     }
 
     /** A client's runs of what was composed, newest first. */

@@ -7,6 +7,7 @@ import gradino.core.perform.DoneRatio;
 import gradino.core.perform.PhaseDone;
 import gradino.core.prescribe.BlockKind;
 import gradino.server.perform.SessionRepository.Closed;
+import gradino.server.perform.SessionRepository.Morning;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -14,7 +15,8 @@ import org.jspecify.annotations.Nullable;
 public record Summary(
         Sided<SideSummary> sides,
         List<WorkRow> rows,
-        @Nullable Closed closed) {
+        @Nullable Closed closed,
+        @Nullable Morning morning) {
     /** One side, planned against done. */
     public record SideSummary(
             double ratio,
@@ -31,8 +33,8 @@ public record Summary(
     public record WorkRow(BlockKind kind, Sided<Double> planned, Sided<Double> done) {}
 
     /** @param blocks the last record of each, those that were not done included */
-    static Summary of(List<BlockRecord> blocks, @Nullable Closed closed) {
-        return new Summary(Sided.of(side -> side(blocks, side)), rows(blocks), closed);
+    static Summary of(List<BlockRecord> blocks, @Nullable Closed closed, @Nullable Morning morning) {
+        return new Summary(Sided.of(side -> side(blocks, side)), rows(blocks), closed, morning);
     }
 
     private static SideSummary side(List<BlockRecord> all, Side side) {

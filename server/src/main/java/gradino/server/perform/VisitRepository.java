@@ -70,6 +70,21 @@ public class VisitRepository {
                 clientId);
     }
 
+    /** A composed session that was closed, and nobody has answered for the morning after. */
+    public record Unanswered(String id, String name, Instant endedAt) {}
+
+    public List<Unanswered> unanswered(String clientId) {
+        return sql.list(
+                """
+                SELECT s.id, s.name, c.happened_at FROM session s JOIN session_close c ON c.session_id = s.id
+                 WHERE s.client_id = ? AND s.draft IS NOT NULL
+                   AND NOT EXISTS (SELECT 1 FROM morning m WHERE m.session_id = s.id)
+                 ORDER BY c.happened_at
+                """,
+                row -> new Unanswered(row.getString("id"), row.getString("name"), Sql.instant(row, "happened_at")),
+                clientId);
+    }
+
     public List<Visit> all() {
         return sql.list(
                 "SELECT * FROM session WHERE draft IS NOT NULL ORDER BY client_id, happened_at, id", this::visit);

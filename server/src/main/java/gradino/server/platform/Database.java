@@ -30,6 +30,8 @@ class Database {
     HikariDataSource writer(@Value("${gradino.data}") Path directory) {
         var config = config(directory, "writer", 1);
         config.addDataSourceProperty("transaction_mode", "IMMEDIATE");
+        // What is erased is written over, not only let go.
+        config.setConnectionInitSql("PRAGMA secure_delete = 1");
         return new HikariDataSource(config);
     }
 

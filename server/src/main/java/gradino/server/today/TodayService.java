@@ -2,6 +2,8 @@ package gradino.server.today;
 
 import gradino.core.advance.Moment;
 import gradino.core.because.Verdict;
+import gradino.core.body.Catalogue;
+import gradino.core.body.Motion;
 import gradino.core.body.Side;
 import gradino.core.intake.Intake;
 import gradino.core.intake.Restriction;
@@ -14,6 +16,7 @@ import gradino.server.intake.ClientService;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.perform.SessionRepository;
 import gradino.server.perform.SessionRepository.Held;
+import gradino.server.perform.VisitRepository;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.Line;
 import gradino.server.prescribe.LineRepository;
@@ -38,6 +41,7 @@ public class TodayService {
     private final LineRepository lines;
     private final MeasurementRepository measurements;
     private final SessionRepository sessions;
+    private final VisitRepository visits;
     private final DecisionService decisions;
     private final Clock clock;
 
@@ -46,12 +50,14 @@ public class TodayService {
             LineRepository lines,
             MeasurementRepository measurements,
             SessionRepository sessions,
+            VisitRepository visits,
             DecisionService decisions,
             Clock clock) {
         this.clients = clients;
         this.lines = lines;
         this.measurements = measurements;
         this.sessions = sessions;
+        this.visits = visits;
         this.decisions = decisions;
         this.clock = clock;
     }
@@ -100,7 +106,7 @@ public class TodayService {
             @Nullable Integer recentPain) {}
 
     /** A session whose next-morning questions were not answered. */
-    public record MorningAsked(String sessionId, String clientId, String clientName, String motion, Instant endedAt) {}
+    public record MorningAsked(String sessionId, String clientId, String clientName, String title, Instant endedAt) {}
 
     @Transactional(readOnly = true)
     public Today today() {
@@ -135,6 +141,7 @@ public class TodayService {
             lineDays.add(lineDay(line, held, now));
             mornings.addAll(asked(client, line, held, now));
         }
+        mornings.addAll(askedOfComposed(client, now));
         var file = clients.file(client);
         return new ClientDay(
                 client.id(),
@@ -218,8 +225,23 @@ public class TodayService {
         return held.stream()
                 .map(Held::record)
                 .filter(r -> !answered.contains(r.id()))
-                .filter(r -> now.daysSince(r.endedAt()) >= 1 && now.daysSince(r.endedAt()) <= MORNING_DAYS)
-                .map(r -> new MorningAsked(r.id(), client.id(), client.details().name(), line.motion(), r.endedAt()))
+                .filter(r -> isAsked(r.endedAt(), now))
+                .map(r -> new MorningAsked(r.id(), client.id(), client.details().name(), title(line), r.endedAt()))
                 .toList();
+    }
+
+    private List<MorningAsked> askedOfComposed(Client client, Moment now) {
+        return visits.unanswered(client.id()).stream()
+                .filter(v -> isAsked(v.endedAt(), now))
+                .map(v -> new MorningAsked(v.id(), client.id(), client.details().name(), v.name(), v.endedAt()))
+                .toList();
+    }
+
+    private static boolean isAsked(Instant endedAt, Moment now) {
+        return now.daysSince(endedAt) >= 1 && now.daysSince(endedAt) <= MORNING_DAYS;
+    }
+
+    private static String title(Line line) {
+        return Catalogue.motion(line.motion()).map(Motion::name).orElse(line.motion());
     }
 }

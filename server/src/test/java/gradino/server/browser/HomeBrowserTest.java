@@ -86,6 +86,7 @@ public class HomeBrowserTest {
         page.evaluate("navigator.serviceWorker.ready.then(() => true)");
         page.reload();
         phone.button("Start");
+        assertThat(page.getByText("Stop at once with")).isVisible();
         phone.button("Start");
         assertThat(page.getByTestId("digits")).isVisible();
         var session = page.url().substring(page.url().lastIndexOf('/') + 1);

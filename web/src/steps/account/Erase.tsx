@@ -1,0 +1,52 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api, ask, findingsOf, type Schemas } from '../../shared/api/client';
+import { Button } from '../../shared/ui/Button';
+import { Failure } from '../../shared/ui/Findings';
+import { Sheet } from '../../shared/ui/Sheet';
+import { TextField } from '../../shared/ui/TextField';
+
+/** For good, after the name is typed once more. Only an owner gets this far. */
+export function Erase({ client }: { client: Schemas['ClientFile'] }) {
+  const [open, setOpen] = useState(false);
+  const [name, setName] = useState('');
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const erase = useMutation({
+    mutationFn: () =>
+      ask(api.POST('/api/clients/{clientId}/erasure', { params: { path: { clientId: client.id } }, body: { name } })),
+    onSuccess: async () => {
+      await navigate('/');
+      queries.clear();
+    },
+  });
+  const findings = findingsOf(erase.error);
+  return (
+    <>
+      <Button onClick={() => setOpen(true)}>Erase this client</Button>
+      <Sheet open={open} onOpenChange={setOpen} title={`Erase ${client.details.name}`}>
+        <div className="space-y-4">
+          <p>
+            Everything of theirs goes, for good: file, measures, sessions, decisions, notes, and the links to their
+            home. Copies of the database bring nobody back. Take out the archive first if it may be needed.
+          </p>
+          <a className="inline-block font-semibold underline" href="/api/exchange/gradino.zip" download>
+            Take out the archive
+          </a>
+          <TextField
+            label={`Type the name to confirm: ${client.details.name}`}
+            value={name}
+            onChange={setName}
+            path="name"
+            findings={findings}
+          />
+          <Failure error={findings.length > 0 ? null : erase.error} />
+          <Button look="main" disabled={name.trim() === '' || erase.isPending} onClick={() => erase.mutate()}>
+            Erase for good
+          </Button>
+        </div>
+      </Sheet>
+    </>
+  );
+}
