@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { Schemas } from '../api/client';
 
 export type Phase = Schemas['Phase'];
@@ -25,7 +26,6 @@ type Props = {
   to: number;
   width: number;
   height: number;
-  marker?: number;
   label: string;
 };
 
@@ -40,7 +40,7 @@ export function perPercent(height: number): number {
  * The staircase of one side: press goes down from the line, pull rises from it with slanted tops, a hold is a band on the
  * line, rotations are loops, a settle is a wave of breaths.
  */
-export function Stair({ phases, from, to, width, height, marker, label }: Props) {
+export const Stair = memo(function Stair({ phases, from, to, width, height, label }: Props) {
   const span = Math.max(1, to - from);
   const x = (second: number) => ((second - from) / span) * width;
   const axis = height / 2;
@@ -76,15 +76,9 @@ export function Stair({ phases, from, to, width, height, marker, label }: Props)
         strokeWidth={2}
         vectorEffect="non-scaling-stroke"
       />
-      {marker !== undefined && marker >= from && marker <= to && (
-        <g transform={`translate(${x(marker)} 0)`}>
-          <line y1={0} y2={height} stroke="var(--mark)" strokeWidth={3} vectorEffect="non-scaling-stroke" />
-          <path d="M-7 0h14l-7 10z" fill="var(--mark)" />
-        </g>
-      )}
     </svg>
   );
-}
+});
 
 type ShapeProps = { phase: Phase; x: (second: number) => number; axis: number; scale: number };
 

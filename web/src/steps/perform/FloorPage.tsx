@@ -8,6 +8,7 @@ import { Asides, type Aside } from './Asides';
 import { Before } from './Before';
 import { useDarkScreen } from './darkScreen';
 import { FloorStore } from './floorStore';
+import { useMoment } from './moments';
 import { Now } from './Now';
 import { flush } from './outbox';
 import { doneHere, forgetDone, waitingBlocks } from './queue';
@@ -58,11 +59,11 @@ function Floor({ floor }: { floor: Schemas['Floor'] }) {
   const [muted, setMuted] = useState(false);
   const navigate = useNavigate();
   useEffect(() => store.mount(), [store]);
-  const { run, now } = view;
+  const { run } = view;
   const running = run.pausedAt === null && !run.finished;
   const wake = useWakeLock(running);
   const others = useOthers(floor.id);
-  const fresh = run.pausedAt !== null && Runs.elapsed(run, now) === 0;
+  const fresh = run.pausedAt !== null && Runs.elapsed(run, run.pausedAt) === 0;
 
   const mute = () => {
     setMuted(!muted);
@@ -77,7 +78,7 @@ function Floor({ floor }: { floor: Schemas['Floor'] }) {
 
   return (
     <div className="flex min-h-dvh flex-col gap-2 bg-paper px-3 py-2 sm:px-6">
-      <TopLine floor={floor} view={view} muted={muted} mute={mute} wake={wake} />
+      <TopLine floor={floor} store={store} view={view} muted={muted} mute={mute} wake={wake} />
       {others > 0 && (
         <p role="alert" className="font-semibold text-warn">
           ▲ This session is open on another device too. Run it on one: of a block done on both, the later record counts.
@@ -93,7 +94,7 @@ function Floor({ floor }: { floor: Schemas['Floor'] }) {
           )}
         </Before>
       ) : (
-        <Now view={view} floor={floor} trace={store.recorder?.points} />
+        <Now run={run} moments={store} floor={floor} trace={store.recorder?.points} />
       )}
       {!fresh && view.gauges && (
         <Suspense fallback={null}>
@@ -148,16 +149,23 @@ function Warm({ floor, run }: { floor: Schemas['Floor']; run: Runs.Run }) {
 
 type View = ReturnType<FloorStore['snapshot']>;
 
-type TopProps = { floor: Schemas['Floor']; view: View; muted: boolean; mute: () => void; wake: string | null };
+type TopProps = {
+  floor: Schemas['Floor'];
+  store: FloorStore;
+  view: View;
+  muted: boolean;
+  mute: () => void;
+  wake: string | null;
+};
 
-function TopLine({ floor, view, muted, mute, wake }: TopProps) {
-  const { run, now } = view;
+function TopLine({ floor, store, view, muted, mute, wake }: TopProps) {
+  const left = useMoment(store, (now) => clock(Runs.secondsLeft(view.run, now)));
   return (
     <header className="flex flex-wrap items-center gap-x-5 gap-y-1 text-soft">
       <Link to={AT_HOME ? '/' : `/clients/${floor.clientId}`} className="font-semibold text-ink hover:underline">
         {AT_HOME ? 'My training' : floor.clientName}
       </Link>
-      <span>{clock(Runs.secondsLeft(run, now))} left</span>
+      <span>{left} left</span>
       <span role="status" className={view.trouble ? 'font-semibold text-warn' : ''}>
         {kept(view)}
       </span>

@@ -4,7 +4,7 @@ import { Stair } from '../../shared/draw/Stair';
 import { BreathPacer } from './BreathPacer';
 import { CircleRing } from './CircleRing';
 import type { Point } from './gauge/recorder';
-import type { FloorView } from './floorStore';
+import { useMoment, type Moments } from './moments';
 import * as Runs from './run';
 import { lineOf, soon } from './setUp';
 
@@ -12,20 +12,24 @@ import { lineOf, soon } from './setUp';
 const STAIR_HEIGHT = 160;
 const TraceCanvas = lazy(() => import('./gauge/TraceCanvas').then((m) => ({ default: m.TraceCanvas })));
 
-type Props = { view: Pick<FloorView, 'run' | 'now'>; floor: Schemas['Floor']; trace?: Map<Side, Point[]> | undefined };
+type Props = {
+  run: Runs.Run;
+  moments: Moments;
+  floor: Schemas['Floor'];
+  trace?: Map<Side, Point[]> | undefined;
+};
 
-export function Now({ view, floor, trace }: Props) {
-  const { run, now } = view;
+export function Now({ run, moments, floor, trace }: Props) {
   const phase = Runs.current(run);
   const next = run.phases[run.index + 1];
-  const left = Math.max(0, Math.ceil(Runs.lengthOf(run) - Runs.elapsed(run, now) - 0.001));
-  const marker = Runs.markerAt(run, now);
+  const left = useMoment(moments, (now) => Math.max(0, Math.ceil(Runs.lengthOf(run) - Runs.elapsed(run, now) - 0.001)));
   const lane = useMemo(() => run.phases.filter((p) => isBeside(p, phase)), [run.phases, phase]);
   const line = lineOf(floor.lines, phase);
   const stack = line && on(phase.side, line.props).stackCm;
   const ahead = soon(run, floor.lines, left);
   const circling = phase.kind === 'CIRCLE_ONE_WAY' || phase.kind === 'CIRCLE_OTHER_WAY';
-  const breath = [...phase.breaths].reverse().find((b) => b.atSecond <= marker)?.phase ?? 'SHALLOW';
+  const breath = useMoment(moments, (now) => breathAt(phase, Runs.markerAt(run, now)));
+  const [from, to] = [lane[0]?.startSecond ?? 0, lane[lane.length - 1]?.endSecond ?? 1];
   return (
     <div
       className="flex grow flex-col"
@@ -58,12 +62,7 @@ export function Now({ view, floor, trace }: Props) {
         >
           {left}
         </span>
-        {circling && (
-          <CircleRing
-            share={Runs.elapsed(run, now) / Runs.lengthOf(run)}
-            backwards={phase.kind === 'CIRCLE_OTHER_WAY'}
-          />
-        )}
+        {circling && <Circle run={run} moments={moments} backwards={phase.kind === 'CIRCLE_OTHER_WAY'} />}
         <div className="min-w-0 flex-1 basis-72">
           <Verb phase={phase} />
           <p className="mt-1 text-xl text-soft sm:text-2xl">{next ? `next: ${next.cue}` : 'then the end'}</p>
@@ -73,28 +72,56 @@ export function Now({ view, floor, trace }: Props) {
       <div className="relative h-[20vh] min-h-20 portrait:h-[9vh]">
         <Stair
           phases={lane}
-          from={lane[0]?.startSecond ?? 0}
-          to={lane[lane.length - 1]?.endSecond ?? 1}
+          from={from}
+          to={to}
           width={1200}
           height={STAIR_HEIGHT}
-          marker={marker}
           label="The staircase with where you are"
         />
         {trace && (
           <Suspense fallback={null}>
             <TraceCanvas
               phases={lane}
-              from={lane[0]?.startSecond ?? 0}
-              to={lane[lane.length - 1]?.endSecond ?? 1}
+              from={from}
+              to={to}
               stairHeight={STAIR_HEIGHT}
               references={floor.references}
               points={trace}
             />
           </Suspense>
         )}
+        <Marker run={run} moments={moments} from={from} to={to} />
       </div>
     </div>
   );
+}
+
+function breathAt(phase: Runs.Phase, second: number): Schemas['BreathMark']['phase'] {
+  return [...phase.breaths].reverse().find((b) => b.atSecond <= second)?.phase ?? 'SHALLOW';
+}
+
+type Moving = { run: Runs.Run; moments: Moments };
+
+/** Moved by itself over the staircase, so that nothing else is painted anew. */
+function Marker({ run, moments, from, to }: Moving & { from: number; to: number }) {
+  const share = useMoment(moments, (now) => (Runs.markerAt(run, now) - from) / Math.max(1, to - from));
+  if (share < 0 || share > 1) return null;
+  return (
+    <div
+      className="pointer-events-none absolute inset-0 will-change-transform"
+      style={{ transform: `translateX(${100 * share}%)` }}
+    >
+      <svg viewBox="-7 0 14 10" className="absolute -top-1 -left-2 w-4 fill-mark" aria-hidden>
+        <path d="M-7 0h14l-7 10z" />
+      </svg>
+      <div className="absolute inset-y-0 -left-[1.5px] w-[3px] bg-mark" />
+    </div>
+  );
+}
+
+function Circle({ run, moments, backwards }: Moving & { backwards: boolean }) {
+  const share = useMoment(moments, (now) => Runs.elapsed(run, now) / Runs.lengthOf(run));
+  return <CircleRing share={share} backwards={backwards} />;
 }
 
 /** Drawn together: a set, the repetitions of a block, or else all of a side. */

@@ -13,6 +13,8 @@ import { withVariants } from './variants';
 
 const SPEEDS = [1, 2, 4, 8];
 const DRAW_MS = 50;
+/** The page draws itself anew at each tick: nobody has to be told. */
+const NEVER = () => () => undefined;
 
 /** A session as it was really run, with what the gauges gave, at one to eight times its speed. */
 export function ReplayPage() {
@@ -87,7 +89,7 @@ function Replay({ floor, blocks, traces }: Props) {
           replay, {clock(at)} of {clock(length)}
         </span>
       </header>
-      <Now view={{ run: shown, now }} floor={{ ...floor, references }} trace={points} />
+      <Now run={shown} moments={{ subscribe: NEVER, now: () => now }} floor={{ ...floor, references }} trace={points} />
       <label className="flex items-center gap-3 text-soft">
         <span className="sr-only">Second of the session</span>
         <input

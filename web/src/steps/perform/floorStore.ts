@@ -11,10 +11,9 @@ const AHEAD_SECONDS = 4;
 const DRAW_MS = 50;
 const LONGEST_WAIT_MS = 1000;
 
-/** What the floor shows: the run, the moment it was looked at, and what still waits for the server. */
+/** What the floor shows: the run, and what still waits for the server. */
 export type FloorView = {
   run: Runs.Run;
-  now: number;
   waiting: number | null;
   trouble: string | null;
   gauges: Gauges | null;
@@ -30,14 +29,14 @@ export class FloorStore {
   private worker: Worker | null = null;
   recorder: Recorder | null = null;
   private view: FloorView;
+  private moment: number;
 
   constructor(floor: Schemas['Floor']) {
     this.sessionId = floor.id;
     this.variants = floor.variants;
-    const now = performance.now();
+    this.moment = performance.now();
     this.view = {
-      run: Runs.begin(floor.timeline.phases, floor.doneBlocks, now),
-      now,
+      run: Runs.begin(floor.timeline.phases, floor.doneBlocks, this.moment),
       waiting: null,
       trouble: null,
       gauges: null,
@@ -45,6 +44,9 @@ export class FloorStore {
   }
 
   snapshot = () => this.view;
+
+  /** The moment it is drawn by: it moves on without the view being another. */
+  now = () => this.moment;
 
   subscribe = (listener: () => void) => {
     this.listeners.add(listener);
@@ -98,7 +100,8 @@ export class FloorStore {
     const before = Runs.current(this.view.run);
     const now = performance.now();
     const run = make(this.view.run, now);
-    this.show({ run, now });
+    this.moment = now;
+    this.show({ run });
     if (!run.finished && Runs.current(run) !== before) this.announce(Runs.current(run));
     this.planTones(now);
     this.wakeNext();
@@ -132,7 +135,9 @@ export class FloorStore {
   private tick = () => {
     const now = performance.now();
     const { run, ended, begun } = Runs.advance(this.view.run, now);
-    this.show({ run, now });
+    this.moment = now;
+    if (run === this.view.run) this.tellAll();
+    else this.show({ run });
     ended.forEach(this.post);
     const latest = run.phases[begun[begun.length - 1] ?? -1];
     if (latest) {
@@ -193,6 +198,10 @@ export class FloorStore {
 
   private show(part: Partial<FloorView>) {
     this.view = { ...this.view, ...part };
+    this.tellAll();
+  }
+
+  private tellAll() {
     this.listeners.forEach((listener) => listener());
   }
 }

@@ -23,7 +23,16 @@ export function TraceCanvas({ phases, from, to, stairHeight, references, points 
     const context = canvas.current?.getContext('2d');
     if (!canvas.current || !context) return;
     const style = getComputedStyle(canvas.current);
-    const pen = { context, style, phases, from, to, stairHeight, references };
+    const pen = {
+      context,
+      mark: style.getPropertyValue('--mark'),
+      ink: style.getPropertyValue('--ink'),
+      phases,
+      from,
+      to,
+      stairHeight,
+      references,
+    };
     let frame = 0;
     let drawn = -1;
     const draw = () => {
@@ -43,7 +52,7 @@ export function TraceCanvas({ phases, from, to, stairHeight, references, points 
   return <canvas ref={canvas} className="absolute inset-0 h-full w-full" data-testid="trace" aria-hidden />;
 }
 
-type Pen = Omit<Props, 'points'> & { context: CanvasRenderingContext2D; style: CSSStyleDeclaration };
+type Pen = Omit<Props, 'points'> & { context: CanvasRenderingContext2D; mark: string; ink: string };
 
 function fit(canvas: HTMLCanvasElement) {
   const width = Math.round(canvas.clientWidth * devicePixelRatio);
@@ -67,7 +76,7 @@ function place(pen: Pen) {
 
 function bands(pen: Pen) {
   const { x, y } = place(pen);
-  pen.context.fillStyle = pen.style.getPropertyValue('--mark');
+  pen.context.fillStyle = pen.mark;
   pen.context.globalAlpha = 0.18;
   for (const p of pen.phases) {
     if (p.direction === 'NONE') continue;
@@ -85,7 +94,7 @@ function bands(pen: Pen) {
 function line(pen: Pen, side: Side, points: Point[]) {
   const { context } = pen;
   const { x, y } = place(pen);
-  context.strokeStyle = pen.style.getPropertyValue('--ink');
+  context.strokeStyle = pen.ink;
   context.lineWidth = 2 * devicePixelRatio;
   context.setLineDash(side === 'RIGHT' ? [6 * devicePixelRatio, 4 * devicePixelRatio] : []);
   context.beginPath();

@@ -4,7 +4,6 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import java.nio.file.Files;
 import java.util.List;
-import java.util.Map;
 
 /** The floor with two gauges, a press at real speed: how old a sample is when it is seen, and what the page spends. */
 final class FloorBench {
@@ -12,26 +11,27 @@ final class FloorBench {
     private static final double MEASURED_SECONDS = 12;
 
     /**
-     * Notes when the page's devices were born, by the earliest moment they can have been, when each sample came, and, once a
-     * frame that shows it is out, how old the oldest sample of it is.
+     * Notes by the gauges' own clock when the samples of each message were made, and, once a frame that shows them is out, when
+     * that was. The two clocks are put together by the quickest message, whose newest sample was made just before it was sent;
+     * what the way takes at least, half of the quickest question to the server, is added.
      */
     private static final String WATCH = """
             (() => {
-              window.ages = [];
-              let born = null, arrived = [];
-              const plain = window.fetch;
-              window.fetch = (input, init) => {
-                const url = input instanceof Request ? input.url : String(input);
-                if (born === null && /\\/api\\/devices\\/[^/]+$/.test(url)) born = performance.now();
-                return plain(input, init);
-              };
+              window.seen = [];
+              window.offset = Infinity;
+              let arrived = [];
               const Plain = window.EventSource;
               window.EventSource = class extends Plain {
                 constructor(...all) {
                   super(...all);
                   this.addEventListener('message', (e) => {
-                    for (const f of JSON.parse(e.data).forces)
-                      if (f.tenths.length > 0) arrived.push(born + f.firstMillis);
+                    const now = performance.now();
+                    for (const f of JSON.parse(e.data).forces) {
+                      if (f.tenths.length === 0) continue;
+                      arrived.push(f.firstMillis);
+                      const last = f.firstMillis + f.everyMillis * (f.tenths.length - 1);
+                      window.offset = Math.min(window.offset, now - last);
+                    }
                   });
                 }
               };
@@ -41,7 +41,7 @@ final class FloorBench {
                 arrived = [];
                 requestAnimationFrame(() => setTimeout(() => {
                   const now = performance.now();
-                  shown.forEach((made) => window.ages.push(now - made));
+                  shown.forEach((made) => window.seen.push(now - made));
                 }));
               }).observe(document, { attributes: true, subtree: true, attributeFilter: ['data-second'] });
             })()
@@ -67,19 +67,26 @@ final class FloorBench {
             }
             """;
 
-    /** Seconds in which the page's thread was busy while so many seconds went by, and the ages it noted. */
+    /** How old the oldest sample of each message was when it was seen, in milliseconds, over so many seconds. */
     private static final String AGES = """
-            (seconds) => new Promise((done) => {
-              window.ages.length = 0;
-              setTimeout(() => done([...window.ages].sort((a, b) => a - b)), 1000 * seconds);
-            })
+            async (seconds) => {
+              let way = Infinity;
+              for (let i = 0; i < 10; i++) {
+                const from = performance.now();
+                await fetch('/api/stop-signs');
+                way = Math.min(way, (performance.now() - from) / 2);
+              }
+              window.seen.length = 0;
+              await new Promise((done) => setTimeout(done, 1000 * seconds));
+              return window.seen.map((since) => since - window.offset + way).sort((a, b) => a - b);
+            }
             """;
 
     private FloorBench() {}
 
     static List<Measured> gauges() throws Exception {
         var data = Files.createTempDirectory("gradino-bench");
-        try (var server = ServerBench.Running.start(data, Map.of("GRADINO_DEMO", "true"));
+        try (var server = ServerBench.Running.demo(data);
                 var playwright = Playwright.create();
                 var browser = DrawBench.chromium(playwright)) {
             var page = browser.newPage();
@@ -99,7 +106,9 @@ final class FloorBench {
         page.reload();
         page.getByText("Connect two force gauges").click();
         page.getByText("Both gauges are there").waitFor();
-        page.locator("button", new Page.LocatorOptions().setHasText("Start")).last().click();
+        page.locator("button", new Page.LocatorOptions().setHasText("Start"))
+                .last()
+                .click();
         var now = page.locator("[data-testid=now]");
         for (int i = 0; i < MOST_PRESSES && !now.getAttribute("data-block").endsWith("-press"); i++) {
             page.keyboard().press("Enter");
@@ -121,7 +130,8 @@ final class FloorBench {
         }
         return List.of(
                 new Measured("sample-to-pixel", ages.get(ages.size() / 2).doubleValue(), "ms", 100),
-                new Measured("sample-to-pixel-p99", ages.get(ages.size() * 99 / 100).doubleValue(), "ms", 100),
+                new Measured(
+                        "sample-to-pixel-p99", ages.get(ages.size() * 99 / 100).doubleValue(), "ms", 100),
                 new Measured("two-gauges-main-thread", busy, "%", 25));
     }
 

@@ -35,11 +35,20 @@ final class ServerBench {
     /** One server on loopback, ended with its scope. */
     record Running(Process process, int port, Visitor visitor, double secondsToAnswer) implements AutoCloseable {
         static Running start(Path data) throws IOException, InterruptedException {
-            return start(data, Map.of());
+            return start("run", data, Map.of());
         }
 
         /** @param settings of the server, as environment variables */
         static Running start(Path data, Map<String, String> settings) throws IOException, InterruptedException {
+            return start("run", data, settings);
+        }
+
+        static Running demo(Path data) throws IOException, InterruptedException {
+            return start("demo", data, Map.of());
+        }
+
+        private static Running start(String command, Path data, Map<String, String> settings)
+                throws IOException, InterruptedException {
             int port;
             try (var free = new ServerSocket(0)) {
                 port = free.getLocalPort();
@@ -47,7 +56,7 @@ final class ServerBench {
             long before = System.nanoTime();
             var builder = new ProcessBuilder(
                             ROOT.resolve("gradino").toString(),
-                            "run",
+                            command,
                             "--port",
                             String.valueOf(port),
                             "--data",
