@@ -22,6 +22,7 @@ const NOTHING: Asked = { fromPercent: 0, toPercent: 0, seconds: 0, leftAfter: 0,
 export class Gauges {
   private readonly page = new DevicePage();
   private readonly offset = new Map<Side, number>();
+  private readonly latest = new Map<Side, number>();
   private readonly recent = new Map<Side, Sample[]>();
   private readonly samplers = new Set<Listener>();
   private readonly watchers = new Set<() => void>();
@@ -72,12 +73,22 @@ export class Gauges {
   between = (side: Side, from: number, to: number): Sample[] =>
     (this.recent.get(side) ?? []).filter((s) => s.at >= from && s.at < to);
 
+  /** A quicker message shows that samples were put too late: what follows catches up, and no time goes backwards. */
+  private placed(side: Side, tenths: number[], by: { firstMillis: number; everyMillis: number; offset: number }) {
+    let last = this.latest.get(side) ?? -Infinity;
+    const samples = tenths.map((t, i): Sample => {
+      last = Math.max(by.firstMillis + by.everyMillis * i + by.offset, last + by.everyMillis / 2);
+      return { at: last, tenths: t };
+    });
+    this.latest.set(side, last);
+    return samples;
+  }
+
   private told = (news: News, at: number) => {
     for (const { side, plugged, firstMillis, everyMillis, tenths } of news.forces) {
       const last = firstMillis + everyMillis * (tenths.length - 1);
       if (tenths.length > 0) this.offset.set(side, Math.min(this.offset.get(side) ?? Infinity, at - last));
-      const offset = this.offset.get(side) ?? at;
-      const samples = tenths.map((t, i) => ({ at: firstMillis + everyMillis * i + offset, tenths: t }));
+      const samples = this.placed(side, tenths, { firstMillis, everyMillis, offset: this.offset.get(side) ?? at });
       const kept = [...(this.recent.get(side) ?? []), ...samples].filter((s) => s.at > at - KEPT_MS);
       this.recent.set(side, kept);
       const before = this.state.gauges[side];
