@@ -2351,6 +2351,14 @@ export interface components {
             totals: components["schemas"]["Totals"];
             weekly: components["schemas"]["WeeklyDose"];
         };
+        Load: {
+            /** Format: double */
+            minutes: number;
+            /** Format: double */
+            points: number;
+            /** Format: double */
+            referenceMinutes: number;
+        };
         LoadForTorque: {
             /** Format: double */
             bareNewtonMetres: number;
@@ -3330,6 +3338,7 @@ export interface components {
         };
         Summary: {
             closed?: components["schemas"]["Closed"];
+            load?: components["schemas"]["Load"];
             morning?: components["schemas"]["Morning"];
             rows: components["schemas"]["WorkRow"][];
             sides: components["schemas"]["SidedSideSummary"];

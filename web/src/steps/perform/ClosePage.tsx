@@ -48,7 +48,7 @@ export function ClosePage() {
         <div className="grid gap-8 lg:grid-cols-2">
           <Compared summary={summary.data} />
           {summary.data.closed ? (
-            <Closed closed={summary.data.closed} clientId={floor.data.clientId} />
+            <Closed closed={summary.data.closed} load={summary.data.load} clientId={floor.data.clientId} />
           ) : (
             <CloseForm sessionId={sessionId} summary={summary.data} />
           )}
@@ -185,7 +185,9 @@ function CloseForm({ sessionId, summary }: { sessionId: string; summary: Schemas
   );
 }
 
-function Closed({ closed, clientId }: { closed: Schemas['Closed']; clientId: string }) {
+type ClosedProps = { closed: Schemas['Closed']; load: Schemas['Load'] | undefined; clientId: string };
+
+function Closed({ closed, load, clientId }: ClosedProps) {
   return (
     <section>
       <h2 className="text-xl font-bold">{closed.stopSign ? `Stopped: ${words(closed.stopSign)}` : 'Closed'}</h2>
@@ -197,6 +199,16 @@ function Closed({ closed, clientId }: { closed: Schemas['Closed']; clientId: str
             ? ' Tomorrow morning there are two short questions here.'
             : ' Tomorrow morning two questions are asked under Today; until then nothing steps up.')}
       </p>
+      {load && (
+        <p className="mb-4">
+          Load <span className="text-2xl font-bold">{Math.round(load.points)}</span>{' '}
+          <span className="text-soft">
+            = rating {closed.rating} × {Math.round(load.minutes)} min done
+            {load.referenceMinutes > 0 &&
+              `, ${Math.max(1, Math.round(load.referenceMinutes))} of them for all-out references`}
+          </span>
+        </p>
+      )}
       <div className="flex flex-wrap gap-3">
         {!AT_HOME && (
           <>

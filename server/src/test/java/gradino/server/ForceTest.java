@@ -117,6 +117,11 @@ public class ForceTest {
         assertThat(known.status()).as(known.body().toString()).isEqualTo(200);
         assertThat(known.body().path("newtons").asDouble()).isCloseTo(200, within(1e-6));
         assertThat(reference("LEFT", "PRESS", 31_000).status()).isEqualTo(200);
+        new Scene(server).close("s5");
+        var load = server.get("/api/sessions/s5/summary").body().path("load");
+        assertThat(load.path("referenceMinutes").asDouble()).isPositive();
+        assertThat(load.path("minutes").asDouble())
+                .isEqualTo(load.path("referenceMinutes").asDouble());
 
         var asked = asked(floor);
         int seconds = pressOf(floor)

@@ -11,11 +11,31 @@ import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.PhaseKind;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
+import gradino.core.quantity.Tenths;
 import java.time.Instant;
 import java.util.List;
 import org.testng.annotations.Test;
 
 public class PerformTest {
+    /** Our own calculation of a week by Foster 1998; the total and the mean are exact. */
+    @Test
+    public void aWeekHasItsMonotonyAndStrain() {
+        var week = SessionLoad.Week.of(List.of(300.0, 0.0, 360.0, 240.0, 0.0, 480.0, 120.0));
+        assertThat(week.total()).isEqualTo(1500, within(1e-9));
+        assertThat(week.monotony()).hasValueCloseTo(1.17202, within(1e-5));
+        assertThat(week.strain()).hasValueCloseTo(1758.03, within(5e-3));
+        var alike = SessionLoad.Week.of(java.util.Collections.nCopies(7, 100.0));
+        assertThat(alike.monotony()).isEmpty();
+        assertThat(alike.total()).isEqualTo(700, within(1e-9));
+    }
+
+    /** Foster et al. 2001: a session rated 5 for 60 minutes is 300. */
+    @Test
+    public void aSessionsLoadIsItsRatingTimesItsMinutes() {
+        assertThat(new SessionLoad(new Tenths(5), 60).points()).isEqualTo(300);
+        assertThatThrownBy(() -> new SessionLoad(new Tenths(5), 601)).hasMessageContaining("minutes");
+    }
+
     private static final Instant START = Instant.parse("2026-03-02T09:00:00Z");
     private static final Dose DOSE = new Dose(Degrees.of(30), 60, 2, EffortPercent.of(50), 10, 0, 0);
 

@@ -169,6 +169,15 @@ public class ForceService {
         return reference(client, place, new Pull(tries.side(), tries.direction()), forbidden);
     }
 
+    /** From the first try of each to its last: the rests belong to it. */
+    @Transactional(readOnly = true)
+    public double referenceSeconds(String sessionId) {
+        return traces.referencesOf(sessionId).stream()
+                .map(r -> r.tries().millis())
+                .mapToDouble(m -> (m.get(m.size() - 1) - m.get(0)) / 1000.0)
+                .sum();
+    }
+
     private static List<ForceTrace> traces(List<Samples> tries) {
         var read = new ArrayList<ForceTrace>();
         for (int i = 0; i < tries.size(); i++) {

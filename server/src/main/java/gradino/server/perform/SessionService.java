@@ -274,7 +274,8 @@ public class SessionService {
         return Summary.of(
                 SessionRepository.latest(blocks),
                 closed.orElse(null),
-                sessions.lastMorning(sessionId).orElse(null));
+                sessions.lastMorning(sessionId).orElse(null),
+                forces.referenceSeconds(sessionId));
     }
 
     /** A client's runs of what was composed, newest first. */

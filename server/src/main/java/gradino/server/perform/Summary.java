@@ -5,6 +5,7 @@ import gradino.core.body.Sided;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.DoneRatio;
 import gradino.core.perform.PhaseDone;
+import gradino.core.perform.SessionLoad;
 import gradino.core.prescribe.BlockKind;
 import gradino.server.perform.SessionRepository.Closed;
 import gradino.server.perform.SessionRepository.Morning;
@@ -16,7 +17,17 @@ public record Summary(
         Sided<SideSummary> sides,
         List<WorkRow> rows,
         @Nullable Closed closed,
-        @Nullable Morning morning) {
+        @Nullable Morning morning,
+        @Nullable Load load) {
+    private static final double SECONDS_A_MINUTE = 60;
+
+    /**
+     * By its rating; null while it has none.
+     *
+     * @param minutes really done, reference contractions with their rests among them
+     */
+    public record Load(double points, double minutes, double referenceMinutes) {}
+
     /** One side, planned against done. */
     public record SideSummary(
             double ratio,
@@ -33,8 +44,28 @@ public record Summary(
     public record WorkRow(BlockKind kind, Sided<Double> planned, Sided<Double> done) {}
 
     /** @param blocks the last record of each, those that were not done included */
-    static Summary of(List<BlockRecord> blocks, @Nullable Closed closed, @Nullable Morning morning) {
-        return new Summary(Sided.of(side -> side(blocks, side)), rows(blocks), closed, morning);
+    /** @param referenceSeconds what its reference contractions took, with their rests */
+    static Summary of(
+            List<BlockRecord> blocks, @Nullable Closed closed, @Nullable Morning morning, double referenceSeconds) {
+        return new Summary(
+                Sided.of(side -> side(blocks, side)),
+                rows(blocks),
+                closed,
+                morning,
+                load(blocks, closed, referenceSeconds));
+    }
+
+    private static @Nullable Load load(List<BlockRecord> blocks, @Nullable Closed closed, double referenceSeconds) {
+        if (closed == null || closed.rating() == null) {
+            return null;
+        }
+        double seconds = blocks.stream()
+                .flatMap(b -> b.phases().stream())
+                .mapToDouble(PhaseDone::doneSeconds)
+                .sum();
+        double minutes = Math.min(SessionLoad.MOST_MINUTES, (seconds + referenceSeconds) / SECONDS_A_MINUTE);
+        return new Load(
+                new SessionLoad(closed.rating(), minutes).points(), minutes, referenceSeconds / SECONDS_A_MINUTE);
     }
 
     private static SideSummary side(List<BlockRecord> all, Side side) {
