@@ -116,6 +116,8 @@ export class FloorStore {
 
   /** As change, for what ends a block early. */
   leave = (make: (run: Runs.Run, now: number) => { run: Runs.Run; ended: string }) => {
+    // One press too many of a foot switch adds nothing to what is over.
+    if (this.view.run.finished) return;
     let ended = '';
     this.change((run, now) => {
       const left = make(run, now);

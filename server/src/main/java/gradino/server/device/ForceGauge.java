@@ -37,9 +37,14 @@ final class ForceGauge implements Device {
      */
     record Ask(double fromPercent, double toPercent, double seconds, double leftAfter, double contraction) {
         static final Ask NOTHING = new Ask(0, 0, 0, 0, 0);
+        /** Within a contraction nobody lets go because the next word is late. */
+        private static final double PATIENCE_SECONDS = 1;
 
         double percentAt(double second) {
-            return second >= seconds ? 0 : fromPercent + second / seconds * (toPercent - fromPercent);
+            if (second < seconds) {
+                return fromPercent + second / seconds * (toPercent - fromPercent);
+            }
+            return leftAfter > 0 && second < seconds + PATIENCE_SECONDS ? toPercent : 0;
         }
 
         double leftShare(double second) {

@@ -28,7 +28,11 @@ public record Summary(
      */
     public record Load(double points, double minutes, double referenceMinutes) {}
 
-    /** One side, planned against done. */
+    /**
+     * One side, planned against done.
+     *
+     * @param doneSeconds of what was planned: a second too long makes up for none that is missing
+     */
     public record SideSummary(
             double ratio,
             double lowestPhase,
@@ -80,7 +84,7 @@ public record Summary(
                 ratio.lowestPhase(),
                 ratio.holdRatio(),
                 contractions.stream().mapToDouble(PhaseDone::plannedSeconds).sum(),
-                contractions.stream().mapToDouble(PhaseDone::doneSeconds).sum(),
+                contractions.stream().mapToDouble(PhaseDone::counted).sum(),
                 blocks.stream()
                         .flatMap(b -> b.pains().stream())
                         .mapToInt(p -> p.score().value())

@@ -104,6 +104,26 @@ public class FloorBrowserTest {
                 .containsExactly("left-rotation", "left-supported-hold");
     }
 
+    @Test
+    public void onePressTooManyAddsNothingToTheLastBlock() {
+        page.route("**/blocks", route -> route.abort());
+        var done = page.getByText("blocks still wait on this device");
+        for (int i = 0; i < 200 && done.count() == 0; i++) {
+            page.keyboard().press("Enter");
+        }
+        assertThat(done).isVisible();
+        browser.run(50);
+        page.keyboard().press("Enter");
+        page.keyboard().press("Enter");
+        page.unroute("**/blocks");
+        page.clock().resume();
+        page.waitForURL("**/close");
+        var blocks = server.bean(SessionRepository.class).blocks(session);
+        Assertions.assertThat(blocks).hasSizeGreaterThan(5);
+        Assertions.assertThat(blocks)
+                .allSatisfy(b -> Assertions.assertThat(b.block().phases()).allMatch(p -> p.doneSeconds() < 40));
+    }
+
     /** Block by block the same as without the cut, each once, in the order in which they were done. */
     @Test
     public void aMinuteWithoutNetworkInTheMiddleOfPostsLosesNothing() {
