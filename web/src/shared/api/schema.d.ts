@@ -1962,6 +1962,8 @@ export interface components {
             everyMillis: number;
             /** Format: int64 */
             firstMillis: number;
+            /** Format: int32 */
+            peaks: number;
             plugged: boolean;
             /** @enum {string} */
             side: "LEFT" | "RIGHT" | "MIDLINE";

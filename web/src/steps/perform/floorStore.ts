@@ -1,4 +1,4 @@
-import { SIDES, type Schemas } from '../../shared/api/client';
+import { SIDES, type Schemas, type Side } from '../../shared/api/client';
 import type { Gauges, Manner } from './gauge/gauges';
 import type { Recorder } from './gauge/recorder';
 import { sendBlock, sendTrace, watchOutbox } from './outbox';
@@ -88,8 +88,17 @@ export class FloorStore {
       () => this.view.run,
       (trace) => sendTrace(this.sessionId, trace),
     );
+    gauges.onPeak(this.lifted);
     this.show({ gauges });
     this.measured();
+  };
+
+  /** A lift-off that the gauge saw come down is done: nobody has to tap. */
+  private lifted = (side: Side) => {
+    const { run } = this.view;
+    const phase = Runs.current(run);
+    if (run.pausedAt === null && phase.block === 'LIFT_OFF' && (phase.side === side || phase.side === 'MIDLINE'))
+      this.leave(Runs.nextPhase);
   };
 
   setMuted = (muted: boolean) => this.sound.setMuted(muted);

@@ -11,6 +11,7 @@ export type GaugeState = { plugged: boolean; newtons: number };
 export type GaugesView = { silent: boolean; gauges: Partial<Record<Side, GaugeState>> };
 
 type Listener = (side: Side, samples: Sample[]) => void;
+type PeakListener = (side: Side) => void;
 
 const KEPT_MS = 12_000;
 const NOTHING: Asked = { fromPercent: 0, toPercent: 0, seconds: 0, leftAfter: 0, contraction: 0 };
@@ -25,6 +26,7 @@ export class Gauges {
   private readonly latest = new Map<Side, number>();
   private readonly recent = new Map<Side, Sample[]>();
   private readonly samplers = new Set<Listener>();
+  private readonly peakListeners = new Set<PeakListener>();
   private readonly watchers = new Set<() => void>();
   private state: GaugesView = { silent: false, gauges: {} };
 
@@ -36,6 +38,12 @@ export class Gauges {
   onSamples = (listener: Listener) => {
     this.samplers.add(listener);
     return () => this.samplers.delete(listener);
+  };
+
+  /** Each time a repetition has ended, by the gauge's own count. */
+  onPeak = (listener: PeakListener) => {
+    this.peakListeners.add(listener);
+    return () => this.peakListeners.delete(listener);
   };
 
   constructor() {
@@ -85,7 +93,7 @@ export class Gauges {
   }
 
   private told = (news: News, at: number) => {
-    for (const { side, plugged, firstMillis, everyMillis, tenths } of news.forces) {
+    for (const { side, plugged, firstMillis, everyMillis, tenths, peaks } of news.forces) {
       const last = firstMillis + everyMillis * (tenths.length - 1);
       if (tenths.length > 0) this.offset.set(side, Math.min(this.offset.get(side) ?? Infinity, at - last));
       const samples = this.placed(side, tenths, { firstMillis, everyMillis, offset: this.offset.get(side) ?? at });
@@ -98,6 +106,7 @@ export class Gauges {
         this.show({ ...this.state, gauges: { ...this.state.gauges, [side]: { plugged, newtons } } });
       } else this.state = { ...this.state, gauges: { ...this.state.gauges, [side]: { plugged, newtons } } };
       if (samples.length > 0) this.samplers.forEach((l) => l(side, samples));
+      if (peaks > 0) this.peakListeners.forEach((l) => l(side));
     }
   };
 

@@ -10,8 +10,17 @@ public record PhaseDone(PhaseKind kind, double plannedSeconds, double doneSecond
         OutOfBoundsException.require("doneSeconds", doneSeconds, 0, 36_000, "s");
     }
 
-    /** Counted part: a second too long never makes up for one missing. */
+    /** Nobody lifts a limb and lets it down quicker (house rule). */
+    private static final double SHORTEST_REPETITION_SECONDS = 0.5;
+
+    /**
+     * Counted part, in planned seconds: a second too long never makes up for one missing; a repetition counts whole once it was
+     * done, at whatever pace.
+     */
     public double counted() {
+        if (kind.isRepetition() && doneSeconds >= Math.min(SHORTEST_REPETITION_SECONDS, plannedSeconds)) {
+            return plannedSeconds;
+        }
         return Math.min(doneSeconds, plannedSeconds);
     }
 }

@@ -31,6 +31,14 @@ public enum PhaseKind {
     RE_MEASURE,
     SIDE_CHANGE;
 
+    /** Whether it is one of so many repetitions: done at whatever pace, it counts whole. */
+    public boolean isRepetition() {
+        return switch (this) {
+            case LIFT, PULSE_IN, PULSE_OUT, STEP_AWAY, STEP_INTO -> true;
+            default -> false;
+        };
+    }
+
     /** Whether own strength works against something in it, so that the done-ratio counts it. */
     public boolean works() {
         return switch (this) {

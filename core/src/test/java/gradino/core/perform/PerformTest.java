@@ -17,6 +17,23 @@ import java.util.List;
 import org.testng.annotations.Test;
 
 public class PerformTest {
+    /** Counted blocks are counted by repetitions (house rule). */
+    @Test
+    public void aRepetitionCountsWholeAtWhateverPace() {
+        var ratio = DoneRatio.of(
+                List.of(block(
+                        "left-lift-off",
+                        Side.LEFT,
+                        BlockKind.LIFT_OFF,
+                        phase(PhaseKind.LIFT, 3, 1.2),
+                        phase(PhaseKind.LIFT, 3, 4),
+                        phase(PhaseKind.LIFT, 3, 0.2),
+                        phase(PhaseKind.LIFT, 3, 0))),
+                Side.LEFT);
+        assertThat(ratio.ratio()).isCloseTo(6.2 / 12, within(1e-9));
+        assertThat(ratio.lowestPhase()).isZero();
+    }
+
     /** Our own calculation of a week by Foster 1998; the total and the mean are exact. */
     @Test
     public void aWeekHasItsMonotonyAndStrain() {

@@ -1,6 +1,7 @@
 package gradino.server.device;
 
 import gradino.core.body.Side;
+import gradino.core.effort.PeakCounter;
 import gradino.core.effort.SimulatedPerson;
 import gradino.core.effort.TraceCode;
 import java.util.ArrayList;
@@ -14,7 +15,9 @@ final class ForceGauge implements Device {
     private final String id;
     private final Side side;
     private final SimulatedPerson.Pressing pressing;
+    private final PeakCounter counter = new PeakCounter();
     private List<Integer> tenths = new ArrayList<>();
+    private int peaks;
     private long first;
     private long next;
     private boolean plugged = true;
@@ -58,8 +61,16 @@ final class ForceGauge implements Device {
      * @param firstMillis of the device's own clock
      * @param everyMillis from one sample to the next
      * @param tenths of a newton
+     * @param peaks repetitions that have ended in these samples
      */
-    record Force(String deviceId, Side side, boolean plugged, long firstMillis, long everyMillis, List<Integer> tenths)
+    record Force(
+            String deviceId,
+            Side side,
+            boolean plugged,
+            long firstMillis,
+            long everyMillis,
+            List<Integer> tenths,
+            int peaks)
             implements Told {}
 
     @Override
@@ -98,6 +109,7 @@ final class ForceGauge implements Device {
                 first = next;
             }
             tenths.add((int) Math.rint(newtons / TraceCode.NEWTONS_A_STEP));
+            peaks += counter.take(next / 1000.0, newtons) ? 1 : 0;
         }
     }
 
@@ -109,10 +121,11 @@ final class ForceGauge implements Device {
         told = true;
         var force = force();
         tenths = new ArrayList<>();
+        peaks = 0;
         return force;
     }
 
     Force force() {
-        return new Force(id, side, plugged, first, MILLIS_A_SAMPLE, List.copyOf(tenths));
+        return new Force(id, side, plugged, first, MILLIS_A_SAMPLE, List.copyOf(tenths), peaks);
     }
 }
