@@ -28,7 +28,7 @@ export const BlockPanel = memo(function BlockPanel(props: Props) {
   const block = edit.blockAt(draft, spot);
   if (!line) return null;
   return (
-    <section aria-label="Block">
+    <section aria-label="Block" className="contain-content">
       <div className="mb-3 flex flex-wrap items-center gap-2">
         <h2 className="mr-2 text-xl font-bold">
           {block ? forms.find((f) => f.form === block.form)?.words : 'No block'}

@@ -42,7 +42,7 @@ export const LineSection = memo(function LineSection(props: Props) {
   const position = catalogue.data?.positions.find((p) => p.id === line.position);
   const place = `stations[${spot.station}].lines[${spot.line}]`;
   return (
-    <section aria-label="Line">
+    <section aria-label="Line" className="contain-content">
       <h2 className="mb-3 text-xl font-bold">
         {words(line.motion)} <span className="font-normal text-soft">· {position?.name}</span>
       </h2>

@@ -1,4 +1,3 @@
-import { memo } from 'react';
 import type { Finding } from '../../../shared/api/client';
 import type { Phase } from './phases';
 
@@ -12,58 +11,35 @@ type Props = {
   finding: Finding | undefined;
 };
 
-/**
- * One phase from its own left edge: press goes down, pull rises with a slanted top, a hold is a band, movement a row of arcs.
- * A phase that only moved along the score is not drawn anew.
- */
-export const PhaseShape = memo(
-  function PhaseShape(props: Props) {
-    const { phase, width, axis, selected, finding } = props;
-    const quiet = phase.block === 'SET_UP' || phase.block === 'SIDE_CHANGE';
-    return (
-      <>
-        <title>{`${phase.cue}, ${phase.endSecond - phase.startSecond} s`}</title>
-        <rect y={4} width={width} height={2 * axis - 8} fill={selected ? 'var(--tread)' : 'transparent'} />
-        <Shape {...props} />
-        <Breath phase={phase} perSecond={props.perSecond} axis={axis} />
-        {finding && phase.count <= 1 && phase.set <= 1 && (
-          <text x={1} y={16} className="fill-warn text-[13px] font-bold">
-            {finding.severity === 'BLOCKING' ? '▲' : '△'}
-          </text>
-        )}
-        {!quiet && width > 3 && (
-          <rect
-            x={width - 3}
-            y={6}
-            width={5}
-            height={2 * axis - 12}
-            fill="transparent"
-            className="cursor-ew-resize"
-            data-grip
-          />
-        )}
-      </>
-    );
-  },
-  (a, b) =>
-    a.width === b.width &&
-    a.perSecond === b.perSecond &&
-    a.selected === b.selected &&
-    a.finding === b.finding &&
-    (a.phase === b.phase || looksTheSame(a.phase, b.phase)),
-);
-
-/** All but where it stands. */
-function looksTheSame(a: Phase, b: Phase): boolean {
+/** One phase from its own left edge: press goes down, pull rises with a slanted top, a hold is a band, movement a row of arcs. */
+export function PhaseShape(props: Props) {
+  const { phase, width, axis, selected, finding } = props;
+  const quiet = phase.block === 'SET_UP' || phase.block === 'SIDE_CHANGE';
   return (
-    a.endSecond - a.startSecond === b.endSecond - b.startSecond &&
-    a.inhales === b.inhales &&
-    LOOKS.every((name) => a[name] === b[name])
+    <>
+      <title>{`${phase.cue}, ${phase.endSecond - phase.startSecond} s`}</title>
+      <rect y={4} width={width} height={2 * axis - 8} fill={selected ? 'var(--tread)' : 'transparent'} />
+      <Shape {...props} />
+      <Breath phase={phase} perSecond={props.perSecond} axis={axis} />
+      {finding && phase.count <= 1 && phase.set <= 1 && (
+        <text x={1} y={16} className="fill-warn text-[13px] font-bold">
+          {finding.severity === 'BLOCKING' ? '▲' : '△'}
+        </text>
+      )}
+      {!quiet && width > 3 && (
+        <rect
+          x={width - 3}
+          y={6}
+          width={5}
+          height={2 * axis - 12}
+          fill="transparent"
+          className="cursor-ew-resize"
+          data-grip
+        />
+      )}
+    </>
   );
 }
-
-const LOOKS = ['block', 'kind', 'direction', 'effortFrom', 'effortTo', 'cue', 'set', 'count'] as const;
-
 function Shape({ phase, width, axis, scale }: Props) {
   if (phase.direction !== 'NONE') {
     const press = phase.direction === 'PRESS';

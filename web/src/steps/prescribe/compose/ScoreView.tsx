@@ -2,8 +2,8 @@ import { memo, useMemo, useRef, type PointerEvent } from 'react';
 import type { Finding } from '../../../shared/api/client';
 import { clock } from '../../../shared/units';
 import { placeOf, spotOf, type Form, type Spot } from './edit';
-import { PhaseShape } from './PhaseShape';
-import { grip, type Grip, type Phase } from './phases';
+import { BlockShapes } from './BlockShapes';
+import { blocksOf, grip, type Grip, type Phase } from './phases';
 import type { Preview } from './usePreview';
 
 const LANE = 104;
@@ -33,6 +33,7 @@ export const ScoreView = memo(function ScoreView({ formAt, preview, selected, pe
   const width = Math.max(300, seconds * perSecond);
   const x = (second: number) => second * perSecond;
   const dragging = useRef<{ spot: Spot; grip: NonNullable<Grip>; from: number; seconds: number } | null>(null);
+  const blocks = useMemo(() => blocksOf(phases), [phases]);
   const marked = useMemo(() => new Map(findings.map((f) => [blockPlace(f.path), f])), [findings]);
 
   const press = (event: PointerEvent) => {
@@ -65,6 +66,7 @@ export const ScoreView = memo(function ScoreView({ formAt, preview, selected, pe
         onPointerUp={drop}
         role="group"
         aria-label="Score"
+        className="will-change-transform"
       >
         <g transform="translate(52 0)">
           <Ruler seconds={seconds} x={x} />
@@ -75,22 +77,16 @@ export const ScoreView = memo(function ScoreView({ formAt, preview, selected, pe
                 {name}
               </text>
               <line x1={0} x2={width} y1={AXIS} y2={AXIS} stroke="var(--ink)" strokeWidth={1.5} />
-              {phases.map((phase, index) =>
-                phase.side === side || phase.side === 'MIDLINE' ? (
-                  <g
-                    key={index}
-                    data-phase={index}
-                    transform={`translate(${x(phase.startSecond)} 0)`}
-                    className={spotOf(phase.place) ? 'cursor-pointer' : ''}
-                  >
-                    <PhaseShape
-                      phase={phase}
-                      width={x(phase.endSecond - phase.startSecond)}
+              {blocks.map((block) =>
+                block.side === side || block.side === 'MIDLINE' ? (
+                  <g key={block.first} transform={`translate(${x(block.startSecond)} 0)`}>
+                    <BlockShapes
+                      block={block}
                       axis={AXIS}
                       scale={SCALE}
                       perSecond={perSecond}
-                      selected={selected !== null && phase.place === placeOf(selected)}
-                      finding={marked.get(phase.place)}
+                      selected={selected !== null && block.place === placeOf(selected)}
+                      finding={marked.get(block.place)}
                     />
                   </g>
                 ) : null,

@@ -62,3 +62,51 @@ export const MAIN_NUMBER: Partial<Record<Schemas['BlockDraft']['form'], string>>
   GROUP: 'rounds',
   RE_MEASURE: 'seconds',
 };
+
+/** The phases of one block, one after the other. */
+export type BlockOfPhases = {
+  /** Of its first phase among all. */
+  first: number;
+  place: string;
+  side: Phase['side'];
+  startSecond: number;
+  phases: Phase[];
+};
+
+export function blocksOf(phases: Phase[]): BlockOfPhases[] {
+  const blocks: BlockOfPhases[] = [];
+  phases.forEach((phase, index) => {
+    const last = blocks.at(-1);
+    if (last?.place === phase.place && last.side === phase.side) last.phases.push(phase);
+    else
+      blocks.push({
+        first: index,
+        place: phase.place,
+        side: phase.side,
+        startSecond: phase.startSecond,
+        phases: [phase],
+      });
+  });
+  return blocks;
+}
+
+const LOOKS = ['block', 'kind', 'direction', 'effortFrom', 'effortTo', 'cue', 'set', 'count', 'inhales'] as const;
+
+/** All but where it stands. */
+export function looksTheSame(a: BlockOfPhases, b: BlockOfPhases): boolean {
+  const by = b.startSecond - a.startSecond;
+  return (
+    a.first === b.first &&
+    a.place === b.place &&
+    a.phases.length === b.phases.length &&
+    a.phases.every((p, n) => {
+      const q = b.phases[n];
+      return (
+        q !== undefined &&
+        q.startSecond - p.startSecond === by &&
+        q.endSecond - p.endSecond === by &&
+        LOOKS.every((name) => p[name] === q[name])
+      );
+    })
+  );
+}

@@ -1,5 +1,6 @@
 import { replaceEqualDeep } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { api, ask, type Schemas } from '../../../shared/api/client';
 import type { Draft } from './edit';
 
@@ -27,7 +28,7 @@ export function usePreview(clientId: string, draft: Draft): State {
             api.POST('/api/clients/{clientId}/score/preview', { params: { path: { clientId } }, body: asked }),
           );
           // What did not change stays the same object, so that it is not drawn anew.
-          setState((s) => ({ preview: replaceEqualDeep(s.preview, preview), error: null }));
+          flushSync(() => setState((s) => ({ preview: replaceEqualDeep(s.preview, preview), error: null })));
         } catch (error) {
           setState((s) => ({ preview: s.preview, error: error as Error }));
         }

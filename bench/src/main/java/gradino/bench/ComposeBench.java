@@ -22,6 +22,8 @@ final class ComposeBench {
     private static final int POSITIONS = 500;
     private static final int PREVIEWS = 800;
     private static final int WARM_UP = 300;
+    private static final int KEYS = 60;
+    private static final int KEYS_OF_WARM_UP = 20;
 
     /** Waits until the minutes say something else, then for the frame that shows it. */
     private static final String NEXT_FRAME = """
@@ -133,10 +135,10 @@ final class ComposeBench {
             Page page = DrawBench.page(browser, server);
             page.navigate("http://localhost:" + server.port() + "/clients/c/compose/hour");
             page.waitForSelector("section[aria-label=Block] input[inputmode=decimal]");
-            for (int run = 0; run < 30; run++) {
+            for (int run = 0; run < KEYS; run++) {
                 double time =
                         ((Number) page.evaluate(NEXT_FRAME, run % 2 == 0 ? "ArrowDown" : "ArrowUp")).doubleValue();
-                if (run >= 8) {
+                if (run >= KEYS_OF_WARM_UP) {
                     times.add(time);
                 }
             }
