@@ -90,7 +90,7 @@ export function blocksOf(phases: Phase[]): BlockOfPhases[] {
   return blocks;
 }
 
-const LOOKS = ['block', 'kind', 'direction', 'effortFrom', 'effortTo', 'cue', 'set', 'count', 'inhales'] as const;
+const LOOKS = ['block', 'kind', 'direction', 'effortFrom', 'effortTo', 'cue', 'set', 'count'] as const;
 
 /** All but where it stands. */
 export function looksTheSame(a: BlockOfPhases, b: BlockOfPhases): boolean {
@@ -105,7 +105,9 @@ export function looksTheSame(a: BlockOfPhases, b: BlockOfPhases): boolean {
         q !== undefined &&
         q.startSecond - p.startSecond === by &&
         q.endSecond - p.endSecond === by &&
-        LOOKS.every((name) => p[name] === q[name])
+        LOOKS.every((name) => p[name] === q[name]) &&
+        p.inhales.length === q.inhales.length &&
+        p.inhales.every((second, i) => second === q.inhales[i])
       );
     })
   );

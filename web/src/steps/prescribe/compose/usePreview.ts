@@ -5,7 +5,17 @@ import { api, ask, type Schemas } from '../../../shared/api/client';
 import type { Draft } from './edit';
 
 export type Preview = Schemas['ScorePreview'];
+const NONE: Preview['phases'] = [];
 type State = { preview: Preview | null; error: Error | null };
+
+/**
+ * What did not change stays the same object, so that it is not drawn anew. Phases move with every second that comes before them:
+ * the score itself looks which of them are the same.
+ */
+function kept(before: Preview | null, now: Preview): Preview {
+  if (!before) return now;
+  return { ...replaceEqualDeep({ ...before, phases: NONE }, { ...now, phases: NONE }), phases: now.phases };
+}
 
 /**
  * What the server says of the draft. One question at a time: while one is on its way only the newest draft waits, so that
@@ -27,8 +37,7 @@ export function usePreview(clientId: string, draft: Draft): State {
           const preview = await ask(
             api.POST('/api/clients/{clientId}/score/preview', { params: { path: { clientId } }, body: asked }),
           );
-          // What did not change stays the same object, so that it is not drawn anew.
-          flushSync(() => setState((s) => ({ preview: replaceEqualDeep(s.preview, preview), error: null })));
+          flushSync(() => setState((s) => ({ preview: kept(s.preview, preview), error: null })));
         } catch (error) {
           setState((s) => ({ preview: s.preview, error: error as Error }));
         }
