@@ -141,6 +141,28 @@ public class ForceTest {
     }
 
     @Test
+    public void theGaugeSeesWhatTheRatingDoesNotSay() {
+        var floor = fifth();
+        reference("LEFT", "PRESS", 31_000);
+        scene.doAll(floor);
+        int seconds = pressOf(floor)
+                .mapToInt(
+                        p -> p.path("endSecond").asInt() - p.path("startSecond").asInt())
+                .sum();
+        var half = asked(floor);
+        server.post(
+                "/api/sessions/s5/traces",
+                press(floor, "t1", samples(0, seconds * HERTZ, i -> half.applyAsInt(i) / 2)));
+        scene.close("s5");
+        server.clock.move(java.time.Duration.ofHours(20));
+        scene.morning("s5");
+        server.clock.move(java.time.Duration.ofHours(28));
+        assertThat(scene.proposal("left").toString()).contains("The gauge saw the effort on target");
+        assertThat(scene.proposal("left").at("/proposal/verdict").asString()).isEqualTo("STAY");
+        assertThat(scene.proposal("right").toString()).doesNotContain("The gauge saw");
+    }
+
+    @Test
     public void referencesAndTracesGoOutAndComeInAgain() throws Exception {
         var floor = fifth();
         reference("LEFT", "PRESS", 31_000);

@@ -89,10 +89,17 @@ final class QualifiedGate implements Gate {
     }
 
     private void effort(Situation s, SideFacts facts, List<Because> parts) {
-        if (facts.effortOff() == null) {
+        if (facts.unrated()) {
             parts.add(Because.of(Reason.EFFORT_NOT_RATED));
-        } else if (facts.effortOff() > s.value(Threshold.EFFORT_TENTHS)) {
+        }
+        if (facts.effortOff() != null && facts.effortOff() > s.value(Threshold.EFFORT_TENTHS)) {
             parts.add(against(s, Reason.EFFORT_OFF, facts.effortOff(), Threshold.EFFORT_TENTHS));
+        }
+        if (facts.effortWithin() != null && facts.effortWithin() < s.value(Threshold.EFFORT_WITHIN)) {
+            parts.add(against(s, Reason.EFFORT_OFF_TARGET, facts.effortWithin(), Threshold.EFFORT_WITHIN));
+        }
+        if (facts.nearMaxPeak() != null && facts.nearMaxPeak() < s.value(Threshold.NEAR_MAX_PEAK)) {
+            parts.add(against(s, Reason.PEAK_TOO_LOW, facts.nearMaxPeak(), Threshold.NEAR_MAX_PEAK));
         }
     }
 

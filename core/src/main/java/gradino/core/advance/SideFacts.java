@@ -3,15 +3,17 @@ package gradino.core.advance;
 import gradino.core.body.Side;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.DoneRatio;
+import gradino.core.perform.MeasuredEffort;
 import gradino.core.perform.Pain;
 import gradino.core.perform.PainKind;
 import gradino.core.perform.SessionRecord;
 import gradino.core.prescribe.BlockKind;
 import gradino.core.quantity.PainScore;
-import gradino.core.quantity.Tenths;
 import java.util.Collections;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -21,7 +23,10 @@ import org.jspecify.annotations.Nullable;
  * @param worstKind its kind; null when none was
  * @param mostFaults seen in one set
  * @param mostCramps in one set
- * @param effortOff largest distance of a self-rating from the asked tenth; null when a set was not rated
+ * @param effortOff largest distance of a self-rating from the asked tenth; null when no set was judged by its rating
+ * @param unrated a set has neither a rating nor a gauge's word
+ * @param effortWithin lowest share of the time on target that a gauge saw; null without one
+ * @param nearMaxPeak weakest best second of a near-maximal step, %; null when a gauge saw none
  * @param unplannedStop a block was left, an effort missed, or the session ended by a stop sign on this side
  */
 record SideFacts(
@@ -32,10 +37,14 @@ record SideFacts(
         int mostFaults,
         int mostCramps,
         @Nullable Double effortOff,
+        boolean unrated,
+        @Nullable Double effortWithin,
+        @Nullable Double nearMaxPeak,
         boolean unplannedStop) {
 
     static SideFacts of(SessionRecord session, Side side) {
-        var seen = new Seen(session.doses().on(side).ceiling().tenths());
+        var measured = session.efforts().stream().filter(e -> e.side() == side).toList();
+        var seen = new Seen(session.doses().on(side).ceiling().tenths(), measured);
         for (var block : session.blocks()) {
             if (block.side() == side) {
                 seen.add(block);
@@ -52,13 +61,15 @@ record SideFacts(
         private final Map<String, Integer> cramps = new HashMap<>();
         private @Nullable Pain worst;
         private boolean wrongJoint;
+        private final List<MeasuredEffort> measured;
         private boolean rated;
         private boolean unrated;
         private double effortOff;
         private boolean left;
 
-        Seen(double askedTenths) {
+        Seen(double askedTenths, List<MeasuredEffort> measured) {
             this.askedTenths = askedTenths;
+            this.measured = measured;
         }
 
         void add(BlockRecord block) {
@@ -67,7 +78,7 @@ record SideFacts(
             inSet(cramps, block, block.cramps());
             left |= block.skippedBecause() != null || block.effortMissed();
             if (block.kind() == BlockKind.PRESS && block.skippedBecause() == null && !block.besidesThePlan()) {
-                rate(block.effortRating());
+                rate(block);
             }
         }
 
@@ -84,8 +95,12 @@ record SideFacts(
             }
         }
 
-        /** Rated once a set, at its press; a set without a rating leaves the effort unknown. */
-        private void rate(@Nullable Tenths rating) {
+        /** Once a set, at its press: by the gauge, else by its rating; without either the effort is unknown. */
+        private void rate(BlockRecord block) {
+            if (measured.stream().anyMatch(e -> e.blockId().equals(block.blockId()))) {
+                return;
+            }
+            var rating = block.effortRating();
             if (rating == null) {
                 unrated = true;
             } else {
@@ -102,8 +117,21 @@ record SideFacts(
                     wrongJoint,
                     most(faults),
                     most(cramps),
-                    rated && !unrated ? effortOff : null,
+                    rated ? effortOff : null,
+                    unrated || (!rated && measured.isEmpty()),
+                    lowest(measured, MeasuredEffort::within),
+                    lowest(measured, MeasuredEffort::nearMaxPeak),
                     sign || left);
+        }
+
+        private static @Nullable Double lowest(
+                List<MeasuredEffort> efforts, Function<MeasuredEffort, @Nullable Double> value) {
+            Double lowest = null;
+            for (var effort : efforts) {
+                var one = value.apply(effort);
+                lowest = one == null || (lowest != null && lowest <= one) ? lowest : one;
+            }
+            return lowest;
         }
 
         private static int most(Map<String, Integer> bySet) {

@@ -28,6 +28,8 @@ public enum Reason {
     FAULTS_SEEN,
     EFFORT_OFF,
     EFFORT_NOT_RATED,
+    EFFORT_OFF_TARGET,
+    PEAK_TOO_LOW,
     CRAMPS,
     UNPLANNED_STOP,
     TOO_FEW_SESSIONS,

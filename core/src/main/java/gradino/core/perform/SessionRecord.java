@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param rating hardness of the whole session; null when not given
  * @param stopSign what ended it; null when nothing did
  * @param stopSide side the sign was felt on; null for a sign of the whole person
+ * @param efforts what gauges said of its blocks; empty without one
  */
 public record SessionRecord(
         String id,
@@ -26,12 +27,35 @@ public record SessionRecord(
         @Nullable Tenths rating,
         @Nullable StopSign stopSign,
         @Nullable Side stopSide,
-        String note) {
+        String note,
+        List<MeasuredEffort> efforts) {
     public SessionRecord {
         blocks = List.copyOf(blocks);
+        // What was kept before there were gauges has none.
+        efforts = efforts == null ? List.of() : List.copyOf(efforts);
         if (endedAt.isBefore(startedAt)) {
             throw new IllegalArgumentException("a session cannot end before it starts");
         }
+    }
+
+    /** Without a gauge. */
+    public SessionRecord(
+            String id,
+            Instant startedAt,
+            Instant endedAt,
+            Observer observer,
+            Sided<Dose> doses,
+            List<BlockRecord> blocks,
+            @Nullable Tenths rating,
+            @Nullable StopSign stopSign,
+            @Nullable Side stopSide,
+            String note) {
+        this(id, startedAt, endedAt, observer, doses, blocks, rating, stopSign, stopSide, note, List.of());
+    }
+
+    public SessionRecord withEfforts(List<MeasuredEffort> measured) {
+        return new SessionRecord(
+                id, startedAt, endedAt, observer, doses, blocks, rating, stopSign, stopSide, note, measured);
     }
 
     public List<BlockRecord> blocks(Side side) {

@@ -13,6 +13,7 @@ import gradino.core.intake.Limits;
 import gradino.core.intake.RestrictionKind;
 import gradino.core.measure.NoiseRules;
 import gradino.core.perform.BlockRecord;
+import gradino.core.perform.MeasuredEffort;
 import gradino.core.perform.PainKind;
 import gradino.core.prescribe.Dose;
 import gradino.core.quantity.Degrees;
@@ -75,6 +76,35 @@ public class AdvanceRulesTest {
                 .morning(3, true, 0)
                 .left();
         assertThat(p.why().reason()).as(what).isEqualTo(expected == null ? Reason.STEP_TOP_HOLD : expected);
+    }
+
+    @DataProvider
+    public Object[][] gauged() {
+        return new Object[][] {
+            {0.7, null, 5, null},
+            {0.69, null, 5, Reason.EFFORT_OFF_TARGET},
+            {0.9, 90.0, 5, null},
+            {0.9, 89.9, 5, Reason.PEAK_TOO_LOW},
+            // What the gauge saw counts, not what was felt or left unsaid.
+            {0.9, null, 9, null},
+            {0.9, null, null, null},
+        };
+    }
+
+    @Test(dataProvider = "gauged")
+    public void judgesTheEffortByTheGaugeWhereThereIsOne(double within, Double peak, Integer felt, Reason expected) {
+        var p = Story.of(Story.BASE)
+                .passive(32.5, 1.5)
+                .clean(6)
+                .gauged(
+                        3,
+                        press(b -> rated(b, felt, 0, 0)),
+                        List.of(
+                                new MeasuredEffort("left-1-press", Side.LEFT, within, peak),
+                                new MeasuredEffort("right-1-press", Side.RIGHT, 0.1, null)))
+                .morning(3, true, 0)
+                .left();
+        assertThat(p.why().reason()).isEqualTo(expected == null ? Reason.STEP_TOP_HOLD : expected);
     }
 
     @Test

@@ -8,6 +8,7 @@ import gradino.core.measure.NoiseRules;
 import gradino.core.measure.PropGrid;
 import gradino.core.measure.RangeState;
 import gradino.core.perform.BlockRecord;
+import gradino.core.perform.MeasuredEffort;
 import gradino.core.perform.Observer;
 import gradino.core.perform.Pain;
 import gradino.core.perform.PainKind;
@@ -109,6 +110,14 @@ final class Story {
                 null,
                 "");
         events.add(new Event.SessionHeld(session, session.endedAt()));
+        return this;
+    }
+
+    /** A session over which gauges were heard. */
+    Story gauged(double daysAgo, UnaryOperator<BlockRecord> change, List<MeasuredEffort> efforts) {
+        session(daysAgo, change);
+        var held = (Event.SessionHeld) events.remove(events.size() - 1);
+        events.add(new Event.SessionHeld(held.session().withEfforts(efforts), held.recordedAt()));
         return this;
     }
 

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import gradino.core.effort.TraceAnalysis;
 import gradino.core.prescribe.BlockKind;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.PhaseKind;
@@ -17,6 +18,33 @@ import java.util.List;
 import org.testng.annotations.Test;
 
 public class PerformTest {
+    private static TraceAnalysis analysis(double heard, TraceAnalysis.Step... steps) {
+        return new TraceAnalysis(List.of(steps), 5, 0.8, null, null, heard);
+    }
+
+    private static TraceAnalysis.Step step(double asked, double within, Double peakSecond) {
+        return new TraceAnalysis.Step(PhaseKind.STEP, asked, asked, asked, 3, within, 0.5, peakSecond);
+    }
+
+    @Test
+    public void nearMaximalStepsAreJudgedByTheirPeakAndTheOthersByTheirTime() {
+        var low = MeasuredEffort.of("b", Side.LEFT, analysis(1, step(20, 0.7, 21.0), step(40, 0.9, 41.0)))
+                .orElseThrow();
+        assertThat(low.within()).isEqualTo(0.8);
+        assertThat(low.nearMaxPeak()).isNull();
+        var both = MeasuredEffort.of(
+                        "b", Side.LEFT, analysis(1, step(40, 0.6, 41.0), step(90, 0.1, 92.0), step(100, 0.1, 88.0)))
+                .orElseThrow();
+        assertThat(both.within()).isEqualTo(0.6);
+        assertThat(both.nearMaxPeak()).isEqualTo(88);
+        assertThat(MeasuredEffort.of("b", Side.LEFT, analysis(1, step(95, 0.1, null)))
+                        .orElseThrow()
+                        .nearMaxPeak())
+                .isZero();
+        assertThat(MeasuredEffort.of("b", Side.LEFT, analysis(0.89, step(20, 1, 20.0))))
+                .isEmpty();
+    }
+
     /** Counted blocks are counted by repetitions (house rule). */
     @Test
     public void aRepetitionCountsWholeAtWhateverPace() {

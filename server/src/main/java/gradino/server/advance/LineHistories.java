@@ -26,6 +26,8 @@ import gradino.server.measure.MeasurementRepository;
 import gradino.server.measure.NoiseService;
 import gradino.server.measure.Ranges;
 import gradino.server.perform.SessionRepository;
+import gradino.server.perform.TraceRepository;
+import gradino.server.perform.TraceRepository.Judged;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.Line;
@@ -40,6 +42,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Gathers a line's recorded facts and lets core fold them. */
@@ -54,6 +57,7 @@ public class LineHistories implements LineHistory {
     private final MeasurementRepository measurements;
     private final NoiseService noise;
     private final SessionRepository sessions;
+    private final TraceRepository traces;
     private final DecisionRepository decisions;
     private final Clock clock;
 
@@ -64,6 +68,7 @@ public class LineHistories implements LineHistory {
             MeasurementRepository measurements,
             NoiseService noise,
             SessionRepository sessions,
+            TraceRepository traces,
             DecisionRepository decisions,
             Clock clock) {
         this.lines = lines;
@@ -72,6 +77,7 @@ public class LineHistories implements LineHistory {
         this.measurements = measurements;
         this.noise = noise;
         this.sessions = sessions;
+        this.traces = traces;
         this.decisions = decisions;
         this.clock = clock;
     }
@@ -86,7 +92,7 @@ public class LineHistories implements LineHistory {
         var client = clients.find(line.clientId()).orElseThrow(() -> Problem.notFound("client"));
         var events = new ArrayList<Event>();
         measured(line, events);
-        sessions.held(line.id()).forEach(h -> events.add(new Event.SessionHeld(h.record(), h.recordedAt())));
+        held(line, events);
         sessions.mornings(line.id())
                 .forEach(m -> events.add(new Event.MorningAnswered(
                         m.sessionId(), m.settled(), m.soreness(), m.happenedAt(), m.recordedAt())));
@@ -102,6 +108,21 @@ public class LineHistories implements LineHistory {
                 events,
                 moment.instant(),
                 moment.zone().getId());
+    }
+
+    /** With what gauges said; word that came later than the session's own counts as of then. */
+    private void held(Line line, List<Event> events) {
+        var judged = traces.judged(line.id()).stream().collect(Collectors.groupingBy(Judged::sessionId));
+        for (var session : sessions.held(line.id())) {
+            var heard = judged.getOrDefault(session.record().id(), List.of());
+            var latest = heard.stream()
+                    .map(Judged::recordedAt)
+                    .max(Comparator.naturalOrder())
+                    .filter(session.recordedAt()::isBefore)
+                    .orElse(session.recordedAt());
+            var efforts = heard.stream().flatMap(j -> j.effort().stream()).toList();
+            events.add(new Event.SessionHeld(session.record().withEfforts(efforts), latest));
+        }
     }
 
     /** A letter clears what was there on the day it was written, not what came after. */

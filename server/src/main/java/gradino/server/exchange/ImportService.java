@@ -6,6 +6,7 @@ import gradino.server.intake.ErasedClients;
 import gradino.server.intake.IntakeRepository;
 import gradino.server.measure.BatteryRepository;
 import gradino.server.measure.MeasurementRepository;
+import gradino.server.perform.ForceService;
 import gradino.server.perform.SessionRepository;
 import gradino.server.perform.TraceRepository;
 import gradino.server.perform.VisitRepository;
@@ -24,6 +25,7 @@ public class ImportService {
     static final int MOST_FINDINGS = 200;
 
     private final Stores stores;
+    private final ForceService forces;
     private final Clock clock;
 
     ImportService(
@@ -38,7 +40,9 @@ public class ImportService {
             VisitRepository visits,
             TraceRepository traces,
             DecisionRepository decisions,
+            ForceService forces,
             Clock clock) {
+        this.forces = forces;
         this.stores = new Stores(
                 clients,
                 erased,
@@ -99,6 +103,7 @@ public class ImportService {
         reader.each(DecisionTables.DECISIONS, run::decision);
         Problem.throwIfBlocking(reader.findings);
         run.flush();
+        forces.judgeImported();
         return reader.taken();
     }
 }

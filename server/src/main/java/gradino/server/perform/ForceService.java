@@ -247,23 +247,34 @@ public class ForceService {
 
     @Transactional(readOnly = true)
     List<TraceView> traces(String sessionId) {
-        var session = running.find(sessionId);
-        return traces.of(sessionId).stream().map(t -> view(session, t)).toList();
+        running.find(sessionId);
+        return traces.of(sessionId).stream().map(ForceService::view).toList();
     }
 
-    private static TraceView view(Running session, StoredTrace t) {
+    /** Holds what came in by a file against its staircase, as what is measured here is on arrival. */
+    @Transactional
+    public void judgeImported() {
+        for (var trace : traces.unjudged()) {
+            var analysis = analysis(running.find(trace.sessionId()), trace);
+            if (analysis != null) {
+                traces.judge(trace.id(), analysis);
+            }
+        }
+    }
+
+    private static TraceView view(StoredTrace t) {
         return new TraceView(
                 t.id(),
                 t.blockId(),
                 t.side(),
                 t.referenceNewtons(),
                 t.phaseSeconds(),
-                analysis(session, t),
+                t.analysis(),
                 Thinned.of(t.samples()),
                 t.samples().read().findings());
     }
 
-    /** As computed on arrival; of an imported trace, now. */
+    /** Null when its block is not in the session as it was compiled. */
     private static @Nullable TraceAnalysis analysis(Running session, StoredTrace t) {
         var phases = session.phases(t.blockId());
         if (t.analysis() != null

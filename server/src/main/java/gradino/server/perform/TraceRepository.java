@@ -4,6 +4,7 @@ import gradino.core.body.Side;
 import gradino.core.effort.TraceAnalysis;
 import gradino.core.effort.TraceCode;
 import gradino.core.effort.TraceCode.Samples;
+import gradino.core.perform.MeasuredEffort;
 import gradino.core.prescribe.Block.Direction;
 import gradino.core.quantity.Degrees;
 import gradino.server.platform.Json;
@@ -85,6 +86,38 @@ public class TraceRepository {
 
     public List<StoredTrace> of(String sessionId) {
         return sql.list("SELECT * FROM trace WHERE session_id = ? ORDER BY rowid", this::trace, sessionId);
+    }
+
+    /** What gauges said in a line's sessions, by session, with when that came in; without the traces themselves. */
+    public List<Judged> judged(String lineId) {
+        return sql.list(
+                """
+                SELECT t.session_id, t.block_id, t.side, t.analysis, t.recorded_at
+                  FROM trace t JOIN session s ON s.id = t.session_id
+                 WHERE s.line_id = ? AND t.analysis IS NOT NULL ORDER BY t.rowid
+                """,
+                row -> new Judged(
+                        row.getString("session_id"),
+                        MeasuredEffort.of(
+                                row.getString("block_id"),
+                                Side.valueOf(row.getString("side")),
+                                json.read(row.getString("analysis"), TraceAnalysis.class)),
+                        Sql.instant(row, "recorded_at")),
+                lineId);
+    }
+
+    /** @param effort empty when the gauge heard too little */
+    public record Judged(String sessionId, Optional<MeasuredEffort> effort, Instant recordedAt) {}
+
+    /** Traces that came in by a file and were not held against their staircase yet. */
+    List<StoredTrace> unjudged() {
+        return sql.list(
+                "SELECT * FROM trace WHERE analysis IS NULL AND reference_newtons IS NOT NULL ORDER BY rowid",
+                this::trace);
+    }
+
+    void judge(String traceId, TraceAnalysis analysis) {
+        sql.update("UPDATE trace SET analysis = ? WHERE id = ?", json.write(analysis), traceId);
     }
 
     public List<StoredTrace> all() {

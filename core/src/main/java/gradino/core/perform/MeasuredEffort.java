@@ -1,0 +1,60 @@
+package gradino.core.perform;
+
+import gradino.core.body.Side;
+import gradino.core.effort.TraceAnalysis;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a gauge says of the effort in one block: by it, where there is one, effort is judged instead of by self-rating.
+ *
+ * @param within share of the time within ± 10 points, over the steps below 90 %, 0 to 1; null when there are none
+ * @param nearMaxPeak weakest of the best seconds within 3 s over the steps of 90 % and more, %; null when there are none
+ */
+public record MeasuredEffort(
+        String blockId,
+        Side side,
+        @Nullable Double within,
+        @Nullable Double nearMaxPeak) {
+    /** From here on reaching the effort is judged, and fading is only reported (house rule). */
+    public static final double NEAR_MAX_PERCENT = 90;
+
+    /** With less of the block heard, its self-rating says more (house rule). */
+    private static final double LEAST_HEARD = 0.9;
+
+    /** Empty when the gauge did not hear enough of the block. */
+    public static Optional<MeasuredEffort> of(String blockId, Side side, TraceAnalysis analysis) {
+        if (analysis.measured() < LEAST_HEARD) {
+            return Optional.empty();
+        }
+        return Optional.of(new MeasuredEffort(blockId, side, within(analysis), nearMaxPeak(analysis)));
+    }
+
+    /** With near-maximal steps among them, each of the others counts the same. */
+    private static @Nullable Double within(TraceAnalysis analysis) {
+        var below = analysis.steps().stream()
+                .filter(s -> s.asked() < NEAR_MAX_PERCENT)
+                .toList();
+        if (below.isEmpty()) {
+            return null;
+        }
+        return below.size() == analysis.steps().size()
+                ? (Double) analysis.within()
+                : (Double) below.stream()
+                        .mapToDouble(TraceAnalysis.Step::within)
+                        .average()
+                        .orElseThrow();
+    }
+
+    /** A step too short for a whole second was not reached. */
+    private static @Nullable Double nearMaxPeak(TraceAnalysis analysis) {
+        Double weakest = null;
+        for (var step : analysis.steps()) {
+            if (step.asked() >= NEAR_MAX_PERCENT) {
+                double peak = step.peakSecond() == null ? 0 : step.peakSecond();
+                weakest = weakest == null ? peak : Math.min(weakest, peak);
+            }
+        }
+        return weakest;
+    }
+}
