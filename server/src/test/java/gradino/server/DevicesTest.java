@@ -74,6 +74,8 @@ public class DevicesTest {
             until(lines, e -> !force(e, "LEFT").path("plugged").asBoolean(true));
             ask("RIGHT", 40);
             until(lines, e -> newtons(e, "RIGHT") > 70);
+            ask("RIGHT", 0);
+            until(lines, e -> force(e, "RIGHT").path("peaks").asInt() == 1);
             server.post("/api/devices/two/LEFT/cable", "{\"in\":true}");
             until(lines, e -> newtons(e, "LEFT") > 80);
         }
