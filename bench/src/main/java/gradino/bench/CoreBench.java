@@ -217,7 +217,7 @@ final class CoreBench {
                 .map(CoreBench::block)
                 .toList();
         return new SessionRecord(
-                id, at, at.plusSeconds(600), Observer.COACH, doses, blocks, Tenths.of(5), null, null, "");
+                id, at, at.plusSeconds(600), Observer.COACH, doses, blocks, Tenths.of(5), null, null, "", List.of());
     }
 
     private static BlockRecord block(List<Timeline.Phase> phases) {

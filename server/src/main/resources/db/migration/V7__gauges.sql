@@ -8,6 +8,8 @@ CREATE TABLE trace (
   phase_seconds     TEXT NOT NULL,         -- JSON: how long each phase of the block really lasted
   force             BLOB NOT NULL,
   analysis          TEXT,                  -- JSON: as computed on arrival; null without a reference
+  effort_within     REAL,                  -- what decisions read of it; null: nothing to judge by
+  near_max_peak     REAL,                  -- the same of its near-maximal steps, %
   happened_at       INTEGER NOT NULL,
   recorded_at       INTEGER NOT NULL
 ) STRICT;

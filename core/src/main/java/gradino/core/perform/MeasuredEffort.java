@@ -22,9 +22,9 @@ public record MeasuredEffort(
     /** With less of the block heard, its self-rating says more (house rule). */
     private static final double LEAST_HEARD = 0.9;
 
-    /** Empty when the gauge did not hear enough of the block. */
+    /** Empty when the gauge did not hear enough of the block, or nothing was asked in it. */
     public static Optional<MeasuredEffort> of(String blockId, Side side, TraceAnalysis analysis) {
-        if (analysis.measured() < LEAST_HEARD) {
+        if (analysis.measured() < LEAST_HEARD || analysis.steps().isEmpty()) {
             return Optional.empty();
         }
         return Optional.of(new MeasuredEffort(blockId, side, within(analysis), nearMaxPeak(analysis)));

@@ -38,21 +38,6 @@ public record SessionRecord(
         }
     }
 
-    /** Without a gauge. */
-    public SessionRecord(
-            String id,
-            Instant startedAt,
-            Instant endedAt,
-            Observer observer,
-            Sided<Dose> doses,
-            List<BlockRecord> blocks,
-            @Nullable Tenths rating,
-            @Nullable StopSign stopSign,
-            @Nullable Side stopSide,
-            String note) {
-        this(id, startedAt, endedAt, observer, doses, blocks, rating, stopSign, stopSide, note, List.of());
-    }
-
     public SessionRecord withEfforts(List<MeasuredEffort> measured) {
         return new SessionRecord(
                 id, startedAt, endedAt, observer, doses, blocks, rating, stopSign, stopSide, note, measured);

@@ -109,7 +109,7 @@ public class LivedHistoryTest {
             }
             var id = "s" + ++sessions;
             var session = new SessionRecord(
-                    id, now, now.plusSeconds(900), observer(), doses, blocks, Tenths.of(5), null, null, "");
+                    id, now, now.plusSeconds(900), observer(), doses, blocks, Tenths.of(5), null, null, "", List.of());
             events.add(new Event.SessionHeld(session, session.endedAt()));
             if (random.nextInt(12) > 0) {
                 var morning = now.plus(Duration.ofHours(18));

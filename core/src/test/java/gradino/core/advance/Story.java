@@ -108,7 +108,8 @@ final class Story {
                 Tenths.of(5),
                 null,
                 null,
-                "");
+                "",
+                List.of());
         events.add(new Event.SessionHeld(session, session.endedAt()));
         return this;
     }
@@ -132,7 +133,17 @@ final class Story {
         var held = (Event.SessionHeld) events.remove(events.size() - 1);
         var s = held.session();
         var stopped = new SessionRecord(
-                s.id(), s.startedAt(), s.endedAt(), s.observer(), s.doses(), s.blocks(), s.rating(), sign, side, "");
+                s.id(),
+                s.startedAt(),
+                s.endedAt(),
+                s.observer(),
+                s.doses(),
+                s.blocks(),
+                s.rating(),
+                sign,
+                side,
+                "",
+                List.of());
         events.add(new Event.SessionHeld(stopped, held.recordedAt()));
         return this;
     }

@@ -62,18 +62,6 @@ public class PerformTest {
         assertThat(ratio.lowestPhase()).isZero();
     }
 
-    /** Our own calculation of a week by Foster 1998; the total and the mean are exact. */
-    @Test
-    public void aWeekHasItsMonotonyAndStrain() {
-        var week = SessionLoad.Week.of(List.of(300.0, 0.0, 360.0, 240.0, 0.0, 480.0, 120.0));
-        assertThat(week.total()).isEqualTo(1500, within(1e-9));
-        assertThat(week.monotony()).hasValueCloseTo(1.17202, within(1e-5));
-        assertThat(week.strain()).hasValueCloseTo(1758.03, within(5e-3));
-        var alike = SessionLoad.Week.of(java.util.Collections.nCopies(7, 100.0));
-        assertThat(alike.monotony()).isEmpty();
-        assertThat(alike.total()).isEqualTo(700, within(1e-9));
-    }
-
     /** Foster et al. 2001: a session rated 5 for 60 minutes is 300. */
     @Test
     public void aSessionsLoadIsItsRatingTimesItsMinutes() {
@@ -103,7 +91,8 @@ public class PerformTest {
                 null,
                 null,
                 null,
-                "");
+                "",
+                List.of());
     }
 
     @Test
@@ -175,7 +164,8 @@ public class PerformTest {
                         null,
                         null,
                         null,
-                        ""))
+                        "",
+                        List.of()))
                 .hasMessageContaining("before it starts");
     }
 

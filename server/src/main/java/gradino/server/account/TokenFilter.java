@@ -30,17 +30,15 @@ final class TokenFilter extends OncePerRequestFilter {
     }
 
     static ResponseCookie cookie(HttpServletRequest request, String token) {
-        return ResponseCookie.from(COOKIE, token)
-                .httpOnly(true)
-                .sameSite("Strict")
-                .secure(request.isSecure())
-                .path("/")
-                .maxAge(token.isEmpty() ? Duration.ZERO : SignInService.VALID)
-                .build();
+        return cookie(COOKIE, request, token, token.isEmpty() ? Duration.ZERO : SignInService.VALID);
     }
 
     static ResponseCookie homeCookie(HttpServletRequest request, String token, Duration valid) {
-        return ResponseCookie.from(HOME_COOKIE, token)
+        return cookie(HOME_COOKIE, request, token, valid);
+    }
+
+    private static ResponseCookie cookie(String name, HttpServletRequest request, String token, Duration valid) {
+        return ResponseCookie.from(name, token)
                 .httpOnly(true)
                 .sameSite("Strict")
                 .secure(request.isSecure())

@@ -120,7 +120,7 @@ public class LineHistories implements LineHistory {
                     .max(Comparator.naturalOrder())
                     .filter(session.recordedAt()::isBefore)
                     .orElse(session.recordedAt());
-            var efforts = heard.stream().flatMap(j -> j.effort().stream()).toList();
+            var efforts = heard.stream().map(Judged::effort).toList();
             events.add(new Event.SessionHeld(session.record().withEfforts(efforts), latest));
         }
     }

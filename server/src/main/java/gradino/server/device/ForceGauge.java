@@ -9,24 +9,21 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** Streams its force at 50 Hz, with an invented person pressing on it who follows what the floor asks for. */
-final class ForceGauge implements Device {
+final class ForceGauge extends Cabled {
     private static final long MILLIS_A_SAMPLE = Math.round(1000 / SimulatedPerson.SAMPLES_PER_SECOND);
 
-    private final String id;
     private final Side side;
     private final SimulatedPerson.Pressing pressing;
-    private final PeakCounter counter = new PeakCounter();
+    private PeakCounter counter = new PeakCounter();
     private List<Integer> tenths = new ArrayList<>();
     private int peaks;
     private long first;
     private long next;
-    private boolean plugged = true;
-    private boolean told;
     private Ask ask = Ask.NOTHING;
     private long askedAt;
 
     ForceGauge(String id, Side side, SimulatedPerson person) {
-        this.id = id;
+        super(id);
         this.side = side;
         this.pressing = new SimulatedPerson.Pressing(person);
     }
@@ -74,21 +71,10 @@ final class ForceGauge implements Device {
             implements Told {}
 
     @Override
-    public String id() {
-        return id;
-    }
-
-    @Override
-    public boolean plugged() {
-        return plugged;
-    }
-
-    @Override
-    public Device plug(boolean in) {
-        plugged = in;
-        told = false;
+    void cableMoved() {
         tenths = new ArrayList<>();
-        return this;
+        peaks = 0;
+        counter = new PeakCounter();
     }
 
     ForceGauge ask(Ask now) {
@@ -102,7 +88,7 @@ final class ForceGauge implements Device {
         for (; next <= millis; next += MILLIS_A_SAMPLE) {
             double since = (next - askedAt) / 1000.0;
             double newtons = pressing.follow(ask.percentAt(since), ask.leftShare(since));
-            if (!plugged) {
+            if (!plugged()) {
                 continue;
             }
             if (tenths.isEmpty()) {
@@ -115,10 +101,9 @@ final class ForceGauge implements Device {
 
     @Override
     public @Nullable Told news() {
-        if (tenths.isEmpty() && told) {
+        if (tellAll() && tenths.isEmpty()) {
             return null;
         }
-        told = true;
         var force = force();
         tenths = new ArrayList<>();
         peaks = 0;
@@ -126,6 +111,6 @@ final class ForceGauge implements Device {
     }
 
     Force force() {
-        return new Force(id, side, plugged, first, MILLIS_A_SAMPLE, List.copyOf(tenths), peaks);
+        return new Force(id(), side, plugged(), first, MILLIS_A_SAMPLE, List.copyOf(tenths), peaks);
     }
 }

@@ -8,22 +8,19 @@ import gradino.server.platform.Problem;
 import org.jspecify.annotations.Nullable;
 
 /** Streams its angle at 20 Hz, on an invented limb; what becomes of the samples is core's {@link SteadyWindow}. */
-final class Inclinometer implements Device {
+final class Inclinometer extends Cabled {
     private static final long MILLIS_A_SAMPLE = 50;
 
-    private final String id;
     private final SimulatedLimb limb;
     private SteadyWindow window = SteadyWindow.EMPTY;
-    private boolean plugged = true;
-    private boolean told;
     private long next;
 
     /** @param endDegrees where the invented limb stops */
     Inclinometer(String id, double endDegrees, long seed) {
+        super(id);
         if (!(endDegrees >= -30 && endDegrees <= 180)) {
             throw Problem.invalid("inclinometer.endDegrees", "out-of-bounds", "Between −30 and 180°.");
         }
-        this.id = id;
         this.limb = new SimulatedLimb(endDegrees, seed);
     }
 
@@ -40,43 +37,22 @@ final class Inclinometer implements Device {
             @Nullable Held held) implements Told {}
 
     @Override
-    public String id() {
-        return id;
-    }
-
-    @Override
-    public boolean plugged() {
-        return plugged;
-    }
-
-    @Override
-    public Device plug(boolean in) {
-        plugged = in;
-        told = false;
-        return this;
-    }
-
-    @Override
     public void measure(long millis) {
         for (; next <= millis; next += MILLIS_A_SAMPLE) {
-            if (plugged) {
+            if (plugged()) {
                 window = window.next(new Sample(next, limb.degreesAt(next / 1000.0)));
-                told = false;
+                somethingNew();
             }
         }
     }
 
     @Override
     public @Nullable Told news() {
-        if (told) {
-            return null;
-        }
-        told = true;
-        return reading();
+        return tellAll() ? null : reading();
     }
 
     Reading reading() {
-        return new Reading(id, plugged, window.angle(), plugged ? window.held() : null);
+        return new Reading(id(), plugged(), window.angle(), plugged() ? window.held() : null);
     }
 
     /** What is shown now becomes 0. */
@@ -87,7 +63,7 @@ final class Inclinometer implements Device {
 
     /** The steady mean; refused while the limb still moves or the cable is out. */
     Reading hold() {
-        if (!plugged) {
+        if (!plugged()) {
             throw Problem.invalid("device", "unplugged", "The device is not there: plug it in again.");
         }
         if (reading().held() == null) {

@@ -36,12 +36,14 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** Stores the rows of one import. Each method says whether its row was new; after a first finding nothing is stored. */
 final class ImportRun {
     private final Stores stores;
     private final List<Finding> findings;
     private final ImportFacts facts;
+    private final Set<String> erased;
     private final LocalDate today;
     private final Instant now;
     private final List<Measurement> newMeasurements = new ArrayList<>();
@@ -52,6 +54,7 @@ final class ImportRun {
         this.findings = reader.findings;
         this.today = LocalDate.now(clock);
         this.now = StudioClock.now(clock);
+        this.erased = stores.erased().all();
         this.facts = new ImportFacts(now, clock.getZone());
         load(reader);
     }
@@ -89,7 +92,7 @@ final class ImportRun {
         if (!findings.isEmpty()) {
             return false;
         }
-        if (stores.erased().all().contains(client.id())) {
+        if (erased.contains(client.id())) {
             row.finding("id", "erased", "This client was erased here: leave out this row and what is theirs.");
             return false;
         }

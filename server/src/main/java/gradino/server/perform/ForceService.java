@@ -257,7 +257,7 @@ public class ForceService {
         for (var trace : traces.unjudged()) {
             var analysis = analysis(running.find(trace.sessionId()), trace);
             if (analysis != null) {
-                traces.judge(trace.id(), analysis);
+                traces.judge(trace, analysis);
             }
         }
     }

@@ -274,7 +274,8 @@ public class SessionRepository implements Whose, Flags {
                 close.rating(),
                 close.stopSign(),
                 close.stopSide(),
-                close.note());
+                close.note(),
+                List.of());
         return new Held(record, recorded);
     }
 

@@ -45,7 +45,11 @@ public class TraceRepository {
             Samples samples,
             @Nullable TraceAnalysis analysis,
             Instant happenedAt,
-            Instant recordedAt) {}
+            Instant recordedAt) {
+        Optional<MeasuredEffort> effort(@Nullable TraceAnalysis by) {
+            return Optional.ofNullable(by).flatMap(a -> MeasuredEffort.of(blockId, side, a));
+        }
+    }
 
     /** What 100 % was. */
     public record StoredReference(
@@ -64,12 +68,13 @@ public class TraceRepository {
 
     /** @return whether it was new */
     public boolean add(StoredTrace t) {
+        var effort = t.effort(t.analysis());
         return sql.update(
                         """
                 INSERT INTO trace
-                  (id, session_id, block_id, side, reference_newtons, phase_seconds, force, analysis, happened_at,
-                   recorded_at)
-                VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING
+                  (id, session_id, block_id, side, reference_newtons, phase_seconds, force, analysis, effort_within,
+                   near_max_peak, happened_at, recorded_at)
+                VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING
                 """,
                         t.id(),
                         t.sessionId(),
@@ -79,6 +84,8 @@ public class TraceRepository {
                         json.write(t.phaseSeconds()),
                         TraceCode.pack(t.samples()),
                         t.analysis() == null ? null : json.write(t.analysis()),
+                        effort.map(MeasuredEffort::within).orElse(null),
+                        effort.map(MeasuredEffort::nearMaxPeak).orElse(null),
                         t.happenedAt(),
                         t.recordedAt())
                 == 1;
@@ -92,22 +99,24 @@ public class TraceRepository {
     public List<Judged> judged(String lineId) {
         return sql.list(
                 """
-                SELECT t.session_id, t.block_id, t.side, t.analysis, t.recorded_at
+                SELECT t.session_id, t.block_id, t.side, t.effort_within, t.near_max_peak, t.recorded_at
                   FROM trace t JOIN session s ON s.id = t.session_id
-                 WHERE s.line_id = ? AND t.analysis IS NOT NULL ORDER BY t.rowid
+                 WHERE s.line_id = ? AND (t.effort_within IS NOT NULL OR t.near_max_peak IS NOT NULL)
+                 ORDER BY t.rowid
                 """,
                 row -> new Judged(
                         row.getString("session_id"),
-                        MeasuredEffort.of(
+                        new MeasuredEffort(
                                 row.getString("block_id"),
                                 Side.valueOf(row.getString("side")),
-                                json.read(row.getString("analysis"), TraceAnalysis.class)),
+                                Sql.real(row, "effort_within"),
+                                Sql.real(row, "near_max_peak")),
                         Sql.instant(row, "recorded_at")),
                 lineId);
     }
 
-    /** @param effort empty when the gauge heard too little */
-    public record Judged(String sessionId, Optional<MeasuredEffort> effort, Instant recordedAt) {}
+    /** What one trace says of the effort. */
+    public record Judged(String sessionId, MeasuredEffort effort, Instant recordedAt) {}
 
     /** Traces that came in by a file and were not held against their staircase yet. */
     List<StoredTrace> unjudged() {
@@ -116,8 +125,14 @@ public class TraceRepository {
                 this::trace);
     }
 
-    void judge(String traceId, TraceAnalysis analysis) {
-        sql.update("UPDATE trace SET analysis = ? WHERE id = ?", json.write(analysis), traceId);
+    void judge(StoredTrace trace, TraceAnalysis analysis) {
+        var effort = trace.effort(analysis);
+        sql.update(
+                "UPDATE trace SET analysis = ?, effort_within = ?, near_max_peak = ? WHERE id = ?",
+                json.write(analysis),
+                effort.map(MeasuredEffort::within).orElse(null),
+                effort.map(MeasuredEffort::nearMaxPeak).orElse(null),
+                trace.id());
     }
 
     public List<StoredTrace> all() {

@@ -73,16 +73,17 @@ public class VisitRepository {
     /** A composed session that was closed, and nobody has answered for the morning after. */
     public record Unanswered(String id, String name, Instant endedAt) {}
 
-    public List<Unanswered> unanswered(String clientId) {
+    public List<Unanswered> unanswered(String clientId, Instant since) {
         return sql.list(
                 """
                 SELECT s.id, s.name, c.happened_at FROM session s JOIN session_close c ON c.session_id = s.id
-                 WHERE s.client_id = ? AND s.draft IS NOT NULL
+                 WHERE s.client_id = ? AND s.draft IS NOT NULL AND c.happened_at >= ?
                    AND NOT EXISTS (SELECT 1 FROM morning m WHERE m.session_id = s.id)
                  ORDER BY c.happened_at
                 """,
                 row -> new Unanswered(row.getString("id"), row.getString("name"), Sql.instant(row, "happened_at")),
-                clientId);
+                clientId,
+                since);
     }
 
     public List<Visit> all() {

@@ -21,6 +21,7 @@ import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.Line;
 import gradino.server.prescribe.LineRepository;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -231,7 +232,8 @@ public class TodayService {
     }
 
     private List<MorningAsked> askedOfComposed(Client client, Moment now) {
-        return visits.unanswered(client.id()).stream()
+        var since = now.instant().minus(Duration.ofDays(MORNING_DAYS + 1));
+        return visits.unanswered(client.id(), since).stream()
                 .filter(v -> isAsked(v.endedAt(), now))
                 .map(v -> new MorningAsked(v.id(), client.id(), client.details().name(), v.name(), v.endedAt()))
                 .toList();

@@ -1,0 +1,55 @@
+package gradino.server.exchange;
+
+import gradino.server.platform.Sql;
+import java.util.List;
+import org.springframework.stereotype.Repository;
+
+/** Knows every table that holds something of a client's. */
+@Repository
+class ErasureRepository {
+    private static final String OWN_SESSIONS = "(SELECT id FROM session WHERE client_id = ?1)";
+    private static final String OWN_LINES = "(SELECT id FROM line WHERE client_id = ?1)";
+
+    /** What refers to others before what is referred to. */
+    private static final List<String> TABLES = List.of(
+            "home_visit WHERE link_id IN (SELECT id FROM home_link WHERE client_id = ?1)",
+            "home_link WHERE client_id = ?1",
+            "home_note WHERE client_id = ?1",
+            "reference_contraction WHERE client_id = ?1",
+            "trace WHERE session_id IN " + OWN_SESSIONS,
+            "morning WHERE session_id IN " + OWN_SESSIONS,
+            "session_close WHERE session_id IN " + OWN_SESSIONS,
+            "session_block WHERE session_id IN " + OWN_SESSIONS,
+            "session WHERE client_id = ?1",
+            "decision WHERE line_id IN " + OWN_LINES,
+            "plan WHERE line_id IN " + OWN_LINES,
+            "line WHERE client_id = ?1",
+            "composition WHERE client_id = ?1",
+            "movement_result WHERE client_id = ?1",
+            "assessment WHERE client_id = ?1",
+            "battery WHERE client_id = ?1",
+            "measurement WHERE client_id = ?1",
+            "clearance WHERE client_id = ?1",
+            "coach_restriction WHERE client_id = ?1",
+            "screening WHERE client_id = ?1",
+            "restriction WHERE client_id = ?1",
+            "client_goal WHERE details_id IN (SELECT id FROM client_details WHERE client_id = ?1)",
+            "client_details WHERE client_id = ?1",
+            "client_access WHERE client_id = ?1",
+            "client WHERE id = ?1");
+
+    private final Sql sql;
+
+    ErasureRepository(Sql sql) {
+        this.sql = sql;
+    }
+
+    boolean has(String clientId) {
+        return sql.first("SELECT id FROM client WHERE id = ?", row -> row.getString("id"), clientId)
+                .isPresent();
+    }
+
+    void delete(String clientId) {
+        TABLES.forEach(table -> sql.update("DELETE FROM " + table, clientId));
+    }
+}
