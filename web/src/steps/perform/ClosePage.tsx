@@ -83,8 +83,8 @@ function Compared({ summary }: { summary: Schemas['Summary'] }) {
               </p>
               {s.left.length > 0 && (
                 <ul className="mt-1 text-sm font-semibold text-warn">
-                  {s.left.map((l) => (
-                    <li key={l}>▲ left out: {leftOut(l)}</li>
+                  {leftOut(s.left).map((line) => (
+                    <li key={line}>▲ {line}</li>
                   ))}
                 </ul>
               )}
@@ -222,8 +222,12 @@ function Closed({ closed, load, clientId }: ClosedProps) {
   );
 }
 
-/** "left-2-press: tired" as it is said under its side: "set 2 press, tired". */
-function leftOut(text: string): string {
-  const [id = '', ...why] = text.split(': ');
-  return [blockWords(id), ...why].join(', ');
+/** "left-2-press: tired" and its like as they are said under their side, a line for each reason. */
+function leftOut(all: string[]): string[] {
+  const byReason = new Map<string, string[]>();
+  for (const text of all) {
+    const [id = '', ...why] = text.split(': ');
+    byReason.set(why.join(': '), [...(byReason.get(why.join(': ')) ?? []), blockWords(id)]);
+  }
+  return [...byReason].map(([why, blocks]) => `left out, ${why}: ${blocks.join(', ')}`);
 }

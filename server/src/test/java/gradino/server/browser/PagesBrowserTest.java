@@ -38,6 +38,8 @@ public class PagesBrowserTest {
             "/noise/looked-at",
             "/sessions/looked-at",
             "/sessions/looked-at/close",
+            "/sessions/looked-at/replay",
+            "/clients/demo-rower/home",
             "/studio/accounts",
             "/clients/demo-rower/prescribe",
             "/clients/demo-puppeteer/prescribe",
