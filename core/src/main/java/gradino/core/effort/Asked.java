@@ -29,7 +29,7 @@ public record Asked(
     }
 
     /** @param second within it */
-    double percentAt(double second) {
+    public double percentAt(double second) {
         return seconds() == 0
                 ? toPercent
                 : fromPercent + (second - startSecond) / seconds() * (toPercent - fromPercent);

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param cramps 0 to 50
  * @param effortMissed the asked effort could not be reached
  * @param skippedBecause why the block was left; null when it was not
+ * @param prop how the side lay; null as planned
  */
 public record BlockRecord(
         String blockId,
@@ -29,7 +30,8 @@ public record BlockRecord(
         int cramps,
         boolean effortMissed,
         @Nullable String skippedBecause,
-        String note) {
+        String note,
+        @Nullable PropUsed prop) {
     public BlockRecord {
         phases = List.copyOf(phases);
         faults = List.copyOf(faults);

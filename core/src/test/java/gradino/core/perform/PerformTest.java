@@ -73,7 +73,7 @@ public class PerformTest {
     private static final Dose DOSE = new Dose(Degrees.of(30), 60, 2, EffortPercent.of(50), 10, 0, 0);
 
     private static BlockRecord block(String id, Side side, BlockKind kind, PhaseDone... phases) {
-        return new BlockRecord(id, side, kind, List.of(phases), null, List.of(), List.of(), 0, false, null, "");
+        return new BlockRecord(id, side, kind, List.of(phases), null, List.of(), List.of(), 0, false, null, "", null);
     }
 
     private static PhaseDone phase(PhaseKind kind, double planned, double done) {
@@ -93,6 +93,18 @@ public class PerformTest {
                 null,
                 "",
                 List.of());
+    }
+
+    /** The worked row of check-values section 5 (own computation after Foster 1998, 2001); sample SD. */
+    @Test
+    public void aWeeksMonotonyAndStrainAreFosters() {
+        var week = WeekLoad.of(List.of(300.0, 0.0, 360.0, 240.0, 0.0, 480.0, 120.0));
+        assertThat(week.total()).isEqualTo(1500);
+        assertThat(week.monotony()).isCloseTo(1.17202, within(5e-6));
+        assertThat(week.strain()).isCloseTo(1758.03, within(5e-3));
+        var same = WeekLoad.of(List.of(100.0, 100.0, 100.0, 100.0, 100.0, 100.0, 100.0));
+        assertThat(same.monotony()).isNull();
+        assertThatThrownBy(() -> WeekLoad.of(List.of(1.0))).hasMessageContaining("days");
     }
 
     @Test

@@ -66,6 +66,7 @@ public record Floor(
      * @param position as the coach reads it
      * @param instrument its range is measured with
      * @param faults to watch for
+     * @param otherProps that a side may lie on instead, none of them deeper
      */
     public record FloorLine(
             String line,
@@ -75,7 +76,8 @@ public record Floor(
             Instrument instrument,
             Side firstSide,
             List<String> faults,
-            Sided<Props.SetUp> props) {
+            Sided<Props.SetUp> props,
+            Sided<List<Props.SetUp>> otherProps) {
         /** @param instruments by which a motion is measured in a position */
         static FloorLine of(
                 Client client, Place place, Side first, BiFunction<String, String, Instrument> instruments) {
@@ -89,7 +91,8 @@ public record Floor(
                     instruments.apply(place.motion(), place.position()),
                     first,
                     known.map(p -> p.faults()).orElse(List.of()),
-                    place.angles().map((s, angle) -> Props.setUp(grid, angle)));
+                    place.angles().map((s, angle) -> Props.setUp(grid, angle)),
+                    place.angles().map((s, angle) -> Props.easier(grid, angle)));
         }
 
         /** What cannot be an angle is a finding elsewhere and stands at the position's zero here. */

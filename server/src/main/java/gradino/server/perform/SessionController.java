@@ -22,9 +22,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class SessionController {
     private final SessionService sessions;
+    private final LoadService loads;
     private final Presence presence;
 
-    SessionController(SessionService sessions, Presence presence) {
+    SessionController(SessionService sessions, LoadService loads, Presence presence) {
+        this.loads = loads;
         this.sessions = sessions;
         this.presence = presence;
     }
@@ -58,6 +60,11 @@ class SessionController {
     @GetMapping("/api/clients/{clientId}/runs")
     List<SessionService.Run> runs(@PathVariable String clientId) {
         return sessions.runs(clientId);
+    }
+
+    @GetMapping("/api/clients/{clientId}/load")
+    LoadService.Loads load(@PathVariable String clientId) {
+        return loads.of(clientId);
     }
 
     @GetMapping("/api/sessions/{sessionId}")

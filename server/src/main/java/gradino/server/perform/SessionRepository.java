@@ -5,6 +5,7 @@ import gradino.core.perform.BlockRecord;
 import gradino.core.perform.Observer;
 import gradino.core.perform.Pain;
 import gradino.core.perform.PhaseDone;
+import gradino.core.perform.PropUsed;
 import gradino.core.perform.SessionRecord;
 import gradino.core.perform.StopSign;
 import gradino.core.prescribe.BlockKind;
@@ -12,6 +13,8 @@ import gradino.core.prescribe.PhaseKind;
 import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.Timeline;
 import gradino.core.prescribe.Variants.Variant;
+import gradino.core.quantity.Centimetres;
+import gradino.core.quantity.Degrees;
 import gradino.core.quantity.Tenths;
 import gradino.server.account.Whose;
 import gradino.server.intake.Flags;
@@ -37,8 +40,8 @@ public class SessionRepository implements Whose, Flags {
     private static final String INSERT_BLOCK = """
             INSERT INTO session_block
               (id, session_id, block_id, side, kind, happened_at, recorded_at, phases, effort_rating, faults, pains,
-               cramps, effort_missed, skipped, note)
-            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+               cramps, effort_missed, skipped, note, used_degrees, used_stack_cm)
+            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
             ON CONFLICT (id) DO NOTHING
             """;
 
@@ -133,6 +136,16 @@ public class SessionRepository implements Whose, Flags {
         return sql.list("SELECT * FROM session WHERE line_id = ? ORDER BY happened_at, id", this::opened, lineId);
     }
 
+    /** Whether a line's session began after a moment. */
+    public boolean isBegunSince(String lineId, Instant moment) {
+        return sql.first(
+                        "SELECT id FROM session WHERE line_id = ? AND happened_at > ? LIMIT 1",
+                        row -> row.getString("id"),
+                        lineId,
+                        moment)
+                .isPresent();
+    }
+
     public List<Opened> all() {
         return sql.list(
                 "SELECT * FROM session WHERE line_id IS NOT NULL ORDER BY client_id, happened_at, id", this::opened);
@@ -203,6 +216,14 @@ public class SessionRepository implements Whose, Flags {
                 SELECT c.* FROM session_close c JOIN session s ON s.id = c.session_id
                  WHERE s.client_id = ? AND s.line_id IS NOT ? AND c.stop_sign IS NOT NULL
                 """, SessionRepository::closed, clientId, lineId);
+    }
+
+    /** Whatever a client did since, in the order of time. */
+    List<Closed> closedSince(String clientId, Instant since) {
+        return sql.list("""
+                SELECT c.* FROM session_close c JOIN session s ON s.id = c.session_id
+                 WHERE s.client_id = ? AND c.happened_at >= ? ORDER BY c.happened_at
+                """, SessionRepository::closed, clientId, since);
     }
 
     public List<Closed> allClosed() {
@@ -313,7 +334,11 @@ public class SessionRepository implements Whose, Flags {
             b.cramps(),
             b.effortMissed(),
             b.skippedBecause(),
-            b.note()
+            b.note(),
+            b.prop() == null ? null : b.prop().angle().value(),
+            b.prop() == null || b.prop().stack() == null
+                    ? null
+                    : b.prop().stack().value()
         };
     }
 
@@ -332,13 +357,20 @@ public class SessionRepository implements Whose, Flags {
                 row.getInt("cramps"),
                 row.getInt("effort_missed") == 1,
                 row.getString("skipped"),
-                row.getString("note"));
+                row.getString("note"),
+                prop(row));
         return new StoredBlock(
                 row.getString("id"),
                 row.getString("session_id"),
                 block,
                 Sql.instant(row, "happened_at"),
                 Sql.instant(row, "recorded_at"));
+    }
+
+    private static @Nullable PropUsed prop(ResultSet row) throws SQLException {
+        var degrees = Sql.real(row, "used_degrees");
+        var stack = Sql.real(row, "used_stack_cm");
+        return degrees == null ? null : new PropUsed(Degrees.of(degrees), stack == null ? null : Centimetres.of(stack));
     }
 
     private static Closed closed(ResultSet row) throws SQLException {

@@ -1,6 +1,5 @@
 package gradino.server.perform;
 
-import gradino.core.advance.Policy;
 import gradino.core.advance.Threshold;
 import gradino.core.body.Side;
 import gradino.core.measure.Instrument;
@@ -157,7 +156,7 @@ public class SessionService {
                 floorLines(running, client),
                 forces.references(running, client),
                 running.variants(),
-                Policy.house().whole(Threshold.PAIN_TOO_MUCH),
+                history.policy().whole(Threshold.PAIN_TOO_MUCH),
                 sessions.blocks(sessionId).stream()
                         .map(b -> b.block().blockId())
                         .distinct()
@@ -260,7 +259,8 @@ public class SessionService {
                 0,
                 false,
                 NOT_DONE,
-                "");
+                "",
+                null);
     }
 
     @Transactional(readOnly = true)

@@ -51,7 +51,8 @@ public class ComposeService {
     @Transactional(readOnly = true)
     ScorePreview preview(String clientId, SessionDraft draft) {
         var client = clients.get(clientId);
-        return ScorePreview.of(client, draft, SessionCheck.check(draft, contexts.of(client), methods.methods()));
+        var checked = SessionCheck.check(draft, contexts.of(client), methods.methods());
+        return ScorePreview.of(client, draft, checked, contexts.policy());
     }
 
     @Transactional(readOnly = true)

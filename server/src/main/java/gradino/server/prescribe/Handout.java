@@ -1,5 +1,6 @@
 package gradino.server.prescribe;
 
+import gradino.core.advance.Policy;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Figure;
 import gradino.core.body.Position;
@@ -60,8 +61,8 @@ record Handout(
     /** @param head which side; empty where there is none to tell */
     record HandoutDoses(String head, List<String> blocks) {}
 
-    static Handout of(Client client, Composition composition, SessionPlan plan) {
-        var sets = LineSets.of(client, composition.draft());
+    static Handout of(Client client, Composition composition, SessionPlan plan, Policy policy) {
+        var sets = LineSets.of(client, composition.draft(), policy);
         var lines = new ArrayList<HandoutLine>();
         for (var station : plan.stations()) {
             station.lines().forEach(line -> lines.add(line(line, station, sets)));

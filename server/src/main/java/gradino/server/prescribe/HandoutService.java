@@ -18,10 +18,12 @@ import org.springframework.transaction.annotation.Transactional;
 /** The session on paper. */
 @Service
 class HandoutService {
+    private final SessionContexts contexts;
     private final ComposeService compose;
     private final ClientService clients;
 
-    HandoutService(ComposeService compose, ClientService clients) {
+    HandoutService(SessionContexts contexts, ComposeService compose, ClientService clients) {
+        this.contexts = contexts;
         this.compose = compose;
         this.clients = clients;
     }
@@ -32,7 +34,7 @@ class HandoutService {
         var plan = SessionReader.read(composition.draft())
                 .plan()
                 .orElseThrow(() -> Problem.invalid("stations", "empty", "Nothing is in this session."));
-        return Handout.of(clients.get(clientId), composition, plan);
+        return Handout.of(clients.get(clientId), composition, plan, contexts.policy());
     }
 
     @Transactional(readOnly = true)

@@ -1,5 +1,6 @@
 package gradino.server.prescribe;
 
+import gradino.core.advance.Policy;
 import gradino.core.because.Finding;
 import gradino.core.body.Side;
 import gradino.core.prescribe.Dose;
@@ -20,6 +21,9 @@ public interface LineHistory {
 
     /** What forbids training anything composed. */
     List<Finding> forbids(String clientId);
+
+    /** The numbers that steps are judged by now. */
+    Policy policy();
 
     /** Keeps that the coach set a side's dose in the plan. */
     void edited(Line line, Side side, Dose before, Dose after);

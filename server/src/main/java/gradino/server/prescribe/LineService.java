@@ -1,6 +1,5 @@
 package gradino.server.prescribe;
 
-import gradino.core.advance.Policy;
 import gradino.core.advance.Start;
 import gradino.core.because.Finding;
 import gradino.core.body.Side;
@@ -104,7 +103,7 @@ public class LineService {
                 passive.map((s, p) -> p.orElseThrow()),
                 Props.grid(client, position),
                 limits(client, motion),
-                Policy.house());
+                history.policy());
         return new Suggestion(plan, List.of());
     }
 

@@ -1,5 +1,6 @@
 package gradino.server.prescribe;
 
+import gradino.core.advance.LoadStep;
 import gradino.core.body.Figure;
 import gradino.core.body.Side;
 import java.util.List;
@@ -31,6 +32,7 @@ record LineSet(
      * @param level the same with the limb level, where it is heaviest
      * @param loadShare 0 to 1
      * @param loadForMore load for 5 % more torque, kg
+     * @param next what follows after clean sessions at the line's repetitions; null without repetitions, or at the top
      * @param plate the smallest weight that gives at least that, kg; null when two plates are not enough
      */
     record LimbTorque(
@@ -40,5 +42,6 @@ record LineSet(
             double loadKg,
             double loadShare,
             double loadForMore,
-            @Nullable Double plate) {}
+            @Nullable Double plate,
+            @Nullable LoadStep next) {}
 }

@@ -1,5 +1,7 @@
 package gradino.server.prescribe;
 
+import gradino.core.advance.LoadStep;
+import gradino.core.advance.Policy;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Figure;
 import gradino.core.body.FigureMaker;
@@ -26,13 +28,16 @@ final class LineSets {
     private static final double MORE = 0.05;
 
     private final Client client;
+    private final Policy policy;
 
-    private LineSets(Client client) {
+    private LineSets(Client client, Policy policy) {
+        this.policy = policy;
         this.client = client;
     }
 
-    static List<LineSet> of(Client client, SessionDraft draft) {
-        var sets = new LineSets(client);
+    /** @param policy by which the next load is told */
+    static List<LineSet> of(Client client, SessionDraft draft, Policy policy) {
+        var sets = new LineSets(client, policy);
         var all = new ArrayList<LineSet>();
         for (var station : draft.stations()) {
             for (var line : station.lines()) {
@@ -84,7 +89,7 @@ final class LineSets {
     private List<LimbTorque> torques(List<BlockDraft> blocks, Position position, double angle) {
         var load = load(blocks);
         return heldUp(client, position).stream()
-                .map(limb -> torque(limb, direction(position, angle), load))
+                .map(limb -> torque(limb, direction(position, angle), load, next(limb, load, blocks)))
                 .toList();
     }
 
@@ -112,7 +117,7 @@ final class LineSets {
         return client.length(segment).map(l -> l.length().value()).orElse(null);
     }
 
-    private static LimbTorque torque(Limb limb, double direction, double load) {
+    private static LimbTorque torque(Limb limb, double direction, double load, @Nullable LoadStep next) {
         var here = limb.gravity().torque(load, direction);
         double more = limb.gravity().loadFor(load, MORE);
         return new LimbTorque(
@@ -122,7 +127,29 @@ final class LineSets {
                 load,
                 here.loadShare(),
                 more,
-                plate(Gravity.nearestPlate(more)));
+                plate(Gravity.nearestPlate(more)),
+                next);
+    }
+
+    private @Nullable LoadStep next(Limb limb, double load, List<BlockDraft> blocks) {
+        int repetitions = repetitions(blocks);
+        return repetitions == 0
+                ? null
+                : LoadStep.next(limb.gravity(), load, repetitions, policy).orElse(null);
+    }
+
+    /** Of the first movement that a load can hang on. */
+    private static int repetitions(List<BlockDraft> blocks) {
+        for (var block : blocks) {
+            if (block.numbers().containsKey("load")) {
+                return block.numbers().getOrDefault("repetitions", 0.0).intValue();
+            }
+            int inside = repetitions(block.blocks());
+            if (inside > 0) {
+                return inside;
+            }
+        }
+        return 0;
     }
 
     static @Nullable Double plate(OptionalDouble plate) {

@@ -7,11 +7,16 @@ import gradino.core.measure.PropGrid;
 import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
 import gradino.server.intake.Client;
+import java.util.ArrayList;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** The client's props for a position: blocks where a shank lies flat and its length is known, else a strap's half degrees. */
 public final class Props {
     private static final double STRAP_STEP_DEGREES = 0.5;
+    private static final double EASIER_DEGREES = 20;
+    private static final double LEAST_EASIER_DEGREES = 1;
+    private static final int MOST_EASIER = 8;
 
     private Props() {}
 
@@ -32,6 +37,25 @@ public final class Props {
                 ? new PropGrid.Blocks(
                         shank.get().length(), Centimetres.of(client.details().blockStepCm()))
                 : new PropGrid.AngleStep(STRAP_STEP_DEGREES);
+    }
+
+    /** What may be taken instead when a side does not go as deep that day: the next heights or angles down. */
+    public static List<SetUp> easier(PropGrid grid, Degrees angle) {
+        var planned = setUp(grid, angle);
+        var found = new ArrayList<SetUp>();
+        for (double down = STRAP_STEP_DEGREES;
+                down <= EASIER_DEGREES && found.size() < MOST_EASIER;
+                down += STRAP_STEP_DEGREES) {
+            var other = setUp(grid, angle.plus(-down));
+            var above = found.isEmpty() ? planned : found.get(found.size() - 1);
+            boolean another = !other.equals(above)
+                    && other.reachedDegrees() >= 0
+                    && above.reachedDegrees() - other.reachedDegrees() >= LEAST_EASIER_DEGREES;
+            if (another) {
+                found.add(other);
+            }
+        }
+        return List.copyOf(found);
     }
 
     public static SetUp setUp(PropGrid grid, Degrees angle) {

@@ -1,5 +1,6 @@
 package gradino.server.prescribe;
 
+import gradino.core.advance.Policy;
 import gradino.core.because.Finding;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Motion;
@@ -102,8 +103,8 @@ record ScorePreview(
             List<Integer> capacity,
             int lowest) {}
 
-    static ScorePreview of(Client client, SessionDraft draft, Checked checked) {
-        var set = LineSets.of(client, draft);
+    static ScorePreview of(Client client, SessionDraft draft, Checked checked, Policy policy) {
+        var set = LineSets.of(client, draft, policy);
         return checked.timeline()
                 .map(t -> new ScorePreview(
                         t.phases().stream().map(ScorePhase::of).toList(),

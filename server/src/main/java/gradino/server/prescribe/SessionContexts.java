@@ -2,6 +2,7 @@ package gradino.server.prescribe;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import gradino.core.advance.Policy;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Motion;
 import gradino.core.body.Sided;
@@ -47,6 +48,11 @@ public class SessionContexts {
         this.measures = measures;
         this.writes = writes;
         this.clock = clock;
+    }
+
+    /** The numbers that steps are judged by now. */
+    Policy policy() {
+        return history.policy();
     }
 
     /** The same facts hold from one key stroke to the next, until something is written or another minute begins. */
