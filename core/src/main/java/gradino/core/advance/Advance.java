@@ -13,7 +13,6 @@ import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.EffortClass;
 import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.PlanCheck;
-import gradino.core.prescribe.PlanContext;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -27,12 +26,19 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Advance {
     /** Changes whenever the same state and policy could give another proposal. */
-    public static final String ENGINE_VERSION = "2";
+    public static final String ENGINE_VERSION = "3";
 
     private static final List<Gate> GATES =
             List.of(new StopSignGate(), new TooMuchGate(), new LongGapGate(), new UnknownsGate(), new QualifiedGate());
 
     private Advance() {}
+
+    /** As {@link #propose}, only what it comes to: for going through thousands of states. */
+    static Proposed step(Situation now) {
+        return suspension(now)
+                .map(p -> new Proposed(p.verdict(), p.lever(), p.why(), p.to()))
+                .orElseGet(() -> judge(now, now.dose(), null, true).step());
+    }
 
     public static Proposal propose(LineState state, Side side, Policy policy, Moment moment) {
         var now = new Situation(state, side, policy, moment);
@@ -59,9 +65,20 @@ public final class Advance {
                 .orElse(true);
     }
 
+    /** Whether a coach has not seen this yet: it waits, or it says stay to something new. */
+    public static boolean isNew(LineState state, Proposal proposal) {
+        if (proposal.verdict() != Verdict.STAY || proposal.suspends() != null) {
+            return waits(state, proposal);
+        }
+        return state.side(proposal.side())
+                .lastDecision()
+                .map(d -> state.sessions().stream().anyMatch(s -> s.lastHeard().isAfter(d.recordedAt())))
+                .orElse(!state.sessions().isEmpty());
+    }
+
     /** Whether a line counts as a newcomer's at a moment. */
     public static boolean isNewcomer(LineState state, Policy policy, Moment moment) {
-        return new Situation(state, Side.LEFT, policy, moment).newcomer();
+        return new Attendance(state, policy, moment).newcomer();
     }
 
     /**
@@ -93,28 +110,36 @@ public final class Advance {
     }
 
     private static Proposal judged(Situation s, Dose inForce, @Nullable String suspends) {
-        var draft = new Draft(s, inForce, suspends);
+        var draft = judge(s, inForce, suspends, false);
+        return draft.proposal(draft.step());
+    }
+
+    /** @param lean leaves out what only a reader needs: gates after the deciding one, levers after the step */
+    private static Draft judge(Situation s, Dose inForce, @Nullable String suspends, boolean lean) {
+        var draft = new Draft(s, inForce, suspends, lean);
         for (var gate : GATES) {
-            draft.judge(gate);
+            if (draft.deciding == null || !lean) {
+                draft.judge(gate);
+            }
         }
-        return draft.finish();
+        return draft;
     }
 
     /** Gathers one proposal; lives for one call. */
     private static final class Draft {
         private final Situation s;
-        private final PlanContext context;
         private final Dose inForce;
         private final @Nullable String suspends;
+        private final boolean lean;
         private final List<GateResult> gates = new ArrayList<>();
         private final List<Because> requests = new ArrayList<>();
         private final List<Proposal.Alternative> alternatives = new ArrayList<>();
         private final List<Because> unlock = new ArrayList<>();
         private Gate.@Nullable Judgement deciding;
 
-        Draft(Situation s, Dose inForce, @Nullable String suspends) {
+        Draft(Situation s, Dose inForce, @Nullable String suspends, boolean lean) {
+            this.lean = lean;
             this.s = s;
-            this.context = s.context();
             this.inForce = inForce;
             this.suspends = suspends;
         }
@@ -133,7 +158,7 @@ public final class Advance {
             }
         }
 
-        Proposal finish() {
+        Proposed step() {
             if (deciding == null) {
                 return stepUp();
             }
@@ -141,38 +166,40 @@ public final class Advance {
             var cause = deciding.cause();
             if (verdict == Verdict.STEP_DOWN && cause != null) {
                 var down = StepDown.of(cause, s);
-                return proposal(verdict, null, down.why(), down.dose());
+                return new Proposed(verdict, null, down.why(), down.dose());
             }
-            return proposal(
+            return new Proposed(
                     verdict == null ? Verdict.STAY : verdict,
                     null,
                     deciding.result().because(),
                     s.dose());
         }
 
-        private Proposal stepUp() {
-            LeverId raised = null;
-            var why = Because.of(Reason.MAINTAIN);
-            var to = s.dose();
+        private Proposed stepUp() {
+            Proposed step = null;
             var ladder = Ladder.of(s);
             for (var lever : ladder) {
+                if (lean && step != null) {
+                    break;
+                }
                 var attempt = lever.attempt(s);
                 var dose = attempt.dose();
-                var blocked = dose == null ? attempt.why() : notAllowed(dose).orElse(null);
-                if (blocked == null && raised == null && dose != null) {
-                    raised = lever.id();
-                    why = attempt.why();
-                    to = dose;
+                var blocked = dose == null
+                        ? attempt.why()
+                        : s.checkedOnce(dose, this::notAllowed).orElse(null);
+                if (blocked == null && step == null && dose != null) {
+                    step = new Proposed(Verdict.STEP_UP, lever.id(), attempt.why(), dose);
                 } else {
                     alternatives.add(new Proposal.Alternative(
                             lever.id(), blocked == null, blocked == null ? attempt.why() : blocked));
-                    passedOver(attempt, raised == null);
+                    passedOver(attempt, step == null);
                 }
             }
-            if (raised == null && !ladder.isEmpty()) {
-                why = Because.of(Reason.AT_TOP_OF_LADDER);
+            if (step != null) {
+                return step;
             }
-            return proposal(raised == null ? Verdict.STAY : Verdict.STEP_UP, raised, why, to);
+            var top = Because.of(ladder.isEmpty() ? Reason.MAINTAIN : Reason.AT_TOP_OF_LADDER);
+            return new Proposed(Verdict.STAY, null, top, s.dose());
         }
 
         private void passedOver(Lever.Attempt attempt, boolean beforeTheStep) {
@@ -188,6 +215,7 @@ public final class Advance {
          */
         private Optional<Because> notAllowed(Dose dose) {
             var plan = s.planWith(dose);
+            var context = s.context();
             return PlanCheck.checkSide(plan, s.side(), context).stream()
                     .filter(Finding::blocks)
                     .findFirst()
@@ -200,12 +228,13 @@ public final class Advance {
             return Compiler.secondsOf(plan) > Compiler.secondsOf(s.planWith(s.dose()));
         }
 
-        private Proposal proposal(Verdict verdict, @Nullable LeverId lever, Because why, Dose to) {
+        Proposal proposal(Proposed step) {
+            var to = step.to();
             return new Proposal(
                     s.side(),
-                    verdict,
-                    lever,
-                    why,
+                    step.verdict(),
+                    step.lever(),
+                    step.why(),
                     s.limiter(),
                     inForce,
                     to,
@@ -215,6 +244,7 @@ public final class Advance {
                     deciding == null ? List.of() : deciding.parts(),
                     alternatives,
                     unlock.stream().distinct().toList(),
+                    Watch.of(s),
                     suspends,
                     s.evidence(),
                     sessionsPerWeek(to),

@@ -10,8 +10,8 @@ import gradino.core.prescribe.Dose;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.Optional;
-import java.util.stream.DoubleStream;
 
 /**
  * Further into the range: min(estimate − 2°, estimate − 1.645·SE, old + 5°, what is left of 5° in any seven days), down
@@ -47,6 +47,10 @@ final class AngleLever implements Lever {
             return blocked(Because.of(
                     Reason.BEYOND_USUAL, Term.of(flag, Unit.DEGREE), Term.of(BEYOND_CONTROL_RATIO, Unit.RATIO)));
         }
+        if (s.value(Threshold.LEVEL_FIRST) > 0
+                && s.reallyBehind().filter(side -> side != s.side()).isPresent()) {
+            return blocked(Because.of(Reason.LEVEL_FIRST));
+        }
         var feel = s.me().endFeel();
         if (feel != null && feel.isStructure()) {
             return blocked(Because.of(Reason.END_FEEL_STRUCTURE));
@@ -78,10 +82,7 @@ final class AngleLever implements Lever {
             return blocked(Because.of(Reason.NEVER_MEASURED), Because.of(Reason.ASK_COLD));
         }
         int days = s.moment().daysSince(range.at());
-        long sessions = s.state().sessions().stream()
-                .filter(x -> x.endedAt().isAfter(range.at()))
-                .count();
-        if (days > s.value(Threshold.COLD_DAYS) && sessions > s.value(Threshold.COLD_SESSIONS)) {
+        if (days > s.value(Threshold.COLD_DAYS) && sessionsSince(s, range.at()) > s.value(Threshold.COLD_SESSIONS)) {
             return blocked(Because.of(Reason.COLD_READING_OLD, Term.of(days, Unit.DAY)), Because.of(Reason.ASK_COLD));
         }
         return observed(s)
@@ -89,9 +90,14 @@ final class AngleLever implements Lever {
                 : blocked(Because.of(Reason.NOT_OBSERVED), Because.of(Reason.ASK_OBSERVE));
     }
 
+    private static long sessionsSince(Situation s, Instant reading) {
+        return s.state().sessions().stream()
+                .filter(x -> x.endedAt().isAfter(reading))
+                .count();
+    }
+
     private static boolean observed(Situation s) {
-        var runs = s.runs();
-        return runs.subList(Math.max(0, runs.size() - s.whole(Threshold.SESSIONS_NEEDED)), runs.size()).stream()
+        return s.rung().lastRuns().stream()
                 .flatMap(java.util.Collection::stream)
                 .anyMatch(x -> x.observer().isCoach());
     }
@@ -109,13 +115,9 @@ final class AngleLever implements Lever {
         if (bound.isEmpty()) {
             return Attempt.blocked(Because.of(Reason.NEVER_MEASURED), Because.of(Reason.ASK_COLD));
         }
-        double wanted = DoubleStream.of(
-                        bound.get().value(),
-                        old.value() + s.value(Threshold.ANGLE_STEP),
-                        old.value() + leftThisWeek(s),
-                        cap.map(Restriction::bound).orElse(Double.MAX_VALUE))
-                .min()
-                .orElseThrow();
+        double stepped = old.value() + Math.min(s.value(Threshold.ANGLE_STEP), leftThisWeek(s));
+        double capped = cap.map(Restriction::bound).orElse(Double.MAX_VALUE);
+        double wanted = Math.min(bound.get().value(), Math.min(stepped, capped));
         var reached = s.onProps(Degrees.of(wanted));
         double gain = reached.minus(old);
         if (gain < s.value(Threshold.ANGLE_LEAST)) {
@@ -144,17 +146,23 @@ final class AngleLever implements Lever {
     /** What is left of the degrees allowed in any seven days. */
     private static double leftThisWeek(Situation s) {
         var weekAgo = s.moment().instant().minus(Duration.ofDays(7));
-        double used = s.me().decisions().stream()
-                .filter(d -> d.happenedAt().isAfter(weekAgo))
-                .mapToDouble(d -> Math.max(0, d.after().angle().minus(d.before().angle())))
-                .sum();
+        double used = 0;
+        for (var d : s.me().decisions()) {
+            if (d.happenedAt().isAfter(weekAgo)) {
+                used += Math.max(0, d.after().angle().minus(d.before().angle()));
+            }
+        }
         return Math.max(0, s.value(Threshold.ANGLE_WEEK) - used);
     }
 
     /** Whether a deeper angle was in force before, so that going back to it needs only gate 5. */
     private static boolean heldBefore(Situation s) {
-        return s.me().decisions().stream()
-                .anyMatch(d -> d.before().angle().minus(s.dose().angle()) >= s.value(Threshold.ANGLE_LEAST));
+        for (var d : s.me().decisions()) {
+            if (d.before().angle().minus(s.dose().angle()) >= s.value(Threshold.ANGLE_LEAST)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static Optional<Attempt> blocked(Because why, Because... requests) {

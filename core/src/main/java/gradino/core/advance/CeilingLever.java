@@ -5,6 +5,7 @@ import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
 import gradino.core.prescribe.BlockForm;
+import gradino.core.prescribe.MethodBlock;
 import gradino.core.quantity.EffortPercent;
 
 /** Ten points more effort: first to 70 %, later to the method's top; never over the client's cap. */
@@ -22,9 +23,14 @@ final class CeilingLever implements Lever {
 
     @Override
     public Attempt attempt(Situation s) {
+        if (s.plateau()) {
+            return Attempt.blocked(Because.of(Reason.PLATEAU_FIRST));
+        }
         int top = id == LeverId.CEILING
                 ? s.whole(Threshold.CEILING_FIRST_TOP)
-                : s.method().range(BlockForm.GRADED_SET, "ceiling").mostWhole();
+                : s.range(BlockForm.GRADED_SET, "ceiling")
+                        .map(MethodBlock.Range::mostWhole)
+                        .orElse(0);
         int old = s.dose().ceiling().value();
         int cap = s.state().client().limits().highestEffort().value();
         int next = Math.min(Math.min(top, cap), old + s.whole(Threshold.CEILING_STEP));

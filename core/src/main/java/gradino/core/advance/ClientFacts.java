@@ -29,6 +29,10 @@ public record ClientFacts(
         return new ClientFacts(to, hypermobile, minutes, wantedDegrees, goalDegrees, flagAboveDegrees, studioGapLimit);
     }
 
+    ClientFacts withWanted(double degrees) {
+        return new ClientFacts(limits, hypermobile, minutes, degrees, goalDegrees, flagAboveDegrees, studioGapLimit);
+    }
+
     public GapLimit gapLimit() {
         return studioGapLimit == null ? GapLimit.HOUSE : studioGapLimit;
     }

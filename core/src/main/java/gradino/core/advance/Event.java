@@ -10,6 +10,7 @@ import gradino.core.perform.StopSign;
 import gradino.core.prescribe.Dose;
 import gradino.core.quantity.Tenths;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import org.jspecify.annotations.Nullable;
 
 /** A recorded fact that bears on a line. Every one has the time it happened and the time it was recorded. */
@@ -72,6 +73,50 @@ public sealed interface Event {
 
     /** The coach's written clearance of every stop sign so far. */
     record Cleared(Instant happenedAt, Instant recordedAt) implements Event {}
+
+    /**
+     * A time in which the client does not train: known beforehand, or told of afterwards.
+     *
+     * @param until null while it lasts
+     */
+    record Paused(PauseKind kind, Instant from, @Nullable Instant until, Instant recordedAt) implements Event {
+        @Override
+        public Instant happenedAt() {
+            return from;
+        }
+
+        boolean endedBetween(Instant after, Instant before) {
+            return until != null && until.isAfter(after) && !until.isAfter(before);
+        }
+
+        /** Whole days by the calendar, up to a moment while it lasts. */
+        int days(Moment moment) {
+            var end = until == null ? moment.instant() : until;
+            return (int) ChronoUnit.DAYS.between(moment.day(from), moment.day(end));
+        }
+
+        boolean holds(Instant moment) {
+            return !moment.isBefore(from) && (until == null || moment.isBefore(until));
+        }
+    }
+
+    /** The line goes on by another method: what was done before is no evidence for its rungs. */
+    record MethodChanged(String from, String to, Instant happenedAt, Instant recordedAt) implements Event {}
+
+    /** Why somebody does not train for a while. */
+    enum PauseKind {
+        ILLNESS,
+        AWAY,
+        OTHER;
+
+        String words() {
+            return switch (this) {
+                case ILLNESS -> "ill";
+                case AWAY -> "away";
+                case OTHER -> "not training";
+            };
+        }
+    }
 
     /** How a proposal was answered. */
     enum Answer {

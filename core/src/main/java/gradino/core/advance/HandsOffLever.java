@@ -16,7 +16,11 @@ final class HandsOffLever implements Lever {
 
     @Override
     public Attempt attempt(Situation s) {
-        var hold = s.method().range(BlockForm.HANDS_OFF_HOLD, "hold");
+        var known = s.range(BlockForm.HANDS_OFF_HOLD, "hold");
+        if (known.isEmpty()) {
+            return Attempt.blocked(Because.of(Reason.NOT_IN_METHOD, Term.of("hands-off hold")));
+        }
+        var hold = known.get();
         if (!s.dose().hasHandsOff()) {
             int repetitions = (int)
                     s.method().range(BlockForm.HANDS_OFF_HOLD, "repetitions").usual();

@@ -21,6 +21,9 @@ import org.jspecify.annotations.Nullable;
  * @param grid the angles the props can give
  * @param sessions in the order of time
  * @param stops stop signs that are not cleared yet
+ * @param pauses in the order in which they began
+ * @param methodSince when the line's method was last changed; what came before is no evidence for its rungs
+ * @param later facts that lie after the moment of the fold, which are not counted
  */
 public record LineState(
         Plan plan,
@@ -28,7 +31,10 @@ public record LineState(
         ClientFacts client,
         Sided<SideState> sides,
         List<SessionFacts> sessions,
-        List<StopFact> stops) {
+        List<StopFact> stops,
+        List<Event.Paused> pauses,
+        Instant methodSince,
+        int later) {
 
     /** A stop sign in force for this line. */
     record StopFact(
@@ -42,18 +48,52 @@ public record LineState(
     public LineState {
         sessions = List.copyOf(sessions);
         stops = List.copyOf(stops);
+        pauses = List.copyOf(pauses);
     }
 
     public static LineState open(Plan plan, PropGrid grid, ClientFacts client) {
-        return new LineState(plan, grid, client, plan.doses().map((s, d) -> SideState.first(d)), List.of(), List.of());
+        return new LineState(
+                plan,
+                grid,
+                client,
+                plan.doses().map((s, d) -> SideState.first(d)),
+                List.of(),
+                List.of(),
+                List.of(),
+                Instant.MIN,
+                0);
     }
 
-    /** Folds events, whatever order they come in: by the time they happened, then by the time they were recorded. */
-    public static LineState fold(LineState start, List<Event> events, NoiseRules noise) {
+    /**
+     * As below, without what happened after a moment: a clock was wrong, or a file is. It is counted, so that it can be said.
+     */
+    public static LineState fold(LineState start, List<Event> events, NoiseRules noise, Instant upTo) {
+        var known = upTo(events, upTo);
+        return fold(start, known, noise).withLater(events.size() - known.size());
+    }
+
+    /** Without what lies ahead, but for a pause, which may well be known beforehand. */
+    static List<Event> upTo(List<Event> events, Instant moment) {
+        return events.stream()
+                .filter(e -> e instanceof Event.Paused || !e.happenedAt().isAfter(moment))
+                .toList();
+    }
+
+    /** By the time they happened, then by the time they were recorded. */
+    static List<Event> inOrder(List<Event> events) {
         var ordered = new ArrayList<>(events);
         ordered.sort(Comparator.comparing(Event::happenedAt).thenComparing(Event::recordedAt));
+        return ordered;
+    }
+
+    private LineState withLater(int count) {
+        return new LineState(plan, grid, client, sides, sessions, stops, pauses, methodSince, count);
+    }
+
+    /** Folds events, whatever order they come in. */
+    public static LineState fold(LineState start, List<Event> events, NoiseRules noise) {
         var state = start;
-        for (var event : ordered) {
+        for (var event : inOrder(events)) {
             state = state.step(event, noise);
         }
         return state;
@@ -75,8 +115,14 @@ public record LineState(
             return with(decided.side(), side(decided.side()).decided(decided));
         } else if (event instanceof Event.StopSignElsewhere stop) {
             return stopped(new StopFact(stop.sessionId(), stop.sign(), stop.side(), stop.happenedAt()));
+        } else if (event instanceof Event.MethodChanged changed) {
+            return new LineState(plan, grid, client, sides, sessions, stops, pauses, changed.happenedAt(), later);
+        } else if (event instanceof Event.Paused paused) {
+            var all = new ArrayList<>(pauses);
+            all.add(paused);
+            return new LineState(plan, grid, client, sides, sessions, stops, all, methodSince, later);
         } else {
-            return new LineState(plan, grid, client, sides, sessions, List.of());
+            return new LineState(plan, grid, client, sides, sessions, List.of(), pauses, methodSince, later);
         }
     }
 
@@ -85,11 +131,16 @@ public record LineState(
     }
 
     public LineState with(Side side, SideState state) {
-        return new LineState(plan, grid, client, sides.with(side, state), sessions, stops);
+        return new LineState(plan, grid, client, sides.with(side, state), sessions, stops, pauses, methodSince, later);
     }
 
     public LineState with(ClientFacts facts) {
-        return new LineState(plan, grid, facts, sides, sessions, stops);
+        return new LineState(plan, grid, facts, sides, sessions, stops, pauses, methodSince, later);
+    }
+
+    LineState withSessionsPerWeek(int perWeek) {
+        return new LineState(
+                plan.withSessionsPerWeek(perWeek), grid, client, sides, sessions, stops, pauses, methodSince, later);
     }
 
     public int sessionCount() {
@@ -107,7 +158,7 @@ public record LineState(
                 .filter(s -> !s.endedAt().isAfter(decision.happenedAt()))
                 .toList();
         var then = sides.with(decision.side(), side(decision.side()).before(decision));
-        return new LineState(plan, grid, client, then, earlier, stops);
+        return new LineState(plan, grid, client, then, earlier, stops, pauses, methodSince, later);
     }
 
     private SideState measured(Event.MeasuredCold measured, NoiseRules noise) {
@@ -125,10 +176,11 @@ public record LineState(
     }
 
     private LineState held(Event.SessionHeld held) {
-        var all = new ArrayList<>(sessions);
+        var all = new ArrayList<SessionFacts>(sessions.size() + 1);
+        all.addAll(sessions);
         all.add(SessionFacts.of(held.session(), held.recordedAt()));
         var sign = held.session().stopSign();
-        var next = new LineState(plan, grid, client, sides, all, stops);
+        var next = new LineState(plan, grid, client, sides, all, stops, pauses, methodSince, later);
         return sign == null
                 ? next
                 : next.stopped(
@@ -138,13 +190,19 @@ public record LineState(
     private LineState answered(Event.MorningAnswered answered) {
         var morning = new SessionFacts.Morning(answered.settled(), answered.soreness(), answered.recordedAt());
         var all = new ArrayList<>(sessions);
-        all.replaceAll(s -> s.id().equals(answered.sessionId()) ? s.with(morning) : s);
-        return new LineState(plan, grid, client, sides, all, stops);
+        // The newest is asked about most often: look from the end.
+        for (int i = all.size() - 1; i >= 0; i--) {
+            if (all.get(i).id().equals(answered.sessionId())) {
+                all.set(i, all.get(i).with(morning));
+                break;
+            }
+        }
+        return new LineState(plan, grid, client, sides, all, stops, pauses, methodSince, later);
     }
 
     private LineState stopped(StopFact stop) {
         var all = new ArrayList<>(stops);
         all.add(stop);
-        return new LineState(plan, grid, client, sides, sessions, all);
+        return new LineState(plan, grid, client, sides, sessions, all, pauses, methodSince, later);
     }
 }

@@ -2,10 +2,11 @@ package gradino.core.advance;
 
 import gradino.core.because.Because;
 import gradino.core.because.Reason;
+import gradino.core.because.Term;
 import gradino.core.because.Unit;
 import gradino.core.because.Verdict;
 
-/** Gate 3: days without this joint beyond its planned interval. A gap that was decided upon is asked again in the next band only. */
+/** Gate 3: a pause, or days without this joint beyond its planned interval. A gap that was decided upon is asked again in the next band only. */
 final class LongGapGate implements Gate {
 
     @Override
@@ -15,7 +16,14 @@ final class LongGapGate implements Gate {
 
     @Override
     public Judgement judge(Situation s) {
-        int beyond = s.daysBeyondPlan();
+        var paused = s.attendance().pausedNow();
+        if (paused.isPresent()) {
+            var since = paused.get();
+            int lasted = since.days(s.moment());
+            var because = Because.of(Reason.PAUSED, Term.of(since.kind().words()), amount(lasted, Unit.DAY));
+            return decided(s, Verdict.STAY, Threshold.GAP_STAY_DAYS, lasted, because);
+        }
+        int beyond = s.attendance().daysBeyondPlan();
         var days = amount(beyond, Unit.DAY);
         if (isOpen(s, beyond, Threshold.GAP_NEWCOMER_DAYS)) {
             return decided(
@@ -31,6 +39,15 @@ final class LongGapGate implements Gate {
             return decided(s, Verdict.STEP_DOWN, Threshold.GAP_DOWN_DAYS, beyond, Because.of(Reason.AWAY_DOWN, days))
                     .by(DownCause.UNKNOWN)
                     .asking(Because.of(Reason.ASK_REMEASURE));
+        }
+        int ill = s.attendance().daysIllSinceLastSession();
+        if (ill >= s.value(Threshold.ILLNESS_DAYS)) {
+            return decided(
+                    s,
+                    Verdict.STAY,
+                    Threshold.ILLNESS_DAYS,
+                    ill,
+                    Because.of(Reason.AFTER_ILLNESS, amount(ill, Unit.DAY)));
         }
         if (beyond >= s.value(Threshold.GAP_STAY_DAYS)) {
             return decided(s, Verdict.STAY, Threshold.GAP_STAY_DAYS, beyond, Because.of(Reason.AWAY_STAY, days));

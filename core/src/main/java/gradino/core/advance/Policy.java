@@ -4,31 +4,44 @@ import gradino.core.because.Source;
 import gradino.core.because.Unit;
 import gradino.core.body.DataFile;
 import gradino.core.measure.NoiseRules;
+import gradino.core.quantity.Degrees;
 import gradino.core.quantity.OutOfBoundsException;
-import java.util.Collections;
+import gradino.core.quantity.UncertainAngle;
 import java.util.EnumMap;
 import java.util.Map;
 import org.apache.commons.csv.CSVRecord;
 
 /**
  * The numbers by which steps are judged. A stored decision names the version.
- *
- * @param version changes whenever a number does
  */
-public record Policy(String version, Map<Threshold, Entry> entries, NoiseRules noise) {
+public final class Policy {
     private static final Policy HOUSE = load();
 
-    /** One threshold with the range an owner may set it in. */
-    public record Entry(double value, Unit unit, double min, double max, Source source) {
+    private final String version;
+    private final EnumMap<Threshold, Entry> entries;
+    private final NoiseRules noise;
+
+    /**
+     * One threshold with the range an owner may set it in.
+     *
+     * @param gate the part of a decision it belongs to
+     * @param words what it does
+     */
+    public record Entry(String gate, String words, double value, Unit unit, double min, double max, Source source) {
         public Entry {
             OutOfBoundsException.require("threshold", value, min, max, unit.suffix());
         }
+
+        Entry withValue(double to) {
+            return new Entry(gate, words, to, unit, min, max, source);
+        }
     }
 
-    public Policy {
-        var own = new EnumMap<Threshold, Entry>(Threshold.class);
-        own.putAll(entries);
-        entries = Collections.unmodifiableMap(own);
+    Policy(String version, Map<Threshold, Entry> entries, NoiseRules noise) {
+        this.version = version;
+        this.entries = new EnumMap<>(Threshold.class);
+        this.entries.putAll(entries);
+        this.noise = noise;
         for (var threshold : Threshold.values()) {
             if (!entries.containsKey(threshold)) {
                 throw new IllegalArgumentException("policy " + version + " lacks " + threshold);
@@ -36,8 +49,27 @@ public record Policy(String version, Map<Threshold, Entry> entries, NoiseRules n
         }
     }
 
+    public String version() {
+        return version;
+    }
+
+    public NoiseRules noise() {
+        return noise;
+    }
+
     public static Policy house() {
         return HOUSE;
+    }
+
+    /**
+     * A copy with some numbers set otherwise.
+     *
+     * @throws OutOfBoundsException for a value outside its range; {@link PolicyCheck} says so beforehand
+     */
+    public Policy with(String newVersion, Map<Threshold, Double> values) {
+        var own = new EnumMap<Threshold, Entry>(entries);
+        values.forEach((threshold, value) -> own.put(threshold, entry(threshold).withValue(value)));
+        return new Policy(newVersion, own, noise);
     }
 
     public double value(Threshold threshold) {
@@ -49,6 +81,13 @@ public record Policy(String version, Map<Threshold, Entry> entries, NoiseRules n
         return (int) Math.round(value(threshold));
     }
 
+    /** Deepest angle that an estimate allows: min(estimate − margin, estimate − sigmas · standard error). */
+    public Degrees deepest(UncertainAngle estimate) {
+        double free =
+                Math.max(value(Threshold.ANGLE_MARGIN), value(Threshold.ANGLE_SIGMAS) * estimate.standardUncertainty());
+        return estimate.value().plus(-free);
+    }
+
     public Source source(Threshold threshold) {
         return entry(threshold).source();
     }
@@ -57,7 +96,7 @@ public record Policy(String version, Map<Threshold, Entry> entries, NoiseRules n
         return entry(threshold).unit();
     }
 
-    private Entry entry(Threshold threshold) {
+    public Entry entry(Threshold threshold) {
         var entry = entries.get(threshold);
         if (entry == null) {
             throw new IllegalStateException("no " + threshold);
@@ -68,11 +107,13 @@ public record Policy(String version, Map<Threshold, Entry> entries, NoiseRules n
     private static Policy load() {
         Map<Threshold, Entry> entries = new EnumMap<>(Threshold.class);
         DataFile.rows("policy-house.csv", Policy::row).forEach(row -> entries.put(row.getKey(), row.getValue()));
-        return new Policy("house-2", entries, NoiseRules.HOUSE);
+        return new Policy("house-3", entries, NoiseRules.HOUSE);
     }
 
     private static Map.Entry<Threshold, Entry> row(CSVRecord row) {
         var entry = new Entry(
+                row.get("gate"),
+                row.get("words"),
                 Double.parseDouble(row.get("value")),
                 Unit.valueOf(row.get("unit")),
                 Double.parseDouble(row.get("min")),

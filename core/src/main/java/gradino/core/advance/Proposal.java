@@ -2,11 +2,15 @@ package gradino.core.advance;
 
 import gradino.core.because.Because;
 import gradino.core.because.GateResult;
+import gradino.core.because.Reason;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.measure.Limiter;
 import gradino.core.prescribe.Dose;
+import java.util.EnumSet;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -22,6 +26,7 @@ import org.jspecify.annotations.Nullable;
  * @param failed every single part that kept the line from stepping up
  * @param alternatives levers that were looked at and not taken
  * @param unlock what would open the next step
+ * @param notes what a coach should know beside the verdict
  * @param suspends id of the accepted step that later facts took back; null for none
  * @param evidence ids of the sessions looked at
  * @param sessionsPerWeek what the plan's frequency becomes when the step enters a harder class
@@ -40,6 +45,7 @@ public record Proposal(
         List<Because> failed,
         List<Alternative> alternatives,
         List<Because> unlock,
+        List<Because> notes,
         @Nullable String suspends,
         List<String> evidence,
         int sessionsPerWeek,
@@ -48,6 +54,35 @@ public record Proposal(
 
     /** A lever that was not taken, and why not. */
     public record Alternative(LeverId lever, boolean possible, Because why) {}
+
+    /** Whether it may be accepted among others at once: a step up or a stay that asks for nothing and warns of nothing. */
+    public boolean plain() {
+        boolean quiet = suspends == null && requests.isEmpty() && notes.isEmpty();
+        return quiet
+                && (verdict == Verdict.STEP_UP
+                        || (verdict == Verdict.STAY && failed.stream().noneMatch(f -> WARNINGS.contains(f.reason()))));
+    }
+
+    private static final Set<Reason> WARNINGS = EnumSet.of(
+            Reason.PAIN_NOT_CLEAN,
+            Reason.MORNING_NOT_SETTLED,
+            Reason.MORNING_AWAITED,
+            Reason.FAULTS_SEEN,
+            Reason.CRAMPS,
+            Reason.UNPLANNED_STOP,
+            Reason.AFTER_ILLNESS,
+            Reason.AWAY_STAY);
+
+    /** Everything it rests on, so that what changed since another is a difference of sets. */
+    public Set<Because> reasons() {
+        var all = new LinkedHashSet<Because>();
+        all.add(why);
+        all.addAll(failed);
+        all.addAll(requests);
+        all.addAll(notes);
+        alternatives.stream().filter(a -> !a.possible()).forEach(a -> all.add(a.why()));
+        return all;
+    }
 
     public boolean changesDose() {
         return !from.equals(to);

@@ -24,9 +24,8 @@ final class QualifiedGate implements Gate {
 
     @Override
     public Judgement judge(Situation s) {
-        var runs = s.runs();
         int needed = s.whole(Threshold.SESSIONS_NEEDED);
-        var looked = runs.subList(Math.max(0, runs.size() - needed), runs.size());
+        var looked = s.rung().lastRuns();
         var parts = new ArrayList<Because>();
         looked.forEach(run -> run.forEach(session -> failings(s, session, parts)));
         if (parts.isEmpty() && looked.size() < needed) {
@@ -78,6 +77,12 @@ final class QualifiedGate implements Gate {
         }
         if (session.observer().seesFaults() && facts.mostFaults() > s.value(Threshold.FAULTS_A_SET)) {
             parts.add(against(s, Reason.FAULTS_SEEN, facts.mostFaults(), Threshold.FAULTS_A_SET));
+        }
+        if (facts.otherAngle() != null) {
+            parts.add(Because.of(
+                    Reason.OTHER_ANGLE,
+                    amount(facts.otherAngle().value(), Unit.DEGREE),
+                    amount(session.doses().on(s.side()).angle().value(), Unit.DEGREE)));
         }
         effort(s, facts, parts);
         if (facts.mostCramps() > s.value(Threshold.CRAMPS_A_SET)) {

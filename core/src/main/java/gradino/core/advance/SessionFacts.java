@@ -45,6 +45,11 @@ record SessionFacts(
         return morning != null && morning.recordedAt().isAfter(recordedAt) ? morning.recordedAt() : recordedAt;
     }
 
+    /** The next-morning questions were not answered. */
+    boolean isUnknown() {
+        return morning == null;
+    }
+
     int sorenessOrZero() {
         return morning == null || morning.soreness() == null
                 ? 0

@@ -5,6 +5,7 @@ import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
 import gradino.core.prescribe.BlockForm;
+import gradino.core.prescribe.MethodBlock;
 
 /** One set more, to the method's most. */
 final class SetsLever implements Lever {
@@ -16,7 +17,12 @@ final class SetsLever implements Lever {
 
     @Override
     public Attempt attempt(Situation s) {
-        int top = s.method().range(BlockForm.GRADED_SET, "sets").mostWhole();
+        int most = s.range(BlockForm.GRADED_SET, "sets")
+                .map(MethodBlock.Range::mostWhole)
+                .orElse(0);
+        // One extra set for the worse side while the difference is real.
+        boolean behind = s.reallyBehind().filter(side -> side == s.side()).isPresent();
+        int top = behind ? most + 1 : most;
         int old = s.dose().sets();
         if (old >= top) {
             return Attempt.blocked(Because.of(Reason.AT_TOP, Term.of("sets"), Term.of(top, Unit.COUNT)));

@@ -6,8 +6,11 @@ import gradino.core.perform.DoneRatio;
 import gradino.core.perform.MeasuredEffort;
 import gradino.core.perform.Pain;
 import gradino.core.perform.PainKind;
+import gradino.core.perform.PropUsed;
 import gradino.core.perform.SessionRecord;
 import gradino.core.prescribe.BlockKind;
+import gradino.core.prescribe.Dose;
+import gradino.core.quantity.Degrees;
 import gradino.core.quantity.PainScore;
 import java.util.Collections;
 import java.util.HashMap;
@@ -27,6 +30,7 @@ import org.jspecify.annotations.Nullable;
  * @param unrated a set has neither a rating nor a gauge's word
  * @param effortWithin lowest share of the time on target that a gauge saw; null without one
  * @param nearMaxPeak weakest best second of a near-maximal step, %; null when a gauge saw none
+ * @param otherAngle it was done at, farthest from the dose's; null when every block was set up as planned
  * @param unplannedStop a block was left, an effort missed, or the session ended by a stop sign on this side
  */
 record SideFacts(
@@ -40,11 +44,14 @@ record SideFacts(
         boolean unrated,
         @Nullable Double effortWithin,
         @Nullable Double nearMaxPeak,
+        @Nullable Degrees otherAngle,
         boolean unplannedStop) {
+
+    private static final double SAME_ANGLE_DEGREES = 0.5;
 
     static SideFacts of(SessionRecord session, Side side) {
         var measured = session.efforts().stream().filter(e -> e.side() == side).toList();
-        var seen = new Seen(session.doses().on(side).ceiling().tenths(), measured);
+        var seen = new Seen(session.doses().on(side), measured);
         for (var block : session.blocks()) {
             if (block.side() == side) {
                 seen.add(block);
@@ -56,7 +63,7 @@ record SideFacts(
 
     /** Gathers a side's blocks in one pass. */
     private static final class Seen {
-        private final double askedTenths;
+        private final Dose asked;
         private final Map<String, Integer> faults = new HashMap<>();
         private final Map<String, Integer> cramps = new HashMap<>();
         private @Nullable Pain worst;
@@ -65,10 +72,11 @@ record SideFacts(
         private boolean rated;
         private boolean unrated;
         private double effortOff;
+        private @Nullable Degrees otherAngle;
         private boolean left;
 
-        Seen(double askedTenths, List<MeasuredEffort> measured) {
-            this.askedTenths = askedTenths;
+        Seen(Dose asked, List<MeasuredEffort> measured) {
+            this.asked = asked;
             this.measured = measured;
         }
 
@@ -76,10 +84,24 @@ record SideFacts(
             block.pains().forEach(this::hurt);
             inSet(faults, block, block.faults().size());
             inSet(cramps, block, block.cramps());
+            lie(block.prop());
             left |= block.skippedBecause() != null || block.effortMissed();
             if (block.kind() == BlockKind.PRESS && block.skippedBecause() == null && !block.besidesThePlan()) {
                 rate(block);
             }
+        }
+
+        /** A prop is only as fine as its blocks: less than {@value #SAME_ANGLE_DEGREES}° off is as planned. */
+        private void lie(@Nullable PropUsed prop) {
+            if (prop != null
+                    && off(prop.angle()) >= SAME_ANGLE_DEGREES
+                    && (otherAngle == null || off(prop.angle()) > off(otherAngle))) {
+                otherAngle = prop.angle();
+            }
+        }
+
+        private double off(Degrees angle) {
+            return Math.abs(angle.minus(asked.angle()));
         }
 
         private void hurt(Pain pain) {
@@ -105,7 +127,8 @@ record SideFacts(
                 unrated = true;
             } else {
                 rated = true;
-                effortOff = Math.max(effortOff, Math.abs(rating.value() - askedTenths));
+                effortOff = Math.max(
+                        effortOff, Math.abs(rating.value() - asked.ceiling().tenths()));
             }
         }
 
@@ -121,6 +144,7 @@ record SideFacts(
                     unrated || (!rated && measured.isEmpty()),
                     lowest(measured, MeasuredEffort::within),
                     lowest(measured, MeasuredEffort::nearMaxPeak),
+                    otherAngle,
                     sign || left);
         }
 

@@ -49,7 +49,10 @@ public record SideState(
     SideState decided(Event.DoseDecided decision) {
         var all = new ArrayList<>(decisions);
         all.add(decision);
-        return new SideState(decision.after(), base, all, passive, active, endFeel);
+        boolean moved = !decision.before().equals(decision.after());
+        // From here on "changed since" means since this step.
+        var since = moved && passive != null ? passive.fixedHere() : passive;
+        return new SideState(decision.after(), base, all, since, active, endFeel);
     }
 
     Optional<Event.DoseDecided> lastDecision() {

@@ -1,24 +1,28 @@
 package gradino.core.advance;
 
+import gradino.core.because.Because;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.measure.Limiter;
 import gradino.core.measure.RangeState;
+import gradino.core.prescribe.BlockForm;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.DoseChange;
-import gradino.core.prescribe.EffortClass;
 import gradino.core.prescribe.Method;
+import gradino.core.prescribe.MethodBlock;
 import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.PlanContext;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.UncertainAngle;
-import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -32,23 +36,95 @@ final class Situation {
     private final Moment moment;
     private final Instant decidedAt;
     private final List<SessionFacts> undecided;
-    private final List<SessionFacts> atThisRung;
-    private final boolean newcomer;
+    private final RungSessions rung;
+    private final Attendance attendance;
     private final @Nullable UncertainAngle passive;
     private final @Nullable UncertainAngle active;
-    private @Nullable List<List<SessionFacts>> runs;
+    private final Checked checked;
+    private @Nullable Worst worst;
+    private @Nullable Limiter limiter;
+
+    /** What the undecided sessions come to in one look. */
+    record Worst(int pain, boolean wrongJoint) {}
+
+    /**
+     * Doses that were held against the restrictions, the method and the minutes: the dear part of a step. Holds for one side as
+     * long as the plan, the doses in force and the client stay the same.
+     */
+    static final class Checked {
+        private final Map<Dose, Optional<Because>> newcomers = new HashMap<>();
+        private final Map<Dose, Optional<Because>> others = new HashMap<>();
+    }
 
     Situation(LineState state, Side side, Policy policy, Moment moment) {
+        this(state, side, policy, moment, new Checked());
+    }
+
+    Situation(LineState state, Side side, Policy policy, Moment moment, Checked checked) {
         this.state = state;
         this.side = side;
         this.policy = policy;
         this.moment = moment;
         this.decidedAt = me().lastDecision().map(Event.DoseDecided::recordedAt).orElse(Instant.MIN);
         this.undecided = undecidedOnes();
-        this.atThisRung = rungOnes();
-        this.newcomer = isNewcomer();
+        this.rung = new RungSessions(state, side, policy, moment);
+        this.attendance = new Attendance(state, policy, moment);
         this.passive = today(me().passive());
         this.active = today(me().active());
+        this.checked = checked;
+    }
+
+    /** The same facts under another policy with the same noise: what was gathered of them stays. */
+    private Situation(Situation same, Policy policy) {
+        this.state = same.state;
+        this.side = same.side;
+        this.policy = policy;
+        this.moment = same.moment;
+        this.decidedAt = same.decidedAt;
+        this.undecided = same.undecided;
+        this.rung = new RungSessions(state, side, policy, moment);
+        this.attendance = new Attendance(state, policy, moment);
+        this.passive = same.passive;
+        this.active = same.active;
+        this.worst = same.worst;
+        this.limiter = same.limiter;
+        this.checked = same.checked;
+    }
+
+    Situation under(Policy other) {
+        return other.noise().equals(policy.noise())
+                ? new Situation(this, other)
+                : new Situation(state, side, other, moment, checked);
+    }
+
+    Optional<Because> checkedOnce(Dose dose, Function<Dose, Optional<Because>> check) {
+        return (attendance.newcomer() ? checked.newcomers : checked.others).computeIfAbsent(dose, check);
+    }
+
+    Worst worst() {
+        var known = worst;
+        if (known == null) {
+            int pain = 0;
+            boolean wrong = false;
+            for (var session : undecided) {
+                var facts = session.on(side);
+                pain = Math.max(pain, facts.worstPain().value());
+                wrong |= facts.wrongJoint();
+            }
+            known = new Worst(pain, wrong);
+            worst = known;
+        }
+        return known;
+    }
+
+    /** The sessions at the dose in force, and how they count. */
+    RungSessions rung() {
+        return rung;
+    }
+
+    /** How often somebody came, and what kept them away. */
+    Attendance attendance() {
+        return attendance;
     }
 
     LineState state() {
@@ -79,6 +155,11 @@ final class Situation {
         return Method.byId(state.plan().method()).orElseThrow();
     }
 
+    /** A number of the line's method; empty where the method has none of it. */
+    Optional<MethodBlock.Range> range(BlockForm form, String name) {
+        return method().find(form, name);
+    }
+
     double value(Threshold threshold) {
         return policy.value(threshold);
     }
@@ -102,6 +183,15 @@ final class Situation {
     }
 
     Limiter limiter() {
+        var known = limiter;
+        if (known == null) {
+            known = judgedLimiter();
+            limiter = known;
+        }
+        return known;
+    }
+
+    private Limiter judgedLimiter() {
         return Limiter.judge(
                 passive,
                 active,
@@ -120,113 +210,49 @@ final class Situation {
     }
 
     private List<SessionFacts> undecidedOnes() {
+        if (decidedAt.equals(Instant.MIN)) {
+            return state.sessions();
+        }
         var found = new ArrayList<SessionFacts>();
         for (var session : state.sessions()) {
             if (isUndecided(session)) {
                 found.add(session);
             }
         }
-        return List.copyOf(found);
+        return Collections.unmodifiableList(found);
     }
 
-    /** Sessions done at the dose in force, since it came into force. */
-    List<SessionFacts> atThisRung() {
-        return atThisRung;
-    }
-
-    private List<SessionFacts> rungOnes() {
-        var since = me().lastChange().map(Event.DoseDecided::happenedAt).orElse(Instant.MIN);
-        var dose = dose();
-        var found = new ArrayList<SessionFacts>();
-        for (var session : state.sessions()) {
-            if (session.endedAt().isAfter(since) && session.doses().on(side).equals(dose)) {
-                found.add(session);
-            }
+    /** The side that is really behind in the cold passive range, at 95 %. */
+    Optional<Side> reallyBehind() {
+        var other = today(state.side(side.other()).passive());
+        if (passive == null || other == null) {
+            return Optional.empty();
         }
-        return List.copyOf(found);
-    }
-
-    /**
-     * Sessions at this rung with known mornings, in groups that lie nearer to their first session than the spacing: each
-     * group counts as one.
-     */
-    List<List<SessionFacts>> runs() {
-        var known = runs;
-        if (known == null) {
-            known = groups();
-            runs = known;
+        var difference = passive.minusIndependent(other);
+        if (difference.upper95() < 0) {
+            return Optional.of(side);
         }
-        return known;
+        return difference.lower95() > 0 ? Optional.of(side.other()) : Optional.empty();
     }
 
-    private List<List<SessionFacts>> groups() {
-        var groups = new ArrayList<List<SessionFacts>>();
-        LocalDate free = LocalDate.MIN;
-        for (var session : atThisRung) {
-            if (isUnknown(session)) {
-                continue;
-            }
-            var day = moment.day(session.endedAt());
-            if (groups.isEmpty() || !day.isBefore(free)) {
-                groups.add(new ArrayList<>());
-                free = day.plusDays(spacingDays(session));
-            }
-            groups.get(groups.size() - 1).add(session);
+    /** Weeks without a lever moved, with enough sessions and no real change of the range: something else is needed. */
+    boolean plateau() {
+        var first = state.sessions().isEmpty() ? null : state.sessions().get(0).endedAt();
+        var since = me().lastChange().map(Event.DoseDecided::happenedAt).orElse(first);
+        var range = me().passive();
+        if (since == null || range == null || moment.daysSince(since) < value(Threshold.PLATEAU_DAYS)) {
+            return false;
         }
-        return groups;
+        long held = state.sessions().stream()
+                .filter(x -> !x.endedAt().isBefore(since))
+                .count();
+        return held >= value(Threshold.PLATEAU_SESSIONS)
+                && !range.predict(moment.instant(), policy.noise()).change().isReal();
     }
 
-    boolean isUnknown(SessionFacts session) {
-        return session.morning() == null;
-    }
-
-    boolean isStillAwaited(SessionFacts session) {
-        return isUnknown(session) && moment.hoursSince(session.endedAt()) < value(Threshold.UNKNOWN_HOURS);
-    }
-
-    Optional<SessionFacts> lastSession() {
-        var all = state.sessions();
-        return all.isEmpty() ? Optional.empty() : Optional.of(all.get(all.size() - 1));
-    }
-
-    /** Days since the joint's last session beyond its planned interval; 0 or less while in time. */
-    int daysBeyondPlan() {
-        return lastSession()
-                .map(s -> moment.daysSince(s.endedAt()) - state.plan().plannedIntervalDays())
-                .orElse(0);
-    }
-
-    /** Fewer than the policy's sessions of this motion since the start or since the last long absence. */
-    boolean newcomer() {
-        return newcomer;
-    }
-
-    private boolean isNewcomer() {
-        int run = 0;
-        Instant last = null;
-        for (var session : state.sessions()) {
-            boolean away = last != null
-                    && Duration.between(last, session.endedAt()).toDays() >= whole(Threshold.GAP_NEWCOMER_DAYS);
-            run = away ? 1 : run + 1;
-            last = session.endedAt();
-        }
-        boolean awayNow = last != null && moment.daysSince(last) >= whole(Threshold.GAP_NEWCOMER_DAYS);
-        return awayNow || run < whole(Threshold.NEWCOMER_SESSIONS);
-    }
-
-    /** Days that must lie between two sessions at this dose, one more after real soreness. */
-    int spacingDays(SessionFacts earlier) {
-        int days = EffortClass.of(dose().ceiling()).spacingDays();
-        return earlier.sorenessOrZero() >= value(Threshold.SORENESS_SPACING) ? days + 1 : days;
-    }
-
-    /** Deepest angle that today's estimate allows: min(estimate − 2°, estimate − 1.645·SE). Empty when never measured. */
+    /** Deepest angle that today's estimate allows; empty when never measured. */
     Optional<Degrees> angleBound() {
-        return passive()
-                .map(p -> p.value()
-                        .plus(-Math.max(
-                                value(Threshold.ANGLE_MARGIN),
-                                value(Threshold.ANGLE_SIGMAS) * p.standardUncertainty())));
+        return passive().map(policy::deepest);
     }
 
     Degrees onProps(Degrees angle) {
@@ -246,7 +272,7 @@ final class Situation {
         var client = state.client();
         return new PlanContext(
                 client.limits(),
-                newcomer,
+                attendance.newcomer(),
                 client.minutes(),
                 Sided.of(s -> Optional.of(state.side(s).dose())),
                 Sided.both(Optional.empty()));
@@ -254,7 +280,7 @@ final class Situation {
 
     List<String> evidence() {
         var ids = new LinkedHashSet<String>();
-        atThisRung.forEach(s -> ids.add(s.id()));
+        rung.all().forEach(s -> ids.add(s.id()));
         undecided.forEach(s -> ids.add(s.id()));
         return List.copyOf(ids);
     }

@@ -33,10 +33,7 @@ public final class Start {
     /** The first angle: short of the estimate by 2° or by its error, whichever is more, within a cap, on the props. */
     static Degrees angle(
             UncertainAngle passive, Limits limits, Side side, Policy policy, UnaryOperator<Degrees> onProps) {
-        double margin = Math.max(
-                policy.value(Threshold.ANGLE_MARGIN),
-                policy.value(Threshold.ANGLE_SIGMAS) * passive.standardUncertainty());
-        var wanted = passive.value().plus(-margin);
+        var wanted = policy.deepest(passive);
         return onProps.apply(limits.angleCap(side)
                 .filter(r -> wanted.value() > r.bound())
                 .map(r -> Degrees.of(r.bound()))

@@ -14,9 +14,13 @@ final class StopSignGate implements Gate {
     private static final Source SOURCE =
             new Source(Source.Kind.COMMON_PRACTICE, "common practice: stop signs are referred, never trained through");
 
+    private static final String ID = "stop-sign";
+    private static final Judgement PASSED =
+            Judgement.of(GateResult.passed(ID, 0.0, 0.0, Unit.COUNT, Because.of(Reason.NO_STOP_SIGN), SOURCE));
+
     @Override
     public String id() {
-        return "stop-sign";
+        return ID;
     }
 
     @Override
@@ -25,13 +29,13 @@ final class StopSignGate implements Gate {
         if (stopped.isPresent()) {
             return refer(Because.of(Reason.CLIENT_STOPPED, Term.of(stopped.get().reason())));
         }
-        return s.state().stops().stream()
-                .filter(stop -> stop.reaches(s.side()))
-                .findFirst()
-                .map(stop -> refer(Because.of(
-                        Reason.STOP_SIGN, Term.of(StopSignText.of(stop.sign()).words()))))
-                .orElseGet(() -> Judgement.of(
-                        GateResult.passed(id(), 0.0, 0.0, Unit.COUNT, Because.of(Reason.NO_STOP_SIGN), SOURCE)));
+        for (var stop : s.state().stops()) {
+            if (stop.reaches(s.side())) {
+                var sign = StopSignText.of(stop.sign()).words();
+                return refer(Because.of(Reason.STOP_SIGN, Term.of(sign)));
+            }
+        }
+        return PASSED;
     }
 
     private Judgement refer(Because because) {

@@ -5,6 +5,7 @@ import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
 import gradino.core.prescribe.BlockForm;
+import gradino.core.prescribe.MethodBlock;
 
 /** Fifteen seconds more of supported hold, to the method's top. */
 final class SupportedHoldLever implements Lever {
@@ -16,7 +17,9 @@ final class SupportedHoldLever implements Lever {
 
     @Override
     public Attempt attempt(Situation s) {
-        int top = s.method().range(BlockForm.SUPPORTED_HOLD, "seconds").mostWhole();
+        int top = s.range(BlockForm.SUPPORTED_HOLD, "seconds")
+                .map(MethodBlock.Range::mostWhole)
+                .orElse(0);
         int old = s.dose().supportedHoldSeconds();
         int next = Math.min(top, old + s.whole(Threshold.SUPPORTED_HOLD_STEP));
         if (next <= old) {

@@ -20,22 +20,26 @@ final class TooMuchGate implements Gate {
         return "too-much";
     }
 
+    private final List<Function<Situation, Optional<Judgement>>> questions = List.of(
+            this::capExceeded,
+            this::angleCapExceeded,
+            this::contractionTooLong,
+            this::painAbove,
+            this::painUnsettled,
+            this::painRising,
+            this::painWeek,
+            this::wrongJoint,
+            this::rangeLost);
+
     @Override
     public Judgement judge(Situation s) {
-        List<Function<Situation, Optional<Judgement>>> questions = List.of(
-                this::capExceeded,
-                this::angleCapExceeded,
-                this::contractionTooLong,
-                this::painAbove,
-                this::painUnsettled,
-                this::painRising,
-                this::painWeek,
-                this::wrongJoint,
-                this::rangeLost);
-        return questions.stream()
-                .flatMap(q -> q.apply(s).stream())
-                .findFirst()
-                .orElseGet(() -> passed(s, Threshold.PAIN_TOO_MUCH, (double) worst(s), Reason.PAIN_IN_BOUNDS));
+        for (var question : questions) {
+            var answer = question.apply(s);
+            if (answer.isPresent()) {
+                return answer.get();
+            }
+        }
+        return passed(s, Threshold.PAIN_TOO_MUCH, (double) worst(s), Reason.PAIN_IN_BOUNDS);
     }
 
     private Optional<Judgement> capExceeded(Situation s) {
@@ -80,20 +84,31 @@ final class TooMuchGate implements Gate {
     }
 
     private Optional<Judgement> painAbove(Situation s) {
-        return s.undecided().stream()
-                .filter(x -> pain(s, x) > s.value(Threshold.PAIN_TOO_MUCH))
-                .findFirst()
-                .map(x -> down(
-                        s, Threshold.PAIN_TOO_MUCH, pain(s, x), painSaid(s, Reason.PAIN_TOO_HIGH, x), cause(s, x)));
+        double most = s.value(Threshold.PAIN_TOO_MUCH);
+        if (s.worst().pain() <= most) {
+            return Optional.empty();
+        }
+        for (var x : s.undecided()) {
+            if (pain(s, x) > most) {
+                var said = painSaid(s, Reason.PAIN_TOO_HIGH, x);
+                return Optional.of(down(s, Threshold.PAIN_TOO_MUCH, pain(s, x), said, cause(s, x)));
+            }
+        }
+        return Optional.empty();
     }
 
     private Optional<Judgement> painUnsettled(Situation s) {
-        return s.undecided().stream()
-                .filter(x -> pain(s, x) >= s.value(Threshold.PAIN_UNSETTLED))
-                .filter(x -> x.morning() != null && !x.morning().settled())
-                .findFirst()
-                .map(x -> down(
-                        s, Threshold.PAIN_UNSETTLED, pain(s, x), painSaid(s, Reason.PAIN_NOT_SETTLED, x), cause(s, x)));
+        double least = s.value(Threshold.PAIN_UNSETTLED);
+        if (s.worst().pain() < least) {
+            return Optional.empty();
+        }
+        for (var x : s.undecided()) {
+            if (pain(s, x) >= least && x.morning() != null && !x.morning().settled()) {
+                var said = painSaid(s, Reason.PAIN_NOT_SETTLED, x);
+                return Optional.of(down(s, Threshold.PAIN_UNSETTLED, pain(s, x), said, cause(s, x)));
+            }
+        }
+        return Optional.empty();
     }
 
     private Optional<Judgement> painRising(Situation s) {
@@ -137,15 +152,16 @@ final class TooMuchGate implements Gate {
     }
 
     private Optional<Judgement> wrongJoint(Situation s) {
-        return s.undecided().stream()
-                .filter(x -> x.on(s.side()).wrongJoint())
-                .findFirst()
-                .map(x -> down(
-                        s,
-                        Threshold.PAIN_TOO_MUCH,
-                        pain(s, x),
-                        Because.of(Reason.WRONG_JOINT),
-                        DownCause.ANGLE_TOO_DEEP));
+        if (!s.worst().wrongJoint()) {
+            return Optional.empty();
+        }
+        for (var x : s.undecided()) {
+            if (x.on(s.side()).wrongJoint()) {
+                var felt = Because.of(Reason.WRONG_JOINT);
+                return Optional.of(down(s, Threshold.PAIN_TOO_MUCH, pain(s, x), felt, DownCause.ANGLE_TOO_DEEP));
+            }
+        }
+        return Optional.empty();
     }
 
     private Optional<Judgement> rangeLost(Situation s) {
@@ -167,13 +183,16 @@ final class TooMuchGate implements Gate {
 
     /** Mean over a window; empty with fewer than two sessions in it. */
     private static OptionalDouble meanPain(Situation s, Instant from, Instant to) {
-        var scores = s.state().sessions().stream()
-                .filter(x -> x.endedAt().isAfter(from) && !x.endedAt().isAfter(to))
-                .mapToInt(x -> pain(s, x))
-                .toArray();
-        return scores.length < 2
-                ? OptionalDouble.empty()
-                : java.util.Arrays.stream(scores).average();
+        var all = s.state().sessions();
+        int count = 0;
+        int sum = 0;
+        for (int i = all.size() - 1; i >= 0 && all.get(i).endedAt().isAfter(from); i--) {
+            if (!all.get(i).endedAt().isAfter(to)) {
+                count++;
+                sum += pain(s, all.get(i));
+            }
+        }
+        return count < 2 ? OptionalDouble.empty() : OptionalDouble.of((double) sum / count);
     }
 
     private Judgement down(Situation s, Threshold threshold, double value, Because because, DownCause cause) {
@@ -195,7 +214,7 @@ final class TooMuchGate implements Gate {
     }
 
     private static int worst(Situation s) {
-        return s.undecided().stream().mapToInt(x -> pain(s, x)).max().orElse(0);
+        return s.worst().pain();
     }
 
     private static int pain(Situation s, SessionFacts session) {

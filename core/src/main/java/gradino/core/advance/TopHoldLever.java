@@ -5,6 +5,7 @@ import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
 import gradino.core.prescribe.BlockForm;
+import gradino.core.prescribe.MethodBlock;
 
 /** Five seconds more on the top tread, to the method's top. */
 final class TopHoldLever implements Lever {
@@ -16,7 +17,9 @@ final class TopHoldLever implements Lever {
 
     @Override
     public Attempt attempt(Situation s) {
-        int top = s.method().range(BlockForm.GRADED_SET, "top-hold").mostWhole();
+        int top = s.range(BlockForm.GRADED_SET, "top-hold")
+                .map(MethodBlock.Range::mostWhole)
+                .orElse(0);
         int old = s.dose().topHoldSeconds();
         int next = Math.min(top, old + s.whole(Threshold.TOP_HOLD_STEP));
         if (next <= old) {

@@ -4,6 +4,7 @@ package gradino.core.because;
 public enum Unit {
     DEGREE("°"),
     CENTIMETRE(" cm"),
+    KILOGRAM(" kg"),
     SECOND(" s"),
     MINUTE(" min"),
     HOUR(" h"),

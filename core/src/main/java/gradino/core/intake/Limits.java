@@ -40,11 +40,13 @@ public record Limits(String motion, List<Restriction> restrictions) {
 
     /** What forbids the line as a whole. */
     public Optional<Restriction> stopped() {
-        return restrictions.stream().filter(r -> r.kind().forbids()).findFirst();
+        return isNone()
+                ? Optional.empty()
+                : restrictions.stream().filter(r -> r.kind().forbids()).findFirst();
     }
 
     public Optional<Restriction> noDeepening() {
-        return of(RestrictionKind.NO_DEEPENING).findFirst();
+        return isNone() ? Optional.empty() : of(RestrictionKind.NO_DEEPENING).findFirst();
     }
 
     public Optional<Restriction> notLying() {
@@ -56,14 +58,17 @@ public record Limits(String motion, List<Restriction> restrictions) {
     }
 
     public Optional<Restriction> effortCap() {
-        return strictest(of(RestrictionKind.EFFORT_CAP));
+        return isNone() ? Optional.empty() : strictest(of(RestrictionKind.EFFORT_CAP));
     }
 
     public Optional<Restriction> contractionCap() {
-        return strictest(of(RestrictionKind.CONTRACTION_CAP));
+        return isNone() ? Optional.empty() : strictest(of(RestrictionKind.CONTRACTION_CAP));
     }
 
     public Optional<Restriction> angleCap(Side side) {
+        if (isNone()) {
+            return Optional.empty();
+        }
         return strictest(of(RestrictionKind.ANGLE_CAP)
                 .filter(r -> r.scope().side() == null || r.scope().side() == side));
     }

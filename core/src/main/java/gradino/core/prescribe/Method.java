@@ -5,6 +5,7 @@ import gradino.core.body.DataFile;
 import gradino.core.prescribe.MethodBlock.Range;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -41,6 +42,20 @@ public record Method(
     private static final Map<String, Method> BY_ID =
             SHIPPED.stream().collect(Collectors.toUnmodifiableMap(Method::id, Function.identity()));
 
+    private record RangeKey(String method, BlockForm form, String number) {}
+
+    /** Of the shipped methods: asked for by every lever of every state. */
+    private static final Map<RangeKey, Range> RANGES = new HashMap<>();
+
+    static {
+        for (var method : SHIPPED) {
+            method.everyBlock()
+                    .forEach(b -> b.numbers()
+                            .forEach((name, range) ->
+                                    RANGES.putIfAbsent(new RangeKey(method.id(), b.form(), name), range)));
+        }
+    }
+
     public Method {
         ladder = List.copyOf(ladder);
         suits = List.copyOf(suits);
@@ -75,9 +90,16 @@ public record Method(
      * @throws IllegalArgumentException when the method has none
      */
     public Range range(BlockForm form, String name) {
-        return ranges(form, name)
-                .findFirst()
+        return find(form, name)
                 .orElseThrow(() -> new IllegalArgumentException("method " + id + " has no " + form + " " + name));
+    }
+
+    /** As {@link #range}; empty when the method has none. */
+    public Optional<Range> find(BlockForm form, String name) {
+        // An id that ships cannot be taken by another.
+        return BY_ID.containsKey(id)
+                ? Optional.ofNullable(RANGES.get(new RangeKey(id, form, name)))
+                : ranges(form, name).findFirst();
     }
 
     /** Ranges of a number in every block of a form. */

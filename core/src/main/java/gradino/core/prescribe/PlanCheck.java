@@ -78,8 +78,11 @@ public final class PlanCheck {
                     "",
                     "This position does not train this motion: pick another.");
         }
-        if (Method.byId(plan.method()).isEmpty()) {
+        var method = Method.byId(plan.method());
+        if (method.isEmpty()) {
             block("method", "unknown-method", null, "", "No method called '" + plan.method() + "': pick one.");
+        } else if (method.get().find(BlockForm.GRADED_SET, "sets").isEmpty()) {
+            block("method", "composed-only", null, "", "This method has no ramps in sets: compose it as a session.");
         }
     }
 
@@ -147,13 +150,11 @@ public final class PlanCheck {
     }
 
     private void ranges(String at, Dose dose, Method method) {
-        range(at + "topHoldSeconds", dose.topHoldSeconds(), method.range(BlockForm.GRADED_SET, "top-hold"), "s");
-        range(at + "sets", dose.sets(), method.range(BlockForm.GRADED_SET, "sets"), "");
-        range(
-                at + "supportedHoldSeconds",
-                dose.supportedHoldSeconds(),
-                method.range(BlockForm.SUPPORTED_HOLD, "seconds"),
-                "s");
+        method.find(BlockForm.GRADED_SET, "top-hold")
+                .ifPresent(r -> range(at + "topHoldSeconds", dose.topHoldSeconds(), r, "s"));
+        method.find(BlockForm.GRADED_SET, "sets").ifPresent(r -> range(at + "sets", dose.sets(), r, ""));
+        method.find(BlockForm.SUPPORTED_HOLD, "seconds")
+                .ifPresent(r -> range(at + "supportedHoldSeconds", dose.supportedHoldSeconds(), r, "s"));
     }
 
     private void range(String path, int value, MethodBlock.Range range, String unit) {

@@ -48,7 +48,8 @@ public class AdvanceRulesTest {
                 cramps,
                 false,
                 null,
-                "");
+                "",
+                null);
     }
 
     @DataProvider
@@ -102,6 +103,22 @@ public class AdvanceRulesTest {
                         List.of(
                                 new MeasuredEffort("left-1-press", Side.LEFT, within, peak),
                                 new MeasuredEffort("right-1-press", Side.RIGHT, 0.1, null)))
+                .morning(3, true, 0)
+                .left();
+        assertThat(p.why().reason()).isEqualTo(expected == null ? Reason.STEP_TOP_HOLD : expected);
+    }
+
+    @DataProvider
+    public Object[][] lain() {
+        return new Object[][] {{30.4, null}, {29.6, null}, {29.5, Reason.OTHER_ANGLE}, {35, Reason.OTHER_ANGLE}};
+    }
+
+    @Test(dataProvider = "lain")
+    public void aSessionAtAnotherAngleIsNotOneAtThisRung(double degrees, Reason expected) {
+        var p = Story.of(Story.BASE)
+                .passive(32.5, 1.5)
+                .clean(6)
+                .session(3, press(b -> Story.lying(b, degrees)))
                 .morning(3, true, 0)
                 .left();
         assertThat(p.why().reason()).isEqualTo(expected == null ? Reason.STEP_TOP_HOLD : expected);

@@ -83,7 +83,10 @@ public class LadderTest {
                 state.client(),
                 state.sides(),
                 state.sessions(),
-                state.stops());
+                state.stops(),
+                state.pauses(),
+                state.methodSince(),
+                state.later());
         var p = Advance.propose(daily, Side.LEFT, Policy.house(), NOW);
         assertThat(p.to().ceiling()).isEqualTo(EffortPercent.of(70));
         assertThat(p.sessionsPerWeek()).isEqualTo(3);
@@ -280,12 +283,47 @@ public class LadderTest {
         }
     }
 
+    @DataProvider
+    public Object[][] ramps() {
+        return new Object[][] {
+            // Handbook 3, the methods' own ladders; what a gentle start has no hands-off hold for is said.
+            {"ramp-gentle", LeverId.TOP_HOLD},
+            {"ramp-ten-to-max", LeverId.SUPPORTED_HOLD},
+            {"ramp-both-ways", LeverId.TOP_HOLD}
+        };
+    }
+
+    @Test(dataProvider = "ramps")
+    public void aMethodBringsItsOwnLadder(String method, LeverId expected) {
+        var state = Story.of(dose(60, 1, 50, 5))
+                .clean(12, 9, 6, 3)
+                .passive(31, 1)
+                .by(method)
+                .state();
+        var p = Advance.propose(state, Side.LEFT, Policy.house(), NOW);
+        assertThat(p.lever()).isEqualTo(expected);
+    }
+
+    @Test
+    public void whatAMethodHasNoneOfIsSaidAndNotGuessed() {
+        var state = Story.of(dose(60, 1, 50, 5))
+                .clean(12, 9, 6, 3)
+                .passive(36, 1)
+                .active(14, 1)
+                .by("ramp-gentle")
+                .state();
+        var p = Advance.propose(state, Side.LEFT, Policy.house(), NOW);
+        assertThat(p.alternatives())
+                .filteredOn(a -> a.lever() == LeverId.HANDS_OFF_HOLD)
+                .allSatisfy(a -> assertThat(a.why().reason()).isEqualTo(Reason.NOT_IN_METHOD));
+    }
+
     @Test
     public void aPolicyMustSetEveryThresholdWithinItsRange() {
         assertThatThrownBy(() -> new Policy("empty", Map.of(), NoiseRules.HOUSE))
                 .hasMessageContaining("lacks");
-        var entry = Policy.house().entries().get(Threshold.DONE_RATIO);
-        assertThatThrownBy(() -> new Policy.Entry(2, entry.unit(), entry.min(), entry.max(), entry.source()))
+        var entry = Policy.house().entry(Threshold.DONE_RATIO);
+        assertThatThrownBy(() -> new Policy.Entry("", "", 2, entry.unit(), entry.min(), entry.max(), entry.source()))
                 .hasMessageContaining("was 2");
     }
 

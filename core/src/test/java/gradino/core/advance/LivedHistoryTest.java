@@ -140,7 +140,8 @@ public class LivedHistoryTest {
                     random.nextInt(8) == 0 ? 2 : 0,
                     false,
                     null,
-                    "");
+                    "",
+                    null);
         }
 
         Proposal propose(Side side) {

@@ -30,14 +30,15 @@ public class SpacingTest {
     @Test(dataProvider = "weeks")
     public void groupsAreCountedFromTheirFirstSession(double[] daysAgo, List<Integer> sizes) {
         var story = Story.of(Story.BASE.withCeiling(EffortPercent.of(70))).clean(daysAgo);
-        assertThat(situation(story).runs().stream().map(List::size).toList()).isEqualTo(sizes);
+        assertThat(situation(story).rung().lastRuns(9).stream().map(List::size).toList())
+                .isEqualTo(sizes);
     }
 
     @Test
     public void aSessionWhoseMorningIsUnknownIsInNoGroup() {
         var story = Story.of(Story.BASE).clean(9, 6).session(3, b -> b);
-        assertThat(situation(story).runs()).hasSize(2);
-        assertThat(situation(story).atThisRung()).hasSize(3);
+        assertThat(situation(story).rung().lastRuns(9)).hasSize(2);
+        assertThat(situation(story).rung().all()).hasSize(3);
     }
 
     @Test
@@ -48,7 +49,7 @@ public class SpacingTest {
                 .clean(12, 9)
                 .stepped(8, to, LeverId.SETS)
                 .clean(6);
-        assertThat(situation(story).atThisRung()).hasSize(1);
+        assertThat(situation(story).rung().all()).hasSize(1);
         assertThat(situation(story).undecided()).hasSize(1);
         assertThat(story.left().verdict()).isEqualTo(Verdict.STAY);
         assertThat(story.left().why().reason()).isEqualTo(Reason.TOO_FEW_SESSIONS);
@@ -66,17 +67,17 @@ public class SpacingTest {
         var hard = Story.BASE.withCeiling(EffortPercent.of(70));
         var fresh = situation(Story.of(hard).session(3, b -> b).morning(3, true, 1));
         var sore = situation(Story.of(hard).session(3, b -> b).morning(3, true, 9));
-        int usual = fresh.spacingDays(fresh.atThisRung().get(0));
+        int usual = fresh.rung().spacingDays(fresh.rung().all().get(0));
         assertThat(usual).isEqualTo(2);
-        assertThat(sore.spacingDays(sore.atThisRung().get(0))).isEqualTo(usual + 1);
+        assertThat(sore.rung().spacingDays(sore.rung().all().get(0))).isEqualTo(usual + 1);
     }
 
     @Test
     public void aClientNeverTrainedIsANewcomerWithNothingToLookAt() {
         var empty = situation(Story.of(Story.BASE));
-        assertThat(empty.newcomer()).isTrue();
-        assertThat(empty.runs()).isEmpty();
-        assertThat(empty.lastSession()).isEmpty();
-        assertThat(empty.daysBeyondPlan()).isLessThanOrEqualTo(0);
+        assertThat(empty.attendance().newcomer()).isTrue();
+        assertThat(empty.rung().lastRuns(9)).isEmpty();
+        assertThat(empty.attendance().lastSession()).isEmpty();
+        assertThat(empty.attendance().daysBeyondPlan()).isLessThanOrEqualTo(0);
     }
 }

@@ -13,6 +13,7 @@ import gradino.core.perform.Observer;
 import gradino.core.perform.Pain;
 import gradino.core.perform.PainKind;
 import gradino.core.perform.PhaseDone;
+import gradino.core.perform.PropUsed;
 import gradino.core.perform.SessionRecord;
 import gradino.core.perform.StopSign;
 import gradino.core.prescribe.Compiler;
@@ -29,6 +30,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 
 /** Tells the history of an invented line, day by day, and asks the engine what it makes of it. Day 0 is the last day. */
 final class Story {
@@ -42,6 +44,7 @@ final class Story {
     private UnaryOperator<SideState> ranges = s -> s;
     private Observer observer = Observer.COACH;
     private int sessions;
+    private String method = "ramp-both-ways";
 
     static Story of(Dose dose) {
         var story = new Story();
@@ -183,7 +186,25 @@ final class Story {
         return this;
     }
 
+    Story by(String id) {
+        method = id;
+        return this;
+    }
+
+    Story with(Event event) {
+        events.add(event);
+        return this;
+    }
+
+    List<Event> events() {
+        return List.copyOf(events);
+    }
+
     LineState state() {
+        return LineState.fold(start(), events, NoiseRules.HOUSE);
+    }
+
+    LineState start() {
         var start = LineState.open(plan().withDoses(bases), new PropGrid.AngleStep(0.5), client);
         for (var side : Side.PAIR) {
             boolean stepped = events.stream().anyMatch(e -> e instanceof Event.DoseDecided);
@@ -191,7 +212,7 @@ final class Story {
             var dose = stepped ? first.dose() : doses.on(side);
             start = start.with(side, ranges.apply(new SideState(dose, first.base(), List.of(), null, null, null)));
         }
-        return LineState.fold(start, events, NoiseRules.HOUSE);
+        return start;
     }
 
     Proposal left() {
@@ -207,8 +228,23 @@ final class Story {
     }
 
     private Plan plan() {
-        return Plan.first("hip-internal-rotation", "prone-knee-bent", Sided.both(Degrees.of(30)), Side.LEFT)
-                .withDoses(doses);
+        var p = Plan.first("hip-internal-rotation", "prone-knee-bent", Sided.both(Degrees.of(30)), Side.LEFT);
+        return new Plan(
+                p.motion(),
+                p.position(),
+                method,
+                p.rotationsEachWay(),
+                p.secondsPerCircle(),
+                p.press(),
+                p.pullSeconds(),
+                p.settleSeconds(),
+                p.settleBreathing(),
+                p.setUpSeconds(),
+                p.sideChangeSeconds(),
+                p.sessionsPerWeek(),
+                p.firstSide(),
+                "",
+                doses);
     }
 
     private BlockRecord done(List<Timeline.Phase> phases) {
@@ -229,41 +265,42 @@ final class Story {
                 0,
                 false,
                 null,
-                "");
+                "",
+                null);
     }
 
     static BlockRecord with(BlockRecord b, List<Pain> pains) {
+        return changed(b, b.phases(), pains, b.prop());
+    }
+
+    static BlockRecord lying(BlockRecord b, double degrees) {
+        return changed(b, b.phases(), b.pains(), new PropUsed(Degrees.of(degrees), null));
+    }
+
+    /** Every contraction of one side cut to a share of its planned seconds. */
+    static UnaryOperator<BlockRecord> doneShare(Side side, double share) {
+        return b -> {
+            var cut = b.phases().stream()
+                    .map(p -> new PhaseDone(p.kind(), p.plannedSeconds(), p.plannedSeconds() * share))
+                    .toList();
+            return b.side() == side ? changed(b, cut, b.pains(), b.prop()) : b;
+        };
+    }
+
+    private static BlockRecord changed(
+            BlockRecord b, List<PhaseDone> phases, List<Pain> pains, @Nullable PropUsed prop) {
         return new BlockRecord(
                 b.blockId(),
                 b.side(),
                 b.kind(),
-                b.phases(),
+                phases,
                 b.effortRating(),
                 b.faults(),
                 pains,
                 b.cramps(),
                 b.effortMissed(),
                 b.skippedBecause(),
-                b.note());
-    }
-
-    /** Every contraction of one side cut to a share of its planned seconds. */
-    static UnaryOperator<BlockRecord> doneShare(Side side, double share) {
-        return b -> b.side() != side
-                ? b
-                : new BlockRecord(
-                        b.blockId(),
-                        b.side(),
-                        b.kind(),
-                        b.phases().stream()
-                                .map(p -> new PhaseDone(p.kind(), p.plannedSeconds(), p.plannedSeconds() * share))
-                                .toList(),
-                        b.effortRating(),
-                        b.faults(),
-                        b.pains(),
-                        b.cramps(),
-                        b.effortMissed(),
-                        b.skippedBecause(),
-                        b.note());
+                b.note(),
+                prop);
     }
 }
