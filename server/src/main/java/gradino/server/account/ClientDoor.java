@@ -1,6 +1,7 @@
 package gradino.server.account;
 
 import gradino.server.account.AuditRepository.Action;
+import gradino.server.platform.ClientChanges;
 import gradino.server.platform.Problem;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -34,13 +35,15 @@ class ClientDoor implements HandlerInterceptor {
     private final AccountService accounts;
     private final SignedIn signedIn;
     private final List<Whose> whose;
+    private final ClientChanges changes;
     private final Clock clock;
     private final Map<String, Instant> looks = new ConcurrentHashMap<>();
 
-    ClientDoor(AccountService accounts, SignedIn signedIn, List<Whose> whose, Clock clock) {
+    ClientDoor(AccountService accounts, SignedIn signedIn, List<Whose> whose, ClientChanges changes, Clock clock) {
         this.accounts = accounts;
         this.signedIn = signedIn;
         this.whose = whose;
+        this.changes = changes;
         this.clock = clock;
     }
 
@@ -73,17 +76,29 @@ class ClientDoor implements HandlerInterceptor {
     @Override
     public void afterCompletion(
             HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable Exception failure) {
-        var me = signedIn.account();
-        if (me.isEmpty() || failure != null || response.getStatus() >= 400) {
-            return;
-        }
         var clientId = (String) request.getAttribute(CLIENT);
         var what = String.valueOf(request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE));
         boolean reads = READS.contains(request.getMethod()) || what.endsWith("/preview") || what.contains("/score/");
         if (!reads) {
+            changed(clientId);
+        }
+        var me = signedIn.account();
+        if (me.isEmpty() || failure != null || response.getStatus() >= 400) {
+            return;
+        }
+        if (!reads) {
             accounts.audit(me.get(), clientId, Action.CHANGED, what);
         } else if (clientId != null && isNewLook(me.get().id() + " " + clientId + " " + what)) {
             accounts.audit(me.get(), clientId, Action.SAW, what);
+        }
+    }
+
+    /** Also after a refusal, and after a device at home: what was worked out of a client is worked out anew. */
+    private void changed(@Nullable String clientId) {
+        if (clientId == null) {
+            changes.anyone();
+        } else {
+            changes.one(clientId);
         }
     }
 

@@ -4,6 +4,7 @@ import gradino.server.advance.DecisionService.Decision;
 import gradino.server.advance.DecisionService.Kept;
 import gradino.server.advance.DecisionService.Proposals;
 import java.util.List;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -13,14 +14,28 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class DecisionController {
     private final DecisionService decisions;
+    private final QueueService queue;
 
-    DecisionController(DecisionService decisions) {
+    DecisionController(DecisionService decisions, QueueService queue) {
+        this.queue = queue;
         this.decisions = decisions;
     }
 
     @GetMapping("/api/lines/{lineId}/proposals")
     Proposals proposals(@PathVariable String lineId) {
         return decisions.proposals(lineId);
+    }
+
+    /** All that nobody has looked at yet. */
+    @GetMapping("/api/decisions")
+    List<QueueService.Waiting> waiting() {
+        return queue.waiting();
+    }
+
+    /** Takes a decision back. */
+    @DeleteMapping("/api/lines/{lineId}/decisions/{decisionId}")
+    Proposals undo(@PathVariable String lineId, @PathVariable String decisionId) {
+        return decisions.undo(lineId, decisionId);
     }
 
     @PostMapping("/api/lines/{lineId}/decisions")

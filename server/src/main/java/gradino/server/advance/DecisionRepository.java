@@ -10,6 +10,7 @@ import gradino.server.platform.Json;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -31,6 +32,7 @@ public class DecisionRepository {
      *
      * @param proposal JSON; null for an edit of the plan
      * @param inputs JSON of the {@link Inputs}; null for an edit or an import
+     * @param undoneAt when it was taken back; null while it stands
      */
     public record StoredDecision(
             String lineId,
@@ -39,7 +41,19 @@ public class DecisionRepository {
             @Nullable String proposal,
             @Nullable String inputs,
             String policyVersion,
-            String engineVersion) {}
+            String engineVersion,
+            @Nullable Instant undoneAt) {}
+
+    private static final String WITH_UNDO =
+            "SELECT d.*, u.happened_at AS undone_at FROM decision d LEFT JOIN decision_undo u ON u.decision_id = d.id ";
+
+    /** @return whether it was not taken back before */
+    public boolean undo(String decisionId, Instant at) {
+        return sql.update("""
+                        INSERT INTO decision_undo (decision_id, happened_at, recorded_at) VALUES (?, ?, ?)
+                        ON CONFLICT (decision_id) DO NOTHING
+                        """, decisionId, at, at) > 0;
+    }
 
     /** @return false when this id was stored before */
     public boolean insert(StoredDecision d) {
@@ -71,15 +85,20 @@ public class DecisionRepository {
     }
 
     public List<StoredDecision> of(String lineId) {
-        return sql.list("SELECT * FROM decision WHERE line_id = ? ORDER BY happened_at, seq", this::decision, lineId);
+        return sql.list(WITH_UNDO + "WHERE d.line_id = ? ORDER BY d.happened_at, d.seq", this::decision, lineId);
     }
 
     public List<StoredDecision> all() {
-        return sql.list("SELECT * FROM decision ORDER BY line_id, happened_at, seq", this::decision);
+        return sql.list(WITH_UNDO + "ORDER BY d.line_id, d.happened_at, d.seq", this::decision);
     }
 
     public Optional<StoredDecision> find(String id) {
-        return sql.first("SELECT * FROM decision WHERE id = ?", this::decision, id);
+        return sql.first(WITH_UNDO + "WHERE d.id = ?", this::decision, id);
+    }
+
+    private static @Nullable Instant undone(ResultSet row) throws SQLException {
+        long at = row.getLong("undone_at");
+        return row.wasNull() ? null : Instant.ofEpochMilli(at);
     }
 
     private StoredDecision decision(ResultSet row) throws SQLException {
@@ -101,6 +120,7 @@ public class DecisionRepository {
                 row.getString("proposal"),
                 row.getString("inputs"),
                 row.getString("policy_version"),
-                row.getString("engine_version"));
+                row.getString("engine_version"),
+                undone(row));
     }
 }

@@ -4,9 +4,12 @@ import gradino.core.advance.Advance;
 import gradino.core.advance.DecisionCheck;
 import gradino.core.advance.Event.Answer;
 import gradino.core.advance.Event.DoseDecided;
-import gradino.core.advance.Event.SessionHeld;
+import gradino.core.advance.LineState;
+import gradino.core.advance.Moment;
 import gradino.core.advance.Policy;
 import gradino.core.advance.Proposal;
+import gradino.core.advance.ReasonChange;
+import gradino.core.advance.SessionEvidence;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
@@ -14,6 +17,8 @@ import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.Plan;
 import gradino.server.advance.DecisionRepository.StoredDecision;
+import gradino.server.perform.SessionRepository;
+import gradino.server.platform.ClientChanges;
 import gradino.server.platform.Json;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
@@ -23,7 +28,6 @@ import gradino.server.prescribe.LineService;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -33,22 +37,34 @@ import org.springframework.transaction.annotation.Transactional;
 public class DecisionService {
     private final DecisionRepository decisions;
     private final LineHistories histories;
+    private final LineStates states;
+    private final ClientChanges changes;
     private final LineService lines;
     private final LineRepository lineRows;
+    private final SessionRepository sessions;
+    private final PolicyService policies;
     private final Json json;
     private final Clock clock;
 
     DecisionService(
             DecisionRepository decisions,
             LineHistories histories,
+            LineStates states,
+            ClientChanges changes,
             LineService lines,
             LineRepository lineRows,
+            SessionRepository sessions,
+            PolicyService policies,
             Json json,
             Clock clock) {
         this.decisions = decisions;
         this.histories = histories;
+        this.states = states;
+        this.changes = changes;
         this.lines = lines;
         this.lineRows = lineRows;
+        this.sessions = sessions;
+        this.policies = policies;
         this.json = json;
         this.clock = clock;
     }
@@ -56,11 +72,29 @@ public class DecisionService {
     /** A line's two proposals. {@code minutes} is what a session takes if both are accepted. */
     public record Proposals(Line line, Plan plan, Sided<Judged> sides, int minutes) {}
 
-    /** A proposal, and whether it waits for the coach. */
-    public record Judged(Proposal proposal, boolean waits, List<Evidence> evidence) {}
+    /**
+     * A proposal with what a coach wants to see beside it.
+     *
+     * @param waits for the coach
+     * @param isNew nobody has looked at it yet
+     * @param range today's cold passive range; null when never measured
+     * @param change of the reasons since a week ago
+     */
+    public record Judged(
+            Proposal proposal,
+            boolean waits,
+            boolean isNew,
+            List<SessionEvidence> evidence,
+            @Nullable RangeBand range,
+            ReasonChange change) {}
 
-    /** A session that a proposal looked at. */
-    public record Evidence(String sessionId, Instant endedAt) {}
+    /**
+     * The range estimate with its 95 % band.
+     *
+     * @param bound deepest angle that it allows
+     */
+    public record RangeBand(
+            double degrees, double standardError, double lower, double upper, double bound, Instant measuredAt) {}
 
     /** What the coach says to one proposal; {@code seen} guards against deciding on what has changed meanwhile. */
     public record Decision(
@@ -81,7 +115,9 @@ public class DecisionService {
             Dose after,
             String reason,
             Instant happenedAt,
-            String policyVersion) {}
+            String policyVersion,
+            @Nullable Instant undoneAt,
+            boolean mayBeTakenBack) {}
 
     @Transactional(readOnly = true)
     public Proposals proposals(String lineId) {
@@ -90,23 +126,38 @@ public class DecisionService {
 
     @Transactional(readOnly = true)
     public Proposals proposals(Line line) {
-        var inputs = histories.inputs(line);
-        var state = inputs.state(Policy.house());
+        var policy = policies.current();
+        var now = StudioClock.moment(clock);
+        var states = this.states.of(line, now, policy);
+        var state = states.now();
         var sides = Sided.of(side -> {
-            var proposal = Advance.propose(state, side, Policy.house(), inputs.moment());
-            return new Judged(proposal, Advance.waits(state, proposal), evidence(inputs, proposal));
+            var proposal = Advance.propose(state, side, policy, now);
+            return new Judged(
+                    proposal,
+                    Advance.waits(state, proposal),
+                    Advance.isNew(state, proposal),
+                    SessionEvidence.of(state, proposal),
+                    band(state, side, policy, now),
+                    states.sinceLastWeek(proposal, policy, now));
         });
         var plan = state.plan().withDoses(sides.map((s, j) -> j.proposal().from()));
         var after = plan.withDoses(sides.map((s, j) -> j.proposal().to()));
-        return new Proposals(line, plan, sides, (Compiler.compile(after).seconds() + 59) / 60);
+        return new Proposals(line, plan, sides, (Compiler.secondsOf(after) + 59) / 60);
     }
 
-    private static List<Evidence> evidence(Inputs inputs, Proposal proposal) {
-        return inputs.events().stream()
-                .flatMap(e -> e instanceof SessionHeld held ? Stream.of(held.session()) : Stream.empty())
-                .filter(s -> proposal.evidence().contains(s.id()))
-                .map(s -> new Evidence(s.id(), s.endedAt()))
-                .toList();
+    private static @Nullable RangeBand band(LineState state, Side side, Policy policy, Moment now) {
+        var range = state.side(side).passive();
+        if (range == null) {
+            return null;
+        }
+        var today = range.predict(now.instant(), policy.noise()).estimate();
+        return new RangeBand(
+                today.value().value(),
+                today.standardUncertainty(),
+                today.lower95(),
+                today.upper95(),
+                policy.deepest(today).value(),
+                range.at());
     }
 
     @Transactional
@@ -116,8 +167,9 @@ public class DecisionService {
             return proposals(line);
         }
         var inputs = histories.inputs(line);
-        var state = inputs.state(Policy.house());
-        var proposal = Advance.propose(state, decision.side(), Policy.house(), inputs.moment());
+        var policy = policies.current();
+        var state = inputs.state(policy);
+        var proposal = Advance.propose(state, decision.side(), policy, inputs.moment());
         if (!proposal.to().equals(decision.seen())) {
             throw Problem.conflict(
                     "changed-meanwhile", "Something new was recorded meanwhile: look again, then decide.");
@@ -125,9 +177,10 @@ public class DecisionService {
         var after = after(decision, proposal);
         if (decision.answer() == Answer.CHANGED) {
             Problem.throwIfBlocking(
-                    DecisionCheck.check(state, proposal, after, decision.reason(), Policy.house(), inputs.moment()));
+                    DecisionCheck.check(state, proposal, after, decision.reason(), policy, inputs.moment()));
         }
         keep(line, decision, proposal, after, inputs);
+        changes.one(line.clientId());
         return proposals(line);
     }
 
@@ -169,7 +222,8 @@ public class DecisionService {
                 json.write(proposal),
                 json.write(inputs),
                 proposal.policyVersion(),
-                proposal.engineVersion()));
+                proposal.engineVersion(),
+                null));
         heavierLessOften(line, proposal, after, now);
     }
 
@@ -182,10 +236,64 @@ public class DecisionService {
         }
     }
 
+    /** Takes the last decision on a side back, until the next session has begun with it. */
+    @Transactional
+    public Proposals undo(String lineId, String decisionId) {
+        var line = lines.get(lineId);
+        var all = decisions.of(lineId);
+        var decision = all.stream()
+                .filter(d -> d.decided().id().equals(decisionId))
+                .findFirst()
+                .orElseThrow(() -> Problem.notFound("decision"));
+        if (decision.undoneAt() == null) {
+            if (decision.decided().answer() == Answer.EDITED) {
+                throw Problem.conflict("edited", "This was set in the plan: set it there anew.");
+            }
+            if (!isLast(decision, all)) {
+                throw Problem.conflict("not-the-last", "Another decision followed: take that one back first.");
+            }
+            if (isTrainedWith(decision)) {
+                throw Problem.conflict("session-begun", "A session has begun with it: decide anew instead.");
+            }
+            var now = StudioClock.now(clock);
+            decisions.undo(decisionId, now);
+            asOftenAsBefore(line, decision, now);
+            changes.one(line.clientId());
+        }
+        return proposals(line);
+    }
+
+    private static boolean isLast(StoredDecision decision, List<StoredDecision> all) {
+        return all.stream()
+                .filter(d -> d.undoneAt() == null
+                        && d.decided().side() == decision.decided().side())
+                .reduce((first, second) -> second)
+                .filter(decision::equals)
+                .isPresent();
+    }
+
+    private boolean isTrainedWith(StoredDecision decision) {
+        return sessions.isBegunSince(decision.lineId(), decision.decided().happenedAt());
+    }
+
+    /** A lower frequency that came with the decision goes with it. */
+    private void asOftenAsBefore(Line line, StoredDecision decision, Instant now) {
+        var versions = lineRows.plans(line.id());
+        for (int i = 1; i < versions.size(); i++) {
+            if (versions.get(i).recordedAt().equals(decision.decided().recordedAt())) {
+                int before = versions.get(i - 1).plan().sessionsPerWeek();
+                var newest = versions.get(versions.size() - 1).plan();
+                lineRows.addPlan(
+                        new LineRepository.PlanVersion(line.id(), newest.withSessionsPerWeek(before), now, now));
+            }
+        }
+    }
+
     @Transactional(readOnly = true)
     public List<Kept> kept(String lineId) {
         lines.get(lineId);
-        return decisions.of(lineId).stream()
+        var all = decisions.of(lineId);
+        return all.stream()
                 .map(d -> new Kept(
                         d.decided().id(),
                         d.decided().side(),
@@ -195,7 +303,9 @@ public class DecisionService {
                         d.decided().after(),
                         d.reason(),
                         d.decided().happenedAt(),
-                        d.policyVersion()))
+                        d.policyVersion(),
+                        d.undoneAt(),
+                        d.decided().answer() != Answer.EDITED && isLast(d, all) && !isTrainedWith(d)))
                 .toList();
     }
 }

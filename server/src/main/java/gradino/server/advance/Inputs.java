@@ -18,11 +18,18 @@ import java.util.List;
 public record Inputs(Plan plan, PropGrid grid, ClientFacts client, List<Event> events, Instant at, String zone) {
 
     public LineState state(Policy policy) {
-        return LineState.fold(LineState.open(plan, grid, client), events, policy.noise());
+        return LineState.fold(LineState.open(plan, grid, client), events, policy.noise(), at);
     }
 
     public Proposal replay(Side side, Policy policy) {
         return Advance.propose(state(policy), side, policy, moment());
+    }
+
+    /** What was known a week ago. */
+    Inputs lastWeek() {
+        var then = at.minus(LineStates.WEEK);
+        var known = events.stream().filter(e -> !e.recordedAt().isAfter(then)).toList();
+        return new Inputs(plan, grid, client, known, then, zone);
     }
 
     public Moment moment() {

@@ -18,6 +18,7 @@ import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.PlanContext;
 import gradino.server.advance.DecisionRepository.StoredDecision;
+import gradino.server.advance.PauseRepository.StoredPause;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientRepository;
 import gradino.server.intake.IntakeRepository;
@@ -33,6 +34,7 @@ import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.Line;
 import gradino.server.prescribe.LineHistory;
 import gradino.server.prescribe.LineRepository;
+import gradino.server.prescribe.LineRepository.PlanVersion;
 import gradino.server.prescribe.Props;
 import java.time.Clock;
 import java.time.Instant;
@@ -59,6 +61,8 @@ public class LineHistories implements LineHistory {
     private final SessionRepository sessions;
     private final TraceRepository traces;
     private final DecisionRepository decisions;
+    private final PauseRepository pauses;
+    private final PolicyService policies;
     private final Clock clock;
 
     LineHistories(
@@ -70,6 +74,8 @@ public class LineHistories implements LineHistory {
             SessionRepository sessions,
             TraceRepository traces,
             DecisionRepository decisions,
+            PauseRepository pauses,
+            PolicyService policies,
             Clock clock) {
         this.lines = lines;
         this.clients = clients;
@@ -79,7 +85,14 @@ public class LineHistories implements LineHistory {
         this.sessions = sessions;
         this.traces = traces;
         this.decisions = decisions;
+        this.pauses = pauses;
+        this.policies = policies;
         this.clock = clock;
+    }
+
+    @Override
+    public Policy policy() {
+        return policies.current();
     }
 
     /** The facts of a line as they are known now. */
@@ -96,18 +109,38 @@ public class LineHistories implements LineHistory {
         sessions.mornings(line.id())
                 .forEach(m -> events.add(new Event.MorningAnswered(
                         m.sessionId(), m.settled(), m.soreness(), m.happenedAt(), m.recordedAt())));
-        decisions.of(line.id()).forEach(d -> events.add(d.decided()));
+        decisions.of(line.id()).stream().filter(d -> d.undoneAt() == null).forEach(d -> events.add(d.decided()));
+        pauses.of(line.clientId()).forEach(p -> events.add(paused(p, moment.zone())));
         intakes.clearances(line.clientId()).stream()
                 .filter(c -> c.clearance().stopSigns())
                 .forEach(c -> events.add(new Event.Cleared(clearedUpTo(c, moment.zone()), c.recordedAt())));
         elsewhere(line, events);
+        var versions = versions(line);
+        methods(versions, events);
         return new Inputs(
-                plan(line),
+                plan(versions),
                 Props.grid(client, line.position()),
                 facts(client, line, moment),
                 events,
                 moment.instant(),
                 moment.zone().getId());
+    }
+
+    private static void methods(List<PlanVersion> versions, List<Event> events) {
+        for (int i = 1; i < versions.size(); i++) {
+            var before = versions.get(i - 1).plan().method();
+            var version = versions.get(i);
+            if (!before.equals(version.plan().method())) {
+                events.add(new Event.MethodChanged(
+                        before, version.plan().method(), version.happenedAt(), version.recordedAt()));
+            }
+        }
+    }
+
+    /** Days begin at midnight where the studio is. */
+    private static Event.Paused paused(StoredPause p, ZoneId zone) {
+        var until = p.until() == null ? null : p.until().atStartOfDay(zone).toInstant();
+        return new Event.Paused(p.kind(), p.from().atStartOfDay(zone).toInstant(), until, p.recordedAt());
     }
 
     /** With what gauges said; word that came later than the session's own counts as of then. */
@@ -134,33 +167,33 @@ public class LineHistories implements LineHistory {
     @Override
     public Plan current(Line line) {
         var inputs = inputs(line);
-        var state = inputs.state(Policy.house());
+        var state = inputs.state(policies.current());
         return state.plan()
-                .withDoses(Sided.of(side -> Advance.effectiveDose(state, side, Policy.house(), inputs.moment())));
+                .withDoses(Sided.of(side -> Advance.effectiveDose(state, side, policies.current(), inputs.moment())));
     }
 
     @Override
     public PlanContext context(Line line) {
         var inputs = inputs(line);
-        var state = inputs.state(Policy.house());
+        var state = inputs.state(policies.current());
         var now = inputs.moment();
         return new PlanContext(
                 inputs.client().limits(),
-                Advance.isNewcomer(state, Policy.house(), now),
+                Advance.isNewcomer(state, policies.current(), now),
                 inputs.client().minutes(),
                 Sided.of(side -> Optional.of(state.side(side).dose())),
                 Sided.of(side -> Optional.ofNullable(state.side(side).passive())
-                        .map(r ->
-                                r.predict(now.instant(), Policy.house().noise()).estimate())));
+                        .map(r -> r.predict(now.instant(), policies.current().noise())
+                                .estimate())));
     }
 
     /** One stopped side holds the whole line back: sides are never silently unequal. */
     @Override
     public List<Finding> forbids(Line line) {
         var inputs = inputs(line);
-        var state = inputs.state(Policy.house());
+        var state = inputs.state(policies.current());
         return Side.PAIR.stream()
-                .map(side -> Advance.propose(state, side, Policy.house(), inputs.moment()))
+                .map(side -> Advance.propose(state, side, policies.current(), inputs.moment()))
                 .filter(p -> p.verdict() == Verdict.STOP_AND_REFER)
                 .map(p -> Finding.blocking(
                         p.side().word(), "stop-sign", null, "", p.why().text()))
@@ -189,21 +222,25 @@ public class LineHistories implements LineHistory {
         var decided = new DoseDecided(
                 UUID.randomUUID().toString(), side, Answer.EDITED, Verdict.STAY, null, before, after, now, now);
         decisions.insert(new StoredDecision(
-                line.id(), decided, "", null, null, Policy.house().version(), Advance.ENGINE_VERSION));
+                line.id(), decided, "", null, null, policies.current().version(), Advance.ENGINE_VERSION, null));
     }
 
-    /** The newest plan's shared part with the first plan's doses, which are the bases. */
-    private Plan plan(Line line) {
+    private List<PlanVersion> versions(Line line) {
         var versions = lines.plans(line.id());
         if (versions.isEmpty()) {
             throw Problem.notFound("plan");
         }
+        return versions;
+    }
+
+    /** The newest plan's shared part with the first plan's doses, which are the bases. */
+    private static Plan plan(List<PlanVersion> versions) {
         return versions.get(versions.size() - 1)
                 .plan()
                 .withDoses(versions.get(0).plan().doses());
     }
 
-    private ClientFacts facts(Client client, Line line, Moment moment) {
+    ClientFacts facts(Client client, Line line, Moment moment) {
         var day = moment.day(moment.instant());
         var wanted = Ranges.wanted(client, line.motion(), line.position(), day);
         return new ClientFacts(

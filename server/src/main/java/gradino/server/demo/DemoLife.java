@@ -1,8 +1,10 @@
 package gradino.server.demo;
 
 import gradino.core.body.Sided;
+import gradino.core.effort.SimulatedPerson.Manner;
 import gradino.core.measure.Instrument;
 import gradino.server.intake.Client.Details;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How one invented client lives through ten weeks.
@@ -14,7 +16,6 @@ import gradino.server.intake.Client.Details;
  * @param diligence share of sessions done whole
  * @param weeks of training so far; 0 for a new client
  * @param painAtEnd pain of the last session; 0 for none
- * @param lastMorningOpen the last next-morning questions were not answered yet
  * @param decideToTheEnd false leaves what was earned by the last sessions for the coach
  */
 record DemoLife(
@@ -30,10 +31,20 @@ record DemoLife(
         double diligence,
         int weeks,
         int painAtEnd,
-        boolean lastMorningOpen,
         boolean decideToTheEnd,
-        long seed) {
-    DemoLife withLastMorningOpen() {
+        long seed,
+        Besides besides) {
+    /**
+     * What only some have.
+     *
+     * @param lastMorningOpen the last next-morning questions were not answered yet
+     * @param gauges how they press against the force gauges of the last two weeks; null without
+     */
+    record Besides(boolean lastMorningOpen, @Nullable Manner gauges) {
+        static final Besides NOTHING = new Besides(false, null);
+    }
+
+    DemoLife with(Besides other) {
         return new DemoLife(
                 id,
                 details,
@@ -47,8 +58,8 @@ record DemoLife(
                 diligence,
                 weeks,
                 painAtEnd,
-                true,
                 decideToTheEnd,
-                seed);
+                seed,
+                other);
     }
 }

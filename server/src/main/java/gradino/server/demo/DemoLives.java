@@ -2,7 +2,9 @@ package gradino.server.demo;
 
 import gradino.core.advance.Moment;
 import gradino.core.body.Sided;
+import gradino.core.effort.SimulatedPerson.Manner;
 import gradino.core.measure.Instrument;
+import gradino.server.demo.DemoLife.Besides;
 import gradino.server.intake.Client.Details;
 import gradino.server.intake.Client.Lengths;
 import gradino.server.intake.Client.MotionGoal;
@@ -73,20 +75,21 @@ class DemoLives {
                 2,
                 42);
         return life(
-                "demo-rower",
-                details,
-                DemoIntake.clean(),
-                "prone-knee-bent",
-                Instrument.GONIOMETER,
-                24,
-                28,
-                6,
-                0.75,
-                0.8,
-                10,
-                0,
-                false,
-                23);
+                        "demo-rower",
+                        details,
+                        DemoIntake.clean(),
+                        "prone-knee-bent",
+                        Instrument.GONIOMETER,
+                        24,
+                        28,
+                        6,
+                        0.75,
+                        0.8,
+                        10,
+                        0,
+                        false,
+                        23)
+                .with(new Besides(false, Manner.GOOD));
     }
 
     /** Pain was reported in the last session. */
@@ -143,7 +146,7 @@ class DemoLives {
                         0,
                         false,
                         53)
-                .withLastMorningOpen();
+                .with(new Besides(true, null));
     }
 
     private static Details details(
@@ -200,8 +203,8 @@ class DemoLives {
                 diligence,
                 weeks,
                 pain,
-                false,
                 decide,
-                seed);
+                seed,
+                Besides.NOTHING);
     }
 }

@@ -1,14 +1,18 @@
 package gradino.server.demo;
 
+import gradino.core.advance.Threshold;
 import gradino.server.account.Account;
 import gradino.server.account.AccountMaker;
 import gradino.server.account.AccountMaker.NewAccount;
 import gradino.server.account.AccountService;
 import gradino.server.account.DemoPassword;
 import gradino.server.account.Role;
+import gradino.server.advance.PolicyService;
+import gradino.server.advance.PolicyService.PolicyDraft;
 import gradino.server.intake.ClientRepository;
 import gradino.server.platform.StudioClock;
 import java.time.Clock;
+import java.util.Map;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -25,6 +29,7 @@ public class DemoStudio implements ApplicationRunner {
     private final DemoLives lives;
     private final DemoStudy study;
     private final DemoSessions sessions;
+    private final PolicyService policies;
     private final Clock clock;
 
     DemoStudio(
@@ -35,6 +40,7 @@ public class DemoStudio implements ApplicationRunner {
             DemoLives lives,
             DemoStudy study,
             DemoSessions sessions,
+            PolicyService policies,
             Clock clock) {
         this.accounts = accounts;
         this.maker = maker;
@@ -43,6 +49,7 @@ public class DemoStudio implements ApplicationRunner {
         this.lives = lives;
         this.study = study;
         this.sessions = sessions;
+        this.policies = policies;
         this.clock = clock;
     }
 
@@ -52,6 +59,12 @@ public class DemoStudio implements ApplicationRunner {
         if (wanted && clients.all().isEmpty()) {
             lives.tell(StudioClock.moment(clock));
             sessions.tell(StudioClock.moment(clock));
+            policies.keep(
+                    "regatta-season",
+                    new PolicyDraft(
+                            "Regatta season",
+                            "Between races nobody is to be sore: a third clean session first, smaller angles.",
+                            Map.of(Threshold.SESSIONS_NEEDED, 3.0, Threshold.ANGLE_STEP, 3.0)));
         }
         if (wanted && accounts.isEmpty()) {
             people();

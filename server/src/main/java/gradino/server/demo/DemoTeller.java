@@ -59,6 +59,8 @@ import org.springframework.stereotype.Component;
 @Component
 class DemoTeller {
     private static final double WARM_GAIN = 8;
+    private static final int LAST_DAYS = 3;
+    private static final int GAUGED_DAYS = 14;
     private static final List<Integer> TRAINING_DAYS = List.of(0, 2, 5);
 
     private final ClientRepository clients;
@@ -68,6 +70,7 @@ class DemoTeller {
     private final LineRepository lines;
     private final SessionRepository sessions;
     private final DecisionRepository decisions;
+    private final DemoGauges gauges;
     private final LineHistories histories;
     private final Json json;
 
@@ -79,6 +82,7 @@ class DemoTeller {
             LineRepository lines,
             SessionRepository sessions,
             DecisionRepository decisions,
+            DemoGauges gauges,
             LineHistories histories,
             Json json) {
         this.clients = clients;
@@ -88,6 +92,7 @@ class DemoTeller {
         this.lines = lines;
         this.sessions = sessions;
         this.decisions = decisions;
+        this.gauges = gauges;
         this.histories = histories;
         this.json = json;
     }
@@ -118,7 +123,7 @@ class DemoTeller {
                 measure(life, day / 7.0, at(now, ago, 17), random);
             }
             boolean painful = life.painAtEnd() > 0 && ago <= 3;
-            session(life, line, at(now, ago, 18), painful ? life.painAtEnd() : 0, ago <= 3, random);
+            session(life, line, new Day(at(now, ago, 18), painful ? life.painAtEnd() : 0, ago), random);
             if (life.decideToTheEnd() ? !painful : !lastWeek) {
                 decide(line, now.at(at(now, ago - 1, 10)));
             }
@@ -171,22 +176,38 @@ class DemoTeller {
         measurements.insert(all);
     }
 
-    private void session(DemoLife life, Line line, Instant at, int pain, boolean last, Random random) {
+    /** A training day. */
+    private record Day(Instant at, int pain, int daysAgo) {
+        boolean last() {
+            return daysAgo <= LAST_DAYS;
+        }
+    }
+
+    private void session(DemoLife life, Line line, Day day, Random random) {
+        var at = day.at();
+        int pain = day.pain();
+        boolean last = day.last();
         var plan = histories.current(line);
         var timeline = Compiler.compile(plan);
         var id = line.id() + "-" + at.toEpochMilli();
-        sessions.open(new Opened(id, line.id(), life.id(), plan, at, at), timeline);
+        var opened = new Opened(id, line.id(), life.id(), plan, at, at);
+        sessions.open(opened, timeline);
         boolean whole = last || random.nextDouble() < life.diligence();
         var end = at.plusSeconds(timeline.seconds());
         Map<String, List<Timeline.Phase>> blocks = timeline.phases().stream()
                 .filter(p -> p.block() != BlockKind.SET_UP && p.block() != BlockKind.SIDE_CHANGE)
                 .collect(Collectors.groupingBy(Timeline.Phase::blockId, LinkedHashMap::new, Collectors.toList()));
-        sessions.addBlocks(blocks.values().stream()
+        var done = blocks.values().stream()
                 .map(phases -> stored(id, phases, at, pain, whole, random))
-                .toList());
+                .toList();
+        sessions.addBlocks(done);
+        var manner = life.besides().gauges();
+        if (manner != null && day.daysAgo() <= GAUGED_DAYS) {
+            gauges.hear(opened, done, timeline, manner);
+        }
         sessions.close(new Closed(
                 id, Observer.COACH, Tenths.of(4 + random.nextInt(3)), null, null, "", end, end.plusSeconds(60)));
-        if (!last || !life.lastMorningOpen()) {
+        if (!last || !life.besides().lastMorningOpen()) {
             var morning = end.plusSeconds(14 * 3600);
             sessions.addMorning(
                     new Morning(id + "-morning", id, pain < 3, Tenths.of(random.nextInt(3)), morning, morning));
@@ -215,7 +236,8 @@ class DemoTeller {
                 0,
                 false,
                 null,
-                "");
+                "",
+                null);
         var when = at.plusSeconds(phases.get(phases.size() - 1).endSecond());
         return new StoredBlock(sessionId + "-" + first.blockId(), sessionId, block, when, when);
     }
@@ -252,7 +274,8 @@ class DemoTeller {
                         json.write(proposal),
                         json.write(inputs),
                         proposal.policyVersion(),
-                        proposal.engineVersion()));
+                        proposal.engineVersion(),
+                        null));
             }
         }
     }

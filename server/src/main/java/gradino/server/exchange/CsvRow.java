@@ -60,8 +60,9 @@ final class CsvRow {
         return text;
     }
 
+    /** A column that a file does not have yet is empty. */
     boolean isEmpty(String column) {
-        return row.get(column).isEmpty();
+        return !row.isMapped(column) || row.get(column).isEmpty();
     }
 
     /** Any value; what the reader throws becomes the finding. The fallback only keeps the reading going. */

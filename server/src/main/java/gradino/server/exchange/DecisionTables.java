@@ -28,7 +28,9 @@ final class DecisionTables {
                     "happened_at",
                     "recorded_at",
                     "policy_version",
-                    "engine_version"),
+                    "engine_version",
+                    "undone_at"),
+            1,
             d -> Arrays.asList(
                     d.decided().id(),
                     d.lineId(),
@@ -42,7 +44,8 @@ final class DecisionTables {
                     d.decided().happenedAt(),
                     d.decided().recordedAt(),
                     d.policyVersion(),
-                    d.engineVersion()),
+                    d.engineVersion(),
+                    d.undoneAt()),
             DecisionTables::decision);
 
     private static StoredDecision decision(CsvRow r) {
@@ -63,6 +66,7 @@ final class DecisionTables {
                 null,
                 null,
                 r.required("policy_version"),
-                r.required("engine_version"));
+                r.required("engine_version"),
+                r.isEmpty("undone_at") ? null : r.instant("undone_at"));
     }
 }

@@ -1,6 +1,9 @@
 package gradino.server.exchange;
 
 import gradino.server.advance.DecisionRepository;
+import gradino.server.advance.PauseRepository;
+import gradino.server.advance.PolicyRepository;
+import gradino.server.home.NoteRepository;
 import gradino.server.intake.ClientRepository;
 import gradino.server.intake.IntakeRepository;
 import gradino.server.measure.BatteryRepository;
@@ -41,6 +44,9 @@ public class ExportService {
     private final SessionRepository sessions;
     private final VisitRepository visits;
     private final TraceRepository traces;
+    private final NoteRepository notes;
+    private final PolicyRepository policies;
+    private final PauseRepository pauses;
     private final DecisionRepository decisions;
 
     ExportService(
@@ -53,6 +59,9 @@ public class ExportService {
             SessionRepository sessions,
             VisitRepository visits,
             TraceRepository traces,
+            NoteRepository notes,
+            PolicyRepository policies,
+            PauseRepository pauses,
             DecisionRepository decisions) {
         this.clients = clients;
         this.intakes = intakes;
@@ -63,6 +72,9 @@ public class ExportService {
         this.sessions = sessions;
         this.visits = visits;
         this.traces = traces;
+        this.notes = notes;
+        this.policies = policies;
+        this.pauses = pauses;
         this.decisions = decisions;
     }
 
@@ -95,6 +107,8 @@ public class ExportService {
                                 .toList(),
                         Function.identity(),
                         out);
+            case "policies.csv" -> print(AdvanceTables.POLICIES, policies.all(), Function.identity(), out);
+            case "pauses.csv" -> print(AdvanceTables.PAUSES, pauses.all(), Function.identity(), out);
             case "plans.csv" -> print(PlanTables.LINES, lineRows(), Function.identity(), out);
             case "studio-methods.csv" ->
                 print(ComposedTables.METHODS, compositions.allMethods(), Function.identity(), out);
@@ -110,6 +124,7 @@ public class ExportService {
             case "composed-runs.csv" -> print(ComposedTables.RUNS, runRows(), Function.identity(), out);
             case "blocks.csv" -> print(SessionTables.BLOCKS, sessions.allBlocks(), Function.identity(), out);
             case "mornings.csv" -> print(SessionTables.MORNINGS, sessions.allMornings(), Function.identity(), out);
+            case "home-notes.csv" -> print(HomeTables.NOTES, notes.all(), Function.identity(), out);
             case "reference-contractions.csv" ->
                 print(ForceTables.REFERENCES, traces.allReferences(), Function.identity(), out);
             case "traces.csv" -> print(ForceTables.TRACES, traces.all(), Function.identity(), out);

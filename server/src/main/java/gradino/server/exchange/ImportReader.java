@@ -15,8 +15,12 @@ import org.jspecify.annotations.Nullable;
 
 /** Goes through the files of one import row by row and gathers what is wrong with them. */
 final class ImportReader {
-    private static final List<CsvTable<?>> VERSIONED =
-            List.of(PlanTables.LINES, ComposedTables.METHODS, ComposedTables.SESSIONS);
+    private static final List<CsvTable<?>> VERSIONED = List.of(
+            AdvanceTables.POLICIES,
+            AdvanceTables.PAUSES,
+            PlanTables.LINES,
+            ComposedTables.METHODS,
+            ComposedTables.SESSIONS);
 
     final List<Finding> findings = new ArrayList<>();
     private final List<Taken> taken = new ArrayList<>();
@@ -25,7 +29,7 @@ final class ImportReader {
     ImportReader(List<CsvFile> files) {
         for (var file : files) {
             Tables.all().stream()
-                    .filter(t -> t.columns().equals(file.header()))
+                    .filter(t -> t.fits(file.header()))
                     .findFirst()
                     .ifPresentOrElse(
                             t -> byTable.computeIfAbsent(t, k -> new ArrayList<>())
@@ -54,7 +58,7 @@ final class ImportReader {
             int added = 0;
             for (var record : file.records()) {
                 var row = new CsvRow(file.name(), record, findings);
-                if (hasItsCells(table, row, record)
+                if (hasItsCells(file, row, record)
                         && isNotTwice(table, row, seen.put(record.get(0), record), record)
                         && isStored(table, row, store)) {
                     added++;
@@ -69,8 +73,8 @@ final class ImportReader {
         return row.isClean() && store.test(row, value);
     }
 
-    private static boolean hasItsCells(CsvTable<?> table, CsvRow row, CSVRecord record) {
-        int expected = table.columns().size();
+    private static boolean hasItsCells(CsvFile file, CsvRow row, CSVRecord record) {
+        int expected = file.header().size();
         if (record.size() != expected) {
             row.finding("1", "cells", "has %d cells, %d are expected.".formatted(record.size(), expected));
         }

@@ -1,5 +1,7 @@
 package gradino.server.exchange;
 
+import gradino.core.advance.Policy;
+import gradino.core.advance.PolicyCheck;
 import gradino.core.because.Finding;
 import gradino.core.body.Side;
 import gradino.core.intake.IntakeCheck;
@@ -9,11 +11,14 @@ import gradino.core.prescribe.MethodFile;
 import gradino.core.prescribe.PlanCheck;
 import gradino.core.prescribe.PlanContext;
 import gradino.server.advance.DecisionRepository.StoredDecision;
+import gradino.server.advance.PauseRepository.StoredPause;
+import gradino.server.advance.PolicyRepository.StoredPolicy;
 import gradino.server.exchange.ClientTables.ClientRow;
 import gradino.server.exchange.ComposedTables.RunRow;
 import gradino.server.exchange.ImportService.Stores;
 import gradino.server.exchange.PlanTables.LineRow;
 import gradino.server.exchange.SessionTables.SessionRow;
+import gradino.server.home.NoteRepository.Note;
 import gradino.server.intake.ClientService;
 import gradino.server.intake.IntakeRepository.AddedRestriction;
 import gradino.server.intake.IntakeRepository.StoredClearance;
@@ -312,6 +317,13 @@ final class ImportRun {
         return isNew;
     }
 
+    boolean note(CsvRow row, Note n) {
+        return facts.knowsClient(row, n.clientId())
+                && facts.past(row, "happened_at", n.happenedAt())
+                && findings.isEmpty()
+                && stores.notes().add(n);
+    }
+
     boolean reference(CsvRow row, StoredReference r) {
         return facts.knowsClient(row, r.clientId())
                 && (r.sessionId() == null || facts.knowsSession(row, r.sessionId()))
@@ -338,7 +350,29 @@ final class ImportRun {
         facts.obeys(row, line.clientId(), decided.happenedAt(), change);
         return facts.past(row, "happened_at", decided.happenedAt())
                 && findings.isEmpty()
-                && stores.decisions().insert(d);
+                && (d.undoneAt() == null || facts.past(row, "undone_at", d.undoneAt()))
+                && insert(d);
+    }
+
+    private boolean insert(StoredDecision d) {
+        boolean isNew = stores.decisions().insert(d);
+        if (d.undoneAt() != null) {
+            stores.decisions().undo(d.decided().id(), d.undoneAt());
+        }
+        return isNew;
+    }
+
+    boolean pause(CsvRow row, StoredPause p) {
+        return facts.knowsClient(row, p.clientId())
+                && facts.past(row, "recorded_at", p.recordedAt())
+                && findings.isEmpty()
+                && stores.pauses().add(p);
+    }
+
+    boolean policy(CsvRow row, StoredPolicy p) {
+        PolicyCheck.check(Policy.house(), p.values())
+                .forEach(f -> row.finding("thresholds", f.code(), f.path() + ": " + f.message()));
+        return row.isClean() && findings.isEmpty() && stores.policies().add(p);
     }
 
     /** The kinds with many rows, each in one batch. */

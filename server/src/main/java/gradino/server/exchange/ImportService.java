@@ -1,6 +1,9 @@
 package gradino.server.exchange;
 
 import gradino.server.advance.DecisionRepository;
+import gradino.server.advance.PauseRepository;
+import gradino.server.advance.PolicyRepository;
+import gradino.server.home.NoteRepository;
 import gradino.server.intake.ClientRepository;
 import gradino.server.intake.ErasedClients;
 import gradino.server.intake.IntakeRepository;
@@ -39,6 +42,9 @@ public class ImportService {
             SessionRepository sessions,
             VisitRepository visits,
             TraceRepository traces,
+            NoteRepository notes,
+            PolicyRepository policies,
+            PauseRepository pauses,
             DecisionRepository decisions,
             ForceService forces,
             Clock clock) {
@@ -54,6 +60,9 @@ public class ImportService {
                 sessions,
                 visits,
                 traces,
+                notes,
+                policies,
+                pauses,
                 decisions);
         this.clock = clock;
     }
@@ -70,6 +79,9 @@ public class ImportService {
             SessionRepository sessions,
             VisitRepository visits,
             TraceRepository traces,
+            NoteRepository notes,
+            PolicyRepository policies,
+            PauseRepository pauses,
             DecisionRepository decisions) {}
 
     /** A file by its name with its header and records. */
@@ -87,6 +99,8 @@ public class ImportService {
         reader.each(IntakeTables.SCREENINGS, run::screening);
         reader.each(IntakeTables.RESTRICTIONS, run::restriction);
         reader.each(IntakeTables.CLEARANCES, run::clearance);
+        reader.each(AdvanceTables.POLICIES, run::policy);
+        reader.each(AdvanceTables.PAUSES, run::pause);
         reader.each(PlanTables.LINES, run::line);
         reader.each(ComposedTables.METHODS, run::method);
         reader.each(ComposedTables.SESSIONS, run::composed);
@@ -98,6 +112,7 @@ public class ImportService {
         reader.each(ComposedTables.RUNS, run::composedRun);
         reader.each(SessionTables.BLOCKS, run::block);
         reader.each(SessionTables.MORNINGS, run::morning);
+        reader.each(HomeTables.NOTES, run::note);
         reader.each(ForceTables.REFERENCES, run::reference);
         reader.each(ForceTables.TRACES, run::trace);
         reader.each(DecisionTables.DECISIONS, run::decision);

@@ -6,9 +6,12 @@ import gradino.core.perform.BlockRecord;
 import gradino.core.perform.Observer;
 import gradino.core.perform.Pain;
 import gradino.core.perform.PainKind;
+import gradino.core.perform.PropUsed;
 import gradino.core.perform.StopSign;
 import gradino.core.prescribe.BlockKind;
 import gradino.core.prescribe.Dose;
+import gradino.core.quantity.Centimetres;
+import gradino.core.quantity.Degrees;
 import gradino.core.quantity.PainScore;
 import gradino.core.quantity.Tenths;
 import gradino.server.perform.SessionRepository;
@@ -127,7 +130,10 @@ final class SessionTables {
                     "cramps",
                     "effort_missed",
                     "skipped",
-                    "note"),
+                    "note",
+                    "used_degrees",
+                    "used_stack_cm"),
+            2,
             SessionTables::blockCells,
             SessionTables::block);
 
@@ -150,7 +156,11 @@ final class SessionTables {
                 b.cramps(),
                 CsvRow.flag(b.effortMissed()),
                 b.skippedBecause(),
-                b.note());
+                b.note(),
+                b.prop() == null ? null : b.prop().angle().value(),
+                b.prop() == null || b.prop().stack() == null
+                        ? null
+                        : b.prop().stack().value());
     }
 
     private static StoredBlock block(CsvRow r) {
@@ -166,9 +176,19 @@ final class SessionTables {
                 r.read("cramps", 0, SessionTables::cramps),
                 r.flag("effort_missed"),
                 r.isEmpty("skipped") ? null : r.text("skipped"),
-                r.text("note"));
+                r.text("note"),
+                prop(r));
         return new StoredBlock(
                 r.required("record_id"), r.required("session_id"), block, happened, r.instant("recorded_at", happened));
+    }
+
+    private static @Nullable PropUsed prop(CsvRow r) {
+        var angle = r.<Degrees>optional("used_degrees", text -> Degrees.of(Double.parseDouble(text)));
+        var stack = r.<Centimetres>optional("used_stack_cm", text -> Centimetres.of(Double.parseDouble(text)));
+        if (angle == null && stack != null) {
+            r.finding("used_degrees", "missing", "is needed beside a height.");
+        }
+        return angle == null ? null : new PropUsed(angle, stack);
     }
 
     private static int cramps(String text) {

@@ -12,6 +12,8 @@ final class Tables {
                 IntakeTables.SCREENINGS,
                 IntakeTables.RESTRICTIONS,
                 IntakeTables.CLEARANCES,
+                AdvanceTables.POLICIES,
+                AdvanceTables.PAUSES,
                 PlanTables.LINES,
                 ComposedTables.METHODS,
                 ComposedTables.SESSIONS,
@@ -23,6 +25,7 @@ final class Tables {
                 ComposedTables.RUNS,
                 SessionTables.BLOCKS,
                 SessionTables.MORNINGS,
+                HomeTables.NOTES,
                 ForceTables.REFERENCES,
                 ForceTables.TRACES,
                 DecisionTables.DECISIONS);

@@ -29,7 +29,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** What a client sees at home, and the notes they send. */
 @Service
 public class HomeService {
-    private static final int LONGEST_NOTE = 500;
+    public static final int LONGEST_NOTE = 500;
 
     private final SignedIn signedIn;
     private final ClientService clients;
@@ -159,7 +159,8 @@ public class HomeService {
         if (text.isBlank() || text.length() > LONGEST_NOTE) {
             throw Problem.invalid("text", "required", "A few words, up to %d letters.".formatted(LONGEST_NOTE));
         }
-        notes.add(id, client().id(), text.strip(), StudioClock.now(clock));
+        var now = StudioClock.now(clock);
+        notes.add(new Note(id, client().id(), text.strip(), now, now, null));
     }
 
     private Client client() {

@@ -5,11 +5,12 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
 /** Owns home_note. */
 @Repository
-class NoteRepository {
+public class NoteRepository {
     private final Sql sql;
 
     NoteRepository(Sql sql) {
@@ -17,13 +18,24 @@ class NoteRepository {
     }
 
     /** A short note from home. */
-    record Note(String id, String clientId, String text, Instant happenedAt, boolean read) {}
+    public record Note(
+            String id,
+            String clientId,
+            String text,
+            Instant happenedAt,
+            Instant recordedAt,
+            @Nullable Instant readAt) {}
 
-    void add(String id, String clientId, String text, Instant now) {
-        sql.update("""
-                INSERT INTO home_note (id, client_id, text, happened_at, recorded_at) VALUES (?, ?, ?, ?, ?)
+    /** @return whether it was new; the same id again is the same note */
+    public boolean add(Note n) {
+        return sql.update("""
+                INSERT INTO home_note (id, client_id, text, happened_at, recorded_at, read_at) VALUES (?, ?, ?, ?, ?, ?)
                 ON CONFLICT (id) DO NOTHING
-                """, id, clientId, text, now, now);
+                """, n.id(), n.clientId(), n.text(), n.happenedAt(), n.recordedAt(), n.readAt()) > 0;
+    }
+
+    public List<Note> all() {
+        return sql.list("SELECT * FROM home_note ORDER BY client_id, happened_at, rowid", NoteRepository::note);
     }
 
     /** Newest first. */
@@ -43,13 +55,14 @@ class NoteRepository {
     }
 
     private static Note note(ResultSet row) throws SQLException {
-        row.getLong("read_at");
-        boolean read = !row.wasNull();
+        long readAt = row.getLong("read_at");
+        var read = row.wasNull() ? null : Instant.ofEpochMilli(readAt);
         return new Note(
                 row.getString("id"),
                 row.getString("client_id"),
                 row.getString("text"),
                 Sql.instant(row, "happened_at"),
+                Sql.instant(row, "recorded_at"),
                 read);
     }
 }

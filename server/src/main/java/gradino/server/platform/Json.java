@@ -20,6 +20,11 @@ public class Json {
         return mapper.readValue(json, type);
     }
 
+    /** One text within; empty when there is none. */
+    public String text(String json, String pointer) {
+        return mapper.readTree(json).at(pointer).asString("");
+    }
+
     public <T> java.util.List<T> readList(String json, Class<T> type) {
         return mapper.readValue(json, mapper.getTypeFactory().constructCollectionType(java.util.List.class, type));
     }

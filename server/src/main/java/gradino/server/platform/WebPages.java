@@ -27,8 +27,17 @@ class WebPages implements WebMvcConfigurer {
 
     @Override
     public void addViewControllers(ViewControllerRegistry registry) {
-        for (var deepLink :
-                new String[] {"/", "/clients/**", "/sessions/**", "/studio/**", "/lines/**", "/noise/**", "/library"}) {
+        for (var deepLink : new String[] {
+            "/",
+            "/clients/**",
+            "/sessions/**",
+            "/studio/**",
+            "/lines/**",
+            "/noise/**",
+            "/library",
+            "/decisions",
+            "/rules/**"
+        }) {
             registry.addViewController(deepLink).setViewName("forward:/index.html");
         }
         registry.addViewController("/home/**").setViewName("forward:/home.html");

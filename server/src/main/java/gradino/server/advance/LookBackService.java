@@ -1,0 +1,193 @@
+package gradino.server.advance;
+
+import gradino.core.advance.Backtest;
+import gradino.core.advance.Backtest.Parting;
+import gradino.core.advance.Flight;
+import gradino.core.advance.LineState;
+import gradino.core.advance.Rehearsal;
+import gradino.core.because.Verdict;
+import gradino.core.body.Sided;
+import gradino.server.advance.DecisionRepository.StoredDecision;
+import gradino.server.intake.ClientService;
+import gradino.server.platform.Json;
+import gradino.server.platform.Problem;
+import gradino.server.platform.StudioClock;
+import gradino.server.prescribe.LineRepository;
+import gradino.server.prescribe.LineService;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.TreeMap;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The flight of a line, another policy over what was recorded, and invented clients through a plan. */
+@Service
+public class LookBackService {
+    /** More would be no list that anybody reads; the file holds all. */
+    private static final int MOST_SHOWN = 500;
+
+    private static final int MOST_CASTS = 8;
+
+    private final ClientService clients;
+    private final LineService lines;
+    private final LineRepository lineRows;
+    private final LineHistories histories;
+    private final DecisionRepository decisions;
+    private final PolicyService policies;
+    private final Json json;
+    private final Clock clock;
+
+    LookBackService(
+            ClientService clients,
+            LineService lines,
+            LineRepository lineRows,
+            LineHistories histories,
+            DecisionRepository decisions,
+            PolicyService policies,
+            Json json,
+            Clock clock) {
+        this.clients = clients;
+        this.lines = lines;
+        this.lineRows = lineRows;
+        this.histories = histories;
+        this.decisions = decisions;
+        this.policies = policies;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /**
+     * A rung with its words.
+     *
+     * @param why what the proposal said; empty for the first dose and where nothing was proposed
+     * @param reason what the coach said
+     */
+    public record RungView(Flight.Rung rung, String why, String reason) {}
+
+    /** Both sides of a line. */
+    public record FlightView(Sided<List<RungView>> sides) {}
+
+    @Transactional(readOnly = true)
+    public FlightView flight(String lineId) {
+        var line = lines.get(lineId);
+        var policy = policies.current();
+        var state = histories.inputs(line).state(policy);
+        var kept = decisions.of(lineId).stream()
+                .collect(Collectors.toMap(d -> d.decided().id(), Function.identity()));
+        return new FlightView(Sided.of(side -> Flight.of(state, side, policy).stream()
+                .map(rung -> view(rung, rung.decisionId() == null ? null : kept.get(rung.decisionId())))
+                .toList()));
+    }
+
+    private RungView view(Flight.Rung rung, @Nullable StoredDecision decision) {
+        if (decision == null) {
+            return new RungView(rung, "", "");
+        }
+        var proposal = decision.proposal();
+        return new RungView(rung, proposal == null ? "" : json.text(proposal, "/why/text"), decision.reason());
+    }
+
+    /** A state in which two policies part. */
+    public record ClientParting(String clientId, String clientName, String lineId, String motion, Parting parting) {}
+
+    /** How often one verdict became another. */
+    public record TurnCount(Verdict one, Verdict other, int count) {}
+
+    /**
+     * Another policy over what was recorded.
+     *
+     * @param states looked at
+     * @param differences of all lines; {@code shown} holds the newest of them
+     */
+    public record BacktestView(
+            String one,
+            String other,
+            int lines,
+            int states,
+            int differences,
+            List<TurnCount> turns,
+            List<ClientParting> shown) {}
+
+    /**
+     * @param policyId the other policy; the one in use is the one it is held against
+     * @param wanted ids of clients; empty for all
+     */
+    @Transactional(readOnly = true)
+    public BacktestView backtest(String policyId, List<String> wanted) {
+        var run = run(policyId, wanted);
+        var turns = new TreeMap<String, TurnCount>();
+        for (var parting : run.partings()) {
+            var one = parting.parting().one().verdict();
+            var other = parting.parting().other().verdict();
+            turns.merge(
+                    one + " " + other,
+                    new TurnCount(one, other, 1),
+                    (a, b) -> new TurnCount(one, other, a.count() + b.count()));
+        }
+        var newest = run.partings().stream()
+                .sorted(Comparator.comparing((ClientParting p) -> p.parting().at())
+                        .reversed())
+                .limit(MOST_SHOWN)
+                .toList();
+        return new BacktestView(
+                policies.current().version(),
+                policies.newest(policyId).version(),
+                run.lines(),
+                run.states(),
+                run.partings().size(),
+                List.copyOf(turns.values()),
+                newest);
+    }
+
+    record Run(int lines, int states, List<ClientParting> partings) {}
+
+    /** Every difference, client by client in the order of time. */
+    @Transactional(readOnly = true)
+    Run run(String policyId, List<String> wanted) {
+        var one = policies.current();
+        var other = policies.newest(policyId);
+        var now = StudioClock.moment(clock);
+        var found = new ArrayList<ClientParting>();
+        int lineCount = 0;
+        int states = 0;
+        for (var client : clients.mine()) {
+            if (!wanted.isEmpty() && !wanted.contains(client.id())) {
+                continue;
+            }
+            for (var line : lineRows.of(client.id())) {
+                var inputs = histories.inputs(line, now);
+                var start = LineState.open(inputs.plan(), inputs.grid(), inputs.client());
+                var result = Backtest.of(start, inputs.events(), now, one, other);
+                lineCount++;
+                states += result.states();
+                result.differences()
+                        .forEach(d -> found.add(
+                                new ClientParting(client.id(), client.details().name(), line.id(), line.motion(), d)));
+            }
+        }
+        return new Run(lineCount, states, found);
+    }
+
+    /** Who lives through which policy. */
+    public record RehearsalDraft(String policyId, List<Rehearsal.Cast> casts) {}
+
+    /** One invented life. */
+    public record Life(Rehearsal.Cast cast, List<Rehearsal.Week> weeks) {}
+
+    /** An invented model, for understanding rules: not a forecast of a person. */
+    @Transactional(readOnly = true)
+    public List<Life> rehearse(RehearsalDraft draft) {
+        if (draft.casts().isEmpty() || draft.casts().size() > MOST_CASTS) {
+            throw Problem.invalid("casts", "out-of-bounds", "One to " + MOST_CASTS + " clients at once.");
+        }
+        var policy = policies.newest(draft.policyId());
+        return draft.casts().stream()
+                .map(cast -> new Life(cast, Rehearsal.of(cast, policy)))
+                .toList();
+    }
+}

@@ -1,0 +1,111 @@
+package gradino.server.advance;
+
+import gradino.core.advance.Advance;
+import gradino.core.advance.Change;
+import gradino.core.advance.Moment;
+import gradino.core.advance.Policy;
+import gradino.core.advance.Proposal;
+import gradino.core.advance.ReasonChange;
+import gradino.core.advance.Standing;
+import gradino.core.because.Because;
+import gradino.core.because.Verdict;
+import gradino.core.body.Side;
+import gradino.core.prescribe.Dose;
+import gradino.server.advance.LineStates.Both;
+import gradino.server.intake.Client;
+import gradino.server.intake.ClientService;
+import gradino.server.platform.StudioClock;
+import gradino.server.prescribe.Line;
+import gradino.server.prescribe.LineRepository;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Everything that a coach has not looked at yet, over all their clients, the most urgent first. */
+@Service
+public class QueueService {
+    private final ClientService clients;
+    private final LineRepository lines;
+    private final LineStates states;
+    private final PolicyService policies;
+    private final Clock clock;
+
+    QueueService(ClientService clients, LineRepository lines, LineStates states, PolicyService policies, Clock clock) {
+        this.clients = clients;
+        this.lines = lines;
+        this.states = states;
+        this.policies = policies;
+        this.clock = clock;
+    }
+
+    /**
+     * One side of a line in the queue.
+     *
+     * @param plain may be accepted among others at once
+     * @param to the dose that would be accepted
+     * @param fresh reasons that were not there a week ago
+     * @param gone reasons of a week ago that no longer hold
+     */
+    public record Waiting(
+            String clientId,
+            String clientName,
+            String lineId,
+            String motion,
+            Side side,
+            Standing standing,
+            Verdict verdict,
+            boolean plain,
+            boolean suspends,
+            Because why,
+            List<Change> changes,
+            Dose to,
+            List<Because> fresh,
+            List<Because> gone) {}
+
+    @Transactional(readOnly = true)
+    public List<Waiting> waiting() {
+        var now = StudioClock.moment(clock);
+        var policy = policies.current();
+        var found = new ArrayList<Waiting>();
+        for (var client : clients.mine()) {
+            for (var line : lines.of(client.id())) {
+                add(client, line, states.of(client, line, now, policy), policy, now, found);
+            }
+        }
+        found.sort(Comparator.comparing(Waiting::standing)
+                .thenComparing(Waiting::clientName)
+                .thenComparing(Waiting::lineId)
+                .thenComparing(Waiting::side));
+        return found;
+    }
+
+    private static void add(Client client, Line line, Both states, Policy policy, Moment now, List<Waiting> found) {
+        for (var side : Side.PAIR) {
+            var proposal = Advance.propose(states.now(), side, policy, now);
+            if (Advance.isNew(states.now(), proposal)) {
+                found.add(waiting(client, line, proposal, states.sinceLastWeek(proposal, policy, now)));
+            }
+        }
+    }
+
+    private static Waiting waiting(Client client, Line line, Proposal proposal, ReasonChange change) {
+        return new Waiting(
+                client.id(),
+                client.details().name(),
+                line.id(),
+                line.motion(),
+                proposal.side(),
+                Standing.of(proposal),
+                proposal.verdict(),
+                proposal.plain(),
+                proposal.suspends() != null,
+                proposal.why(),
+                proposal.consequences(),
+                proposal.to(),
+                change.fresh(),
+                change.gone());
+    }
+}
