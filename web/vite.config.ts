@@ -36,6 +36,7 @@ export default defineConfig({
   ],
   build: {
     target: 'es2022',
+    modulePreload: { polyfill: false },
     sourcemap: false,
     rollupOptions: { input: ['index.html', 'home.html'] },
   },

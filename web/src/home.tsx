@@ -1,4 +1,4 @@
-import './app/styles.css';
+import './app/home.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { HomeApp } from './app/HomeApp';

@@ -30,6 +30,10 @@ const LibraryPage = lazy(() =>
   import('../steps/prescribe/library/LibraryPage').then((m) => ({ default: m.LibraryPage })),
 );
 const DecisionPage = lazy(() => import('../steps/advance/DecisionPage').then((m) => ({ default: m.DecisionPage })));
+const QueuePage = lazy(() => import('../steps/advance/QueuePage').then((m) => ({ default: m.QueuePage })));
+const PolicyPage = lazy(() => import('../steps/advance/PolicyPage').then((m) => ({ default: m.PolicyPage })));
+const BacktestPage = lazy(() => import('../steps/advance/BacktestPage').then((m) => ({ default: m.BacktestPage })));
+const RehearsalPage = lazy(() => import('../steps/advance/RehearsalPage').then((m) => ({ default: m.RehearsalPage })));
 const FloorPage = lazy(() => import('../steps/perform/FloorPage').then((m) => ({ default: m.FloorPage })));
 const ClosePage = lazy(() => import('../steps/perform/ClosePage').then((m) => ({ default: m.ClosePage })));
 const ReplayPage = lazy(() => import('../steps/perform/ReplayPage').then((m) => ({ default: m.ReplayPage })));
@@ -64,6 +68,10 @@ function Pages() {
         <Route path="/clients/:clientId/advance" element={<DecisionPage />} />
         <Route path="/sessions/:sessionId/close" element={<ClosePage />} />
         <Route path="/clients/:clientId/sharing" element={<SharingPage />} />
+        <Route path="/decisions" element={<QueuePage />} />
+        <Route path="/rules" element={<PolicyPage />} />
+        <Route path="/rules/backtest" element={<BacktestPage />} />
+        <Route path="/rules/rehearsal" element={<RehearsalPage />} />
         <Route path="/library" element={<LibraryPage />} />
         <Route path="/noise" element={<NoisePage />} />
         <Route path="/noise/:studyId" element={<StudyPage />} />

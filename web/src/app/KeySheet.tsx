@@ -66,6 +66,7 @@ const KEYS: [string, [string, string][]][] = [
       ['→', 'skip, with a reason'],
       ['+', '10 s more'],
       ['s', 'one set more'],
+      ['h', 'set up at another height or angle'],
       ['f', 'fault'],
       ['p', 'pain'],
       ['c', 'cramp'],
@@ -82,6 +83,9 @@ const KEYS: [string, [string, string][]][] = [
       ['a', 'accept'],
       ['c', 'change'],
       ['d', 'decline'],
+      ['e', 'the evidence'],
+      ['↑ ↓ or j k', 'through the queue (on Decisions)'],
+      ['u', 'take the last decision back (on Decisions)'],
     ],
   ],
 ];

@@ -28,6 +28,12 @@ export function Shell() {
         <NavLink to="/" end className={railLink}>
           Today
         </NavLink>
+        <NavLink to="/decisions" className={railLink}>
+          Decisions
+        </NavLink>
+        <NavLink to="/rules" className={railLink}>
+          Rules
+        </NavLink>
         <NavLink to="/library" className={railLink}>
           Library
         </NavLink>

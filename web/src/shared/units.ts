@@ -16,6 +16,7 @@ export function clock(seconds: number): string {
 const UNITS: Record<string, string> = {
   DEGREE: '°',
   CENTIMETRE: ' cm',
+  KILOGRAM: ' kg',
   SECOND: ' s',
   MINUTE: ' min',
   HOUR: ' h',

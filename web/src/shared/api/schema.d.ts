@@ -68,6 +68,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/backtests/{policyId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["backtest"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/backtests/{policyId}/differences.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["differences"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bands/line": {
         parameters: {
             query?: never;
@@ -420,6 +452,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/load": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["load"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/measurements": {
         parameters: {
             query?: never;
@@ -462,6 +510,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/pauses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/pauses/{pauseId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keep"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -605,7 +685,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["load"];
+        post: operations["load_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -764,6 +844,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["colleagues"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/decisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["waiting"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1028,6 +1124,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lines/{lineId}/decisions/{decisionId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["undo"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lines/{lineId}/flight": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["flight"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lines/{lineId}/plan": {
         parameters: {
             query?: never;
@@ -1166,6 +1294,70 @@ export interface paths {
         get: operations["unread"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/policies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_3"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/policies/{policyId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keep_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/policies/{policyId}/use": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["use"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rehearsals/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["rehearse"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1507,6 +1699,18 @@ export interface components {
             /** Format: date-time */
             recordedAt: string;
         };
+        BacktestView: {
+            /** Format: int32 */
+            differences: number;
+            /** Format: int32 */
+            lines: number;
+            one: string;
+            other: string;
+            shown: components["schemas"]["ClientParting"][];
+            /** Format: int32 */
+            states: number;
+            turns: components["schemas"]["TurnCount"][];
+        };
         Band: {
             /** Format: date-time */
             at: string;
@@ -1621,6 +1825,7 @@ export interface components {
             note: string;
             pains: components["schemas"]["Pain"][];
             phases: components["schemas"]["PhaseDone"][];
+            prop?: components["schemas"]["PropUsed"];
             /** @enum {string} */
             side: "LEFT" | "RIGHT" | "MIDLINE";
             skippedBecause?: string;
@@ -1669,13 +1874,28 @@ export interface components {
         Cable: {
             in: boolean;
         };
+        Cast: {
+            /** Format: double */
+            adherence: number;
+            /** Format: double */
+            leftDegrees: number;
+            /** Format: double */
+            rightDegrees: number;
+            /** Format: int64 */
+            seed: number;
+            /** Format: int32 */
+            sessionsPerWeek: number;
+            traits: ("STIFF" | "LOOSE" | "OVER_EAGER" | "IRREGULAR" | "SORE")[];
+            /** Format: int32 */
+            weeks: number;
+        };
         Change: {
             /** Format: double */
             from: number;
             /** Format: double */
             to: number;
             /** @enum {string} */
-            unit: "DEGREE" | "CENTIMETRE" | "SECOND" | "MINUTE" | "HOUR" | "DAY" | "PERCENT" | "POINT" | "OF_TEN" | "RATIO" | "COUNT";
+            unit: "DEGREE" | "CENTIMETRE" | "KILOGRAM" | "SECOND" | "MINUTE" | "HOUR" | "DAY" | "PERCENT" | "POINT" | "OF_TEN" | "RATIO" | "COUNT";
             what: string;
         };
         Clearance: {
@@ -1717,6 +1937,13 @@ export interface components {
             screeningDue: "NOT_DUE" | "NEVER_ASKED" | "OLDER_THAN_TWELVE_MONTHS" | "FLAG_SINCE";
             /** Format: date */
             screeningValidUntil?: string;
+        };
+        ClientParting: {
+            clientId: string;
+            clientName: string;
+            lineId: string;
+            motion: string;
+            parting: components["schemas"]["Parting"];
         };
         CloseDraft: {
             note: string;
@@ -1888,11 +2115,6 @@ export interface components {
             /** Format: double */
             upper: number;
         };
-        Evidence: {
-            /** Format: date-time */
-            endedAt: string;
-            sessionId: string;
-        };
         Figure: {
             /** Format: double */
             angleDegrees: number;
@@ -1911,6 +2133,9 @@ export interface components {
             /** @enum {string} */
             severity: "BLOCKING" | "ADVICE";
             unit: string;
+        };
+        FlightView: {
+            sides: components["schemas"]["SidedListRungView"];
         };
         Floor: {
             clientId: string;
@@ -1938,6 +2163,7 @@ export interface components {
             instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
             line: string;
             motion: string;
+            otherProps: components["schemas"]["SidedListSetUp"];
             position: string;
             positionId: string;
             props: components["schemas"]["SidedSetUp"];
@@ -2002,7 +2228,7 @@ export interface components {
             outcome: "PASSED" | "DECIDED" | "NOT_REACHED";
             source: components["schemas"]["Source"];
             /** @enum {string} */
-            unit: "DEGREE" | "CENTIMETRE" | "SECOND" | "MINUTE" | "HOUR" | "DAY" | "PERCENT" | "POINT" | "OF_TEN" | "RATIO" | "COUNT";
+            unit: "DEGREE" | "CENTIMETRE" | "KILOGRAM" | "SECOND" | "MINUTE" | "HOUR" | "DAY" | "PERCENT" | "POINT" | "OF_TEN" | "RATIO" | "COUNT";
             /** Format: double */
             value?: number;
             /** @enum {string} */
@@ -2208,8 +2434,11 @@ export interface components {
             side?: "LEFT" | "RIGHT" | "MIDLINE";
         };
         Judged: {
-            evidence: components["schemas"]["Evidence"][];
+            change: components["schemas"]["ReasonChange"];
+            evidence: components["schemas"]["SessionEvidence"][];
+            isNew: boolean;
             proposal: components["schemas"]["Proposal"];
+            range?: components["schemas"]["RangeBand"];
             waits: boolean;
         };
         Kept: {
@@ -2220,12 +2449,15 @@ export interface components {
             /** Format: date-time */
             happenedAt: string;
             id: string;
+            mayBeTakenBack: boolean;
             policyVersion: string;
             /** @enum {string} */
             proposed: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
             reason: string;
             /** @enum {string} */
             side: "LEFT" | "RIGHT" | "MIDLINE";
+            /** Format: date-time */
+            undoneAt?: string;
         };
         KnownLength: {
             /** Format: double */
@@ -2261,6 +2493,10 @@ export interface components {
             position: components["schemas"]["Position"];
             wanted: string[];
         };
+        Life: {
+            cast: components["schemas"]["Cast"];
+            weeks: components["schemas"]["Week"][];
+        };
         Limb: {
             /** Format: double */
             degrees: number;
@@ -2280,6 +2516,7 @@ export interface components {
             loadShare: number;
             /** Format: double */
             newtonMetres: number;
+            next?: components["schemas"]["LoadStep"];
             /** Format: double */
             plate?: number;
         };
@@ -2369,6 +2606,23 @@ export interface components {
             loadKg?: number;
             /** Format: double */
             plate?: number;
+        };
+        LoadStep: {
+            /** Format: double */
+            loadKg: number;
+            /** Format: int32 */
+            repetitions: number;
+            /** Format: double */
+            share: number;
+            why: {
+                reason: string;
+                text: string;
+            };
+        };
+        Loads: {
+            /** Format: int32 */
+            unrated: number;
+            weeks: components["schemas"]["WeekLoad"][];
         };
         Loosening: {
             /** Format: double */
@@ -2722,7 +2976,10 @@ export interface components {
             /** Format: date-time */
             happenedAt: string;
             id: string;
-            read: boolean;
+            /** Format: date-time */
+            readAt?: string;
+            /** Format: date-time */
+            recordedAt: string;
             text: string;
         };
         Others: {
@@ -2748,12 +3005,31 @@ export interface components {
             /** Format: int32 */
             next?: number;
         };
+        Parting: {
+            /** Format: date-time */
+            at: string;
+            one: components["schemas"]["Proposed"];
+            other: components["schemas"]["Proposed"];
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "MIDLINE";
+            /** @enum {string} */
+            turn: "MORE_CAUTIOUS" | "ALIKE" | "BOLDER";
+        };
         PasswordChange: {
             old: string;
             wanted: string;
         };
         PasswordReset: {
             password: string;
+        };
+        Pause: {
+            /** Format: date */
+            from: string;
+            /** @enum {string} */
+            kind: "ILLNESS" | "AWAY" | "OTHER";
+            note: string;
+            /** Format: date */
+            until?: string;
         };
         Phase: {
             /** @enum {string} */
@@ -2830,6 +3106,25 @@ export interface components {
             timeline?: components["schemas"]["Timeline"];
             totals?: components["schemas"]["Totals"];
         };
+        PolicyDraft: {
+            name: string;
+            note: string;
+            values: {
+                [key: string]: number;
+            };
+        };
+        PolicyView: {
+            id: string;
+            inUse: boolean;
+            label: string;
+            name: string;
+            note: string;
+            /** Format: date-time */
+            recordedAt?: string;
+            thresholds: components["schemas"]["Shown"][];
+            /** Format: int32 */
+            version: number;
+        };
         PoolView: {
             borrowed: string[];
             capacity: number[];
@@ -2879,6 +3174,10 @@ export interface components {
             kind: string;
             point: string;
         };
+        PropUsed: {
+            angle: number;
+            stack?: number;
+        };
         Proposal: {
             alternatives: components["schemas"]["Alternative"][];
             consequences: components["schemas"]["Change"][];
@@ -2894,6 +3193,10 @@ export interface components {
             lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD";
             /** @enum {string} */
             limiter: "RANGE" | "CONTROL" | "BOTH" | "NEITHER" | "STRUCTURE" | "UNKNOWN";
+            notes: {
+                reason: string;
+                text: string;
+            }[];
             policyVersion: string;
             requests: {
                 reason: string;
@@ -2923,6 +3226,17 @@ export interface components {
             plan: components["schemas"]["Plan"];
             sides: components["schemas"]["SidedJudged"];
         };
+        Proposed: {
+            /** @enum {string} */
+            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD";
+            to: components["schemas"]["Dose"];
+            /** @enum {string} */
+            verdict: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
+            why: {
+                reason: string;
+                text: string;
+            };
+        };
         Question: {
             help: string;
             id: string;
@@ -2947,6 +3261,20 @@ export interface components {
             source: components["schemas"]["Source"];
             /** Format: double */
             usual: number;
+        };
+        RangeBand: {
+            /** Format: double */
+            bound: number;
+            /** Format: double */
+            degrees: number;
+            /** Format: double */
+            lower: number;
+            /** Format: date-time */
+            measuredAt: string;
+            /** Format: double */
+            standardError: number;
+            /** Format: double */
+            upper: number;
         };
         RangeRow: {
             asymmetry?: components["schemas"]["Difference"];
@@ -2990,6 +3318,20 @@ export interface components {
             deviceId: string;
             held?: components["schemas"]["Held"];
             plugged: boolean;
+        };
+        ReasonChange: {
+            fresh: {
+                reason: string;
+                text: string;
+            }[];
+            gone: {
+                reason: string;
+                text: string;
+            }[];
+        };
+        RehearsalDraft: {
+            casts: components["schemas"]["Cast"][];
+            policyId: string;
         };
         Restriction: {
             id: string;
@@ -3053,6 +3395,33 @@ export interface components {
             name: string;
             /** Format: date-time */
             openedAt: string;
+        };
+        Rung: {
+            after: components["schemas"]["Dose"];
+            /** @enum {string} */
+            answer?: "ACCEPTED" | "CHANGED" | "DECLINED" | "EDITED";
+            /** Format: date-time */
+            at: string;
+            before: components["schemas"]["Dose"];
+            decisionId?: string;
+            /** Format: int32 */
+            level: number;
+            /** @enum {string} */
+            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD";
+            override: boolean;
+            /** @enum {string} */
+            proposed?: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
+            /** Format: int32 */
+            sessions: number;
+            /** @enum {string} */
+            turned: "TOO_EARLY" | "HELD" | "HURT" | "TAKEN_BACK";
+            /** Format: int32 */
+            worstPain: number;
+        };
+        RungView: {
+            reason: string;
+            rung: components["schemas"]["Rung"];
+            why: string;
         };
         Samples: {
             millis: number[];
@@ -3126,6 +3495,32 @@ export interface components {
             stations: components["schemas"]["StationDraft"][];
             warmUp: components["schemas"]["BlockDraft"][];
         };
+        SessionEvidence: {
+            /** Format: int32 */
+            cramps: number;
+            /** Format: double */
+            doneRatio: number;
+            /** Format: double */
+            effortOff?: number;
+            /** Format: double */
+            effortWithin?: number;
+            /** Format: date-time */
+            endedAt: string;
+            /** Format: int32 */
+            faults: number;
+            /** Format: double */
+            lowestPhase: number;
+            /** @enum {string} */
+            observer: "COACH" | "VIDEO_CALL" | "CLIENT" | "NOBODY";
+            /** Format: double */
+            otherAngle?: number;
+            /** Format: int32 */
+            pain: number;
+            sessionId: string;
+            settled?: boolean;
+            /** Format: int32 */
+            soreness?: number;
+        };
         SetUp: {
             /** Format: double */
             reachedDegrees: number;
@@ -3155,6 +3550,23 @@ export interface components {
             place: string;
             /** @enum {string} */
             side: "LEFT" | "RIGHT" | "MIDLINE";
+        };
+        Shown: {
+            gate: string;
+            /** Format: double */
+            house: number;
+            /** Format: double */
+            max: number;
+            /** Format: double */
+            min: number;
+            source: components["schemas"]["Source"];
+            /** @enum {string} */
+            threshold: "PAIN_TOO_MUCH" | "PAIN_UNSETTLED" | "PAIN_RISE" | "PAIN_CLEAN" | "PAIN_WINDOW_DAYS" | "GAP_STAY_DAYS" | "GAP_DOWN_DAYS" | "GAP_NEWCOMER_DAYS" | "UNKNOWN_HOURS" | "DONE_RATIO" | "PHASE_RATIO" | "SESSIONS_NEEDED" | "FAULTS_A_SET" | "CRAMPS_A_SET" | "EFFORT_TENTHS" | "EFFORT_WITHIN" | "NEAR_MAX_PEAK" | "SORENESS_SPACING" | "NEWCOMER_SESSIONS" | "ANGLE_MARGIN" | "ANGLE_SIGMAS" | "ANGLE_STEP" | "ANGLE_WEEK" | "ANGLE_LEAST" | "COLD_DAYS" | "COLD_SESSIONS" | "TOP_HOLD_STEP" | "CEILING_STEP" | "CEILING_FIRST_TOP" | "SUPPORTED_HOLD_STEP" | "ANGLE_CEILING_DROP" | "DOWN_CEILING" | "CEILING_LEAST" | "DOWN_ANGLE" | "HANDS_OFF_STEP" | "PLATEAU_DAYS" | "PLATEAU_SESSIONS" | "BLOCK_WEEKS" | "ILLNESS_DAYS" | "LEVEL_FIRST" | "LOAD_FIRST" | "LOAD_LEAST" | "LOAD_MOST";
+            /** @enum {string} */
+            unit: "DEGREE" | "CENTIMETRE" | "KILOGRAM" | "SECOND" | "MINUTE" | "HOUR" | "DAY" | "PERCENT" | "POINT" | "OF_TEN" | "RATIO" | "COUNT";
+            /** Format: double */
+            value: number;
+            words: string;
         };
         SideHistory: {
             active: components["schemas"]["Band"][];
@@ -3199,6 +3611,22 @@ export interface components {
             /** Format: int32 */
             seconds: number;
         };
+        SideWeek: {
+            /** Format: double */
+            active: number;
+            dose: components["schemas"]["Dose"];
+            /** Format: double */
+            estimate?: number;
+            /** Format: double */
+            passive: number;
+            prevented: {
+                reason: string;
+                text: string;
+            }[];
+            steps: components["schemas"]["TakenStep"][];
+            /** Format: int32 */
+            worstPain: number;
+        };
         SidedDose: {
             left: components["schemas"]["Dose"];
             right: components["schemas"]["Dose"];
@@ -3213,6 +3641,14 @@ export interface components {
             left: components["schemas"]["Judged"];
             right: components["schemas"]["Judged"];
         };
+        SidedListRungView: {
+            left: components["schemas"]["RungView"][];
+            right: components["schemas"]["RungView"][];
+        };
+        SidedListSetUp: {
+            left: components["schemas"]["SetUp"][];
+            right: components["schemas"]["SetUp"][];
+        };
         SidedSetUp: {
             left: components["schemas"]["SetUp"];
             right: components["schemas"]["SetUp"];
@@ -3224,6 +3660,10 @@ export interface components {
         SidedSideTotals: {
             left: components["schemas"]["SideTotals"];
             right: components["schemas"]["SideTotals"];
+        };
+        SidedSideWeek: {
+            left: components["schemas"]["SideWeek"];
+            right: components["schemas"]["SideWeek"];
         };
         SignInDraft: {
             password: string;
@@ -3295,6 +3735,19 @@ export interface components {
             id: string;
             /** Format: date-time */
             recordedAt: string;
+        };
+        StoredPause: {
+            clientId: string;
+            /** Format: date */
+            from: string;
+            id: string;
+            /** @enum {string} */
+            kind: "ILLNESS" | "AWAY" | "OTHER";
+            note: string;
+            /** Format: date-time */
+            recordedAt: string;
+            /** Format: date */
+            until?: string;
         };
         StreamingResponseBody: unknown;
         Study: {
@@ -3370,6 +3823,16 @@ export interface components {
             file: string;
             /** Format: int32 */
             rows: number;
+        };
+        TakenStep: {
+            /** @enum {string} */
+            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD";
+            /** @enum {string} */
+            verdict: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
+            why: {
+                reason: string;
+                text: string;
+            };
         };
         TapeDraft: {
             body: {
@@ -3470,6 +3933,14 @@ export interface components {
         Trials: {
             angles: number[];
         };
+        TurnCount: {
+            /** Format: int32 */
+            count: number;
+            /** @enum {string} */
+            one: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
+            /** @enum {string} */
+            other: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
+        };
         UncertainAngle: {
             /** Format: double */
             standardUncertainty: number;
@@ -3503,6 +3974,34 @@ export interface components {
             kind: "EASIER" | "EXTRA_SET";
             phases: components["schemas"]["Phase"][];
         };
+        Waiting: {
+            changes: components["schemas"]["Change"][];
+            clientId: string;
+            clientName: string;
+            fresh: {
+                reason: string;
+                text: string;
+            }[];
+            gone: {
+                reason: string;
+                text: string;
+            }[];
+            lineId: string;
+            motion: string;
+            plain: boolean;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "MIDLINE";
+            /** @enum {string} */
+            standing: "STOP" | "STEP_DOWN" | "MEASURE" | "STEP_UP" | "STAY";
+            suspends: boolean;
+            to: components["schemas"]["Dose"];
+            /** @enum {string} */
+            verdict: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
+            why: {
+                reason: string;
+                text: string;
+            };
+        };
         WantedAngle: {
             body: {
                 [key: string]: number;
@@ -3518,6 +4017,22 @@ export interface components {
             ceiling: number;
             /** Format: int32 */
             restSeconds: number;
+        };
+        Week: {
+            /** Format: int32 */
+            held: number;
+            /** Format: int32 */
+            number: number;
+            sides: components["schemas"]["SidedSideWeek"];
+        };
+        WeekLoad: {
+            /** Format: double */
+            monotony?: number;
+            points: number[];
+            /** Format: double */
+            strain?: number;
+            /** Format: double */
+            total: number;
         };
         WeeklyDose: {
             /** Format: double */
@@ -3669,6 +4184,54 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Entry"][];
+                };
+            };
+        };
+    };
+    backtest: {
+        parameters: {
+            query?: {
+                client?: string[];
+            };
+            header?: never;
+            path: {
+                policyId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BacktestView"];
+                };
+            };
+        };
+    };
+    differences: {
+        parameters: {
+            query?: {
+                client?: string[];
+            };
+            header?: never;
+            path: {
+                policyId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StreamingResponseBody"];
                 };
             };
         };
@@ -4336,6 +4899,28 @@ export interface operations {
             };
         };
     };
+    load: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Loads"];
+                };
+            };
+        };
+    };
     measurements: {
         parameters: {
             query?: never;
@@ -4427,6 +5012,55 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    all_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoredPause"][];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                pauseId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pause"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoredPause"][];
+                };
             };
         };
     };
@@ -4631,7 +5265,7 @@ export interface operations {
             };
         };
     };
-    load: {
+    load_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4922,6 +5556,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Colleague"][];
+                };
+            };
+        };
+    };
+    waiting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Waiting"][];
                 };
             };
         };
@@ -5332,6 +5986,51 @@ export interface operations {
             };
         };
     };
+    undo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lineId: string;
+                decisionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Proposals"];
+                };
+            };
+        };
+    };
+    flight: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lineId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FlightView"];
+                };
+            };
+        };
+    };
     change_1: {
         parameters: {
             query?: never;
@@ -5576,6 +6275,98 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FromHome"][];
+                };
+            };
+        };
+    };
+    all_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PolicyView"][];
+                };
+            };
+        };
+    };
+    keep_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                policyId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PolicyDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PolicyView"][];
+                };
+            };
+        };
+    };
+    use: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                policyId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PolicyView"][];
+                };
+            };
+        };
+    };
+    rehearse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RehearsalDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Life"][];
                 };
             };
         };

@@ -15,14 +15,15 @@ type Props = {
   onEnter?: () => void;
   name?: string;
   hideLabel?: boolean;
+  decimals?: number;
 };
 
 /** Keeps what was typed, whatever it is; arrows step, with Shift five steps. */
 export function NumberField(props: Props) {
-  const { label, value, onChange, unit = '', step = 1, path = '', findings = [] } = props;
+  const { label, value, onChange, unit = '', step = 1, path = '', findings = [], decimals = 2 } = props;
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
-  const shown = typed ?? (value === null ? '' : String(Number(value.toFixed(2))));
+  const shown = typed ?? (value === null ? '' : String(Number(value.toFixed(decimals))));
   const unreadable = typed !== null && typed.trim() !== '' && parse(typed) === null;
 
   const take = (text: string) => {
@@ -40,7 +41,7 @@ export function NumberField(props: Props) {
     event.preventDefault();
     const by = step * (event.shiftKey ? 5 : 1) * (event.key === 'ArrowUp' ? 1 : -1);
     setTyped(null);
-    onChange(Number(((value ?? 0) + by).toFixed(2)));
+    onChange(Number(((value ?? 0) + by).toFixed(decimals)));
   };
   return (
     <div className={props.wide ? 'col-span-full' : ''}>

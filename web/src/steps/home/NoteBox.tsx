@@ -34,7 +34,7 @@ export function NoteBox({ notes }: { notes: Schemas['Note'][] }) {
             {n.text}{' '}
             <span className="text-sm">
               ({daysAgo(n.happenedAt)}
-              {n.read ? ', read' : ''})
+              {n.readAt ? ', read' : ''})
             </span>
           </li>
         ))}

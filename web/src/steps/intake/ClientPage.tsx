@@ -8,6 +8,7 @@ import { ButtonLink } from '../../shared/ui/ButtonLink';
 import { Failure } from '../../shared/ui/Findings';
 import { useCatalogue } from '../../shared/ui/useCatalogue';
 import { Clearances } from './Clearances';
+import { Pauses } from './Pauses';
 import { Restrictions } from './Restrictions';
 
 type ClientFile = Schemas['ClientFile'];
@@ -29,6 +30,7 @@ export function ClientPage() {
             <Screened client={client.data} />
             <Restrictions client={client.data} />
             <Clearances client={client.data} />
+            <Pauses clientId={client.data.id} />
           </div>
         </div>
       )}

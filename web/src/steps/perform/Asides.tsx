@@ -1,15 +1,16 @@
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api, ask, AT_HOME, type Schemas } from '../../shared/api/client';
+import { api, ask, AT_HOME, on, type Schemas } from '../../shared/api/client';
 import { Button } from '../../shared/ui/Button';
 import { Sheet } from '../../shared/ui/Sheet';
 import type { FloorStore } from './floorStore';
 import { flush } from './outbox';
 import * as Runs from './run';
 import { useStopSigns } from './StopRules';
+import { lineOf, setUpWords } from './setUp';
 import { easierOf } from './variants';
 
-export type Aside = 'skip' | 'fault' | 'pain' | 'stop' | null;
+export type Aside = 'skip' | 'fault' | 'pain' | 'prop' | 'stop' | null;
 
 const SKIP_REASONS = ['no time', 'tired', 'equipment', 'does not suit today', 'already done'];
 const KINDS: [Schemas['Pain']['kind'], string][] = [
@@ -23,12 +24,19 @@ type Props = { aside: Aside; close: () => void; store: FloorStore; floor: Schema
 
 /** What is said on the floor beside the timeline; the clock goes on unless it is a stop. */
 export function Asides({ aside, close, store, floor, run }: Props) {
-  const titles = { skip: 'Skip: why?', fault: 'Which fault?', pain: 'Pain', stop: 'Stop sign' };
+  const titles = {
+    skip: 'Skip: why?',
+    fault: 'Which fault?',
+    pain: 'Pain',
+    prop: 'Set up another way',
+    stop: 'Stop sign',
+  };
   return (
     <Sheet open={aside !== null} onOpenChange={(open) => !open && close()} title={aside ? titles[aside] : ''}>
       {aside === 'skip' && <Skip store={store} close={close} run={run} />}
       {aside === 'fault' && <Fault store={store} close={close} floor={floor} run={run} />}
       {aside === 'pain' && <PainSheet store={store} close={close} run={run} floor={floor} />}
+      {aside === 'prop' && <Prop store={store} close={close} floor={floor} run={run} />}
       {aside === 'stop' && <Stop store={store} floor={floor} run={run} close={close} />}
     </Sheet>
   );
@@ -56,6 +64,33 @@ function Skip({ store, close, run }: Part) {
           </Button>
         ))}
       </div>
+    </div>
+  );
+}
+
+/** Easier heights that the server worked out; what was planned is one tap away. */
+function Prop({ store, close, floor, run }: Part & { floor: Schemas['Floor'] }) {
+  const phase = Runs.current(run);
+  const line = lineOf(floor.lines, phase);
+  if (!line) return null;
+  const choose = (setUp?: Schemas['SetUp']) => {
+    store.change((r) => Runs.lieOn(r, setUp && { angle: setUp.reachedDegrees, stack: setUp.stackCm }));
+    close();
+  };
+  return (
+    <div className="grid gap-2">
+      <p>
+        {Runs.sideWord(phase.side)}, from this block on. It is recorded, and a session at another angle does not count
+        for the next step.
+      </p>
+      <Button className="min-h-14 text-lg" onClick={() => choose()}>
+        as planned: {setUpWords(on(phase.side, line.props))}
+      </Button>
+      {on(phase.side, line.otherProps).map((setUp) => (
+        <Button key={setUp.reachedDegrees} className="min-h-14 text-lg" onClick={() => choose(setUp)}>
+          {setUpWords(setUp)}
+        </Button>
+      ))}
     </div>
   );
 }

@@ -8,11 +8,12 @@ import { NumberField } from '../../shared/ui/NumberField';
 import { Sheet } from '../../shared/ui/Sheet';
 import { TextField } from '../../shared/ui/TextField';
 import { blockWords } from './blockWords';
+import { setUpWords } from './setUp';
 
 type Block = Schemas['BlockRecord'];
 
 /** Findings that stand beside a field of the sheet. */
-const SHOWN = /^block\.(phases\[\d+\]\.doneSeconds|effortRating|cramps)$/;
+const SHOWN = /^block\.(phases\[\d+\]\.doneSeconds|effortRating|cramps|prop\.(angle|stack))$/;
 
 /** Every block as it is in the record, each open to a correction; what was there before is kept. */
 export function Corrections({ sessionId }: { sessionId: string }) {
@@ -57,6 +58,7 @@ function saying(b: Block): string {
     b.faults.length > 0 ? `faults ${b.faults.length}` : '',
     b.cramps > 0 ? `cramps ${b.cramps}` : '',
     b.effortMissed ? 'too hard' : '',
+    b.prop ? `at ${setUpWords({ stackCm: b.prop.stack, reachedDegrees: b.prop.angle })}` : '',
     b.skippedBecause ?? '',
     b.note,
   ]
@@ -120,6 +122,28 @@ function Correction({ sessionId, block, close }: { sessionId: string; block: Blo
               findings={findings}
             />
           </div>
+          <div className="w-32">
+            <NumberField
+              label="Angle, if another"
+              unit="°"
+              value={now.prop?.angle ?? null}
+              onChange={(v) => change({ prop: v === null ? undefined : { ...now.prop, angle: v } })}
+              path="block.prop.angle"
+              findings={findings}
+            />
+          </div>
+          {now.prop && (
+            <div className="w-32">
+              <NumberField
+                label="Height"
+                unit="cm"
+                value={now.prop.stack ?? null}
+                onChange={(v) => change({ prop: now.prop && { ...now.prop, stack: v ?? undefined } })}
+                path="block.prop.stack"
+                findings={findings}
+              />
+            </div>
+          )}
           <label className="flex min-h-11 items-center gap-2">
             <input
               type="checkbox"

@@ -94,7 +94,13 @@ function Floor({ floor }: { floor: Schemas['Floor'] }) {
           )}
         </Before>
       ) : (
-        <Now run={run} moments={store} floor={floor} trace={store.recorder?.points} />
+        <Now
+          run={run}
+          moments={store}
+          floor={floor}
+          trace={store.recorder?.points}
+          changeProp={() => setAside('prop')}
+        />
       )}
       {!fresh && view.gauges && (
         <Suspense fallback={null}>

@@ -6,7 +6,7 @@ import { CircleRing } from './CircleRing';
 import type { Point } from './gauge/recorder';
 import { useMoment, type Moments } from './moments';
 import * as Runs from './run';
-import { lineOf, soon } from './setUp';
+import { lineOf, setUpWords, soon, type FloorLine } from './setUp';
 
 /** What to do now, readable from three metres: side, digits, verb, where on the staircase, what comes. */
 const STAIR_HEIGHT = 160;
@@ -17,15 +17,16 @@ type Props = {
   moments: Moments;
   floor: Schemas['Floor'];
   trace?: Map<Side, Point[]> | undefined;
+  /** Absent where nothing can be changed any more. */
+  changeProp?: () => void;
 };
 
-export function Now({ run, moments, floor, trace }: Props) {
+export function Now({ run, moments, floor, trace, changeProp }: Props) {
   const phase = Runs.current(run);
   const next = run.phases[run.index + 1];
   const left = useMoment(moments, (now) => Math.max(0, Math.ceil(Runs.lengthOf(run) - Runs.elapsed(run, now) - 0.001)));
   const lane = useMemo(() => run.phases.filter((p) => isBeside(p, phase)), [run.phases, phase]);
   const line = lineOf(floor.lines, phase);
-  const stack = line && on(phase.side, line.props).stackCm;
   const ahead = soon(run, floor.lines, left);
   const circling = phase.kind === 'CIRCLE_ONE_WAY' || phase.kind === 'CIRCLE_OTHER_WAY';
   const breath = useMoment(moments, (now) => breathAt(phase, Runs.markerAt(run, now)));
@@ -50,7 +51,7 @@ export function Now({ run, moments, floor, trace }: Props) {
             {phase.count} of {phase.counts}
           </span>
         )}
-        {Runs.isAside(phase) && stack !== undefined && <span className="font-bold">{stack} cm block</span>}
+        {line && changeProp && <Lying run={run} phase={phase} line={line} change={changeProp} />}
         {line && floor.lines.length > 1 && <span className="text-soft">{line.position}</span>}
         <BreathPacer breath={breath} />
       </div>
@@ -93,6 +94,30 @@ export function Now({ run, moments, floor, trace }: Props) {
         <Marker run={run} moments={moments} from={from} to={to} />
       </div>
     </div>
+  );
+}
+
+/** How this side is set up; one tap says that it lies another way today. */
+function Lying({
+  run,
+  phase,
+  line,
+  change,
+}: {
+  run: Runs.Run;
+  phase: Runs.Phase;
+  line: FloorLine;
+  change: () => void;
+}) {
+  if (on(phase.side, line.otherProps).length === 0) return null;
+  const other = Runs.lying(run, phase);
+  const words = other
+    ? `instead ${setUpWords({ stackCm: other.stack, reachedDegrees: other.angle })}`
+    : setUpWords(on(phase.side, line.props));
+  return (
+    <button className={`underline decoration-2 ${other ? 'font-bold text-mark' : ''}`} onClick={change} title="h">
+      {words}
+    </button>
   );
 }
 

@@ -4,6 +4,7 @@ import type { Recorder } from './gauge/recorder';
 import { sendBlock, sendTrace, watchOutbox } from './outbox';
 import * as Runs from './run';
 import { makeSound } from './sound';
+import { keepProps, propsOf } from './setUp';
 import { tell } from './tell';
 import { extraSet } from './variants';
 
@@ -36,7 +37,7 @@ export class FloorStore {
     this.variants = floor.variants;
     this.moment = performance.now();
     this.view = {
-      run: Runs.begin(floor.timeline.phases, floor.doneBlocks, this.moment),
+      run: { ...Runs.begin(floor.timeline.phases, floor.doneBlocks, this.moment), props: propsOf(floor.id) },
       waiting: null,
       trouble: null,
       gauges: null,
@@ -109,6 +110,7 @@ export class FloorStore {
     const before = Runs.current(this.view.run);
     const now = performance.now();
     const run = make(this.view.run, now);
+    if (run.props !== this.view.run.props) keepProps(this.sessionId, run.props);
     this.moment = now;
     this.show({ run });
     if (!run.finished && Runs.current(run) !== before) this.announce(Runs.current(run));

@@ -12,6 +12,7 @@ export type Notes = {
   cramps: number;
   effortMissed: boolean;
   skippedBecause?: string;
+  prop?: Schemas['PropUsed'] | undefined;
 };
 
 /**
@@ -27,6 +28,8 @@ export type Run = {
   pausedAt: number | null;
   done: Record<number, number>;
   notes: Record<string, Notes>;
+  /** How a side of a line lies when it is another way than planned, from the block on in which it was said. */
+  props: Record<string, Schemas['PropUsed'] | undefined>;
   finished: boolean;
 };
 
@@ -46,6 +49,7 @@ export function begin(phases: Phase[], doneBlocks: string[], now: number): Run {
     pausedAt: now,
     done: {},
     notes: {},
+    props: {},
     finished: first >= phases.length,
   };
 }
@@ -160,6 +164,22 @@ export function note(run: Run, blockId: string, part: Partial<Notes>): Run {
   return { ...run, notes: { ...run.notes, [blockId]: { ...(run.notes[blockId] ?? NO_NOTES), ...part } } };
 }
 
+/** From here on this side lies another way; undefined: as planned again. */
+export function lieOn(run: Run, prop: Schemas['PropUsed'] | undefined): Run {
+  const now = current(run);
+  const props = { ...run.props, [lie(now)]: prop };
+  return isAside(now) ? { ...run, props } : note({ ...run, props }, now.blockId, { prop });
+}
+
+/** How the side of a phase lies; undefined as planned. */
+export function lying(run: Run, phase: Phase): Schemas['PropUsed'] | undefined {
+  return run.props[lie(phase)];
+}
+
+function lie(phase: Phase): string {
+  return `${phase.line} ${phase.side}`;
+}
+
 /** The block that a fault, pain or cramp belongs to: this one, or the last contraction while resting after it. */
 export function notedBlock(run: Run): string {
   for (let i = run.index; i >= 0; i--) {
@@ -272,5 +292,8 @@ function noteDone(run: Run, seconds: number): Run {
 
 function to(run: Run, index: number, at: number): Run {
   if (index >= run.phases.length) return { ...run, finished: true };
-  return { ...run, index, startedAt: at, extra: 0 };
+  const next = { ...run, index, startedAt: at, extra: 0 };
+  const phase = current(next);
+  const prop = lying(next, phase);
+  return prop && !isAside(phase) ? note(next, phase.blockId, { prop }) : next;
 }

@@ -2,7 +2,7 @@ import { on, SIDES, type Schemas, type Side } from '../../shared/api/client';
 import { degrees } from '../../shared/units';
 import type { Phase, Run } from './run';
 
-type FloorLine = Schemas['FloorLine'];
+export type FloorLine = Schemas['FloorLine'];
 
 export function setUpWords(setUp: Schemas['SetUp']): string {
   if (setUp.stackCm !== undefined) return `${setUp.stackCm} cm under the foot, ${degrees(setUp.reachedDegrees)}`;
@@ -12,6 +12,15 @@ export function setUpWords(setUp: Schemas['SetUp']): string {
 /** Which sides a line is measured on. */
 export function sidesOf(line: FloorLine): Side[] {
   return line.firstSide === 'MIDLINE' ? ['MIDLINE'] : SIDES;
+}
+
+/** How the sides lie outlives a reload of the page. */
+export function keepProps(session: string, props: Run['props']) {
+  sessionStorage.setItem(`props ${session}`, JSON.stringify(props));
+}
+
+export function propsOf(session: string): Run['props'] {
+  return JSON.parse(sessionStorage.getItem(`props ${session}`) ?? '{}') as Run['props'];
 }
 
 export function lineOf(lines: FloorLine[], phase: Phase): FloorLine | undefined {

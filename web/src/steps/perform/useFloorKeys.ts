@@ -28,6 +28,7 @@ export function useFloorKeys({ store, toggle, setAside, mute, open }: KeyProps) 
         s: store.addSet,
         f: () => setAside('fault'),
         p: () => setAside('pain'),
+        h: () => setAside('prop'),
         x: () => setAside('stop'),
         m: mute,
         c: () => store.note(Runs.notedBlock(run), (n) => ({ cramps: n.cramps + 1 })),

@@ -19,7 +19,14 @@ export const Weights = memo(function Weights({ clientId, position, sets }: Props
       {open && (
         <div className="mt-2 grid gap-6 sm:grid-cols-2">
           {set && heavy ? (
-            <Torque clientId={clientId} position={position} angle={set.reachedDegrees} now={heavy.newtonMetres} />
+            <div>
+              {heavy.next && (
+                <p className="mb-3">
+                  <strong>Next, after two clean sessions:</strong> {heavy.next.why.text}.
+                </p>
+              )}
+              <Torque clientId={clientId} position={position} angle={set.reachedDegrees} now={heavy.newtonMetres} />
+            </div>
           ) : (
             <p>No torque here: the client’s file has no body mass yet, or nothing is held up in this position.</p>
           )}
