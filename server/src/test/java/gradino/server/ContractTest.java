@@ -25,6 +25,7 @@ public class ContractTest {
             "perform",
             "advance",
             "today",
+            "home",
             "exchange",
             "demo");
     private static final JavaClasses SERVER = new ClassFileImporter()

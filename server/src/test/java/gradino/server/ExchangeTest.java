@@ -71,6 +71,32 @@ public class ExchangeTest {
                 .isEqualTo(lived.get("/api/today").body());
     }
 
+    @Test
+    public void anArchiveFromBeforeAColumnWasAddedIsStillRead() {
+        var file = lived.bytes("/api/exchange/files/blocks.csv");
+        var older = new String(file, StandardCharsets.UTF_8)
+                .replace(",used_degrees,used_stack_cm\r\n", "\r\n")
+                .replace(",,\r\n", "\r\n");
+        var answer = lived.upload("blocks.csv", older.getBytes(StandardCharsets.UTF_8));
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        assertThat(answer.body().at("/0/added").asInt()).isZero();
+    }
+
+    @Test
+    public void notesFromHomeTravel() {
+        var notes = "note_id,client_id,text,happened_at,recorded_at,read_at\r\n"
+                + "n1,demo-rower,\"stiff, after the regatta\",2026-01-02T08:00:00Z,,\r\n";
+        assertThat(lived.upload("home-notes.csv", notes.getBytes(StandardCharsets.UTF_8))
+                        .status())
+                .isEqualTo(200);
+        assertThat(new String(lived.bytes("/api/exchange/files/home-notes.csv"), StandardCharsets.UTF_8))
+                .contains("n1,demo-rower,\"stiff, after the regatta\",2026-01-02T08:00:00Z,2026-01-02T08:00:00Z,");
+        var lone = notes.replace("demo-rower", "nobody").replace("n1", "n2");
+        assertThat(lived.upload("home-notes.csv", lone.getBytes(StandardCharsets.UTF_8))
+                        .status())
+                .isEqualTo(422);
+    }
+
     @Test(dependsOnMethods = "anImportedHistoryIsTheLivedOne")
     public void composedSessionsAndOwnMethodsTravelAndKeepTheRestrictions() throws IOException {
         assertThat(copy.get(ROWER + "/compositions/m").body().path("name").asString())
@@ -188,7 +214,7 @@ public class ExchangeTest {
         var decisions = files(lived).get("decisions.csv").split("\r\n");
         var broken = "late,demo-bell-ringer-line,left,accepted,step-up,ceiling,"
                 + "angle=20.0;hold=60;sets=2;ceiling=70;top=10;handsoff=0x0,angle=20.0;hold=60;sets=2;ceiling=80;top=10;handsoff=0x0,,"
-                + "2026-03-01T10:00:00Z,2026-03-01T10:00:00Z,house-1,1";
+                + "2026-03-01T10:00:00Z,2026-03-01T10:00:00Z,house-1,1,";
         // What a coach declined changed nothing, so it breaks nothing, wherever the dose stood.
         var kept =
                 broken.replace("late,", "kept,").replace("accepted", "declined").replace("ceiling=70", "ceiling=80");

@@ -13,7 +13,7 @@ import tools.jackson.databind.JsonNode;
 /** Nothing that was said yes to is lost, whatever happens to the server or to the device's clock. */
 public class FaultTest {
     /** Each takes a start of the server: all of them in the long form of the test command. */
-    private static final int KILLS = TestServer.isLong() ? 20 : 5;
+    private static final int KILLS = 20;
     /** A cold server takes half a second for its first answer. */
     private static final int LONGEST_MILLIS = 1500;
 

@@ -33,6 +33,9 @@ public final class ServerProcess implements AutoCloseable {
         var begun = new ProcessBuilder(
                         command,
                         "-XX:TieredStopAtLevel=1",
+                        "-XX:+UseSerialGC",
+                        "-XX:+UnlockDiagnosticVMOptions",
+                        "-XX:-BytecodeVerificationRemote",
                         "-cp",
                         System.getProperty("java.class.path"),
                         "gradino.server.GradinoServer",

@@ -56,6 +56,28 @@ public class SessionsTest {
     }
 
     @Test
+    public void howASideLayIsKeptExportedAndKnownToTheDecision() {
+        for (var session : new String[] {"s1", "s2"}) {
+            scene.cleanSession(session);
+        }
+        assertThat(scene.proposal("left").at("/proposal/verdict").asString()).isEqualTo("STEP_UP");
+        var press = server.get("/api/sessions/s2/blocks")
+                .body()
+                .valueStream()
+                .filter(b -> b.path("blockId").asString().equals("left-1-press"))
+                .findFirst()
+                .orElseThrow();
+        var other = ((tools.jackson.databind.node.ObjectNode) press)
+                .set("prop", TestServer.json("{\"angle\":25.5,\"stack\":18}"));
+        assertThat(server.post("/api/sessions/s2/blocks", "{\"id\":\"lay\",\"block\":" + other + "}")
+                        .status())
+                .isEqualTo(204);
+        assertThat(new String(server.bytes("/api/exchange/files/blocks.csv"))).contains(",25.5,18.0\r\n");
+        assertThat(scene.proposal("left").at("/proposal/why/reason").asString()).isEqualTo("OTHER_ANGLE");
+        assertThat(scene.proposal("right").at("/proposal/verdict").asString()).isEqualTo("STEP_UP");
+    }
+
+    @Test
     public void anOpenSessionIsResumedRatherThanOpenedTwice() {
         var floor = scene.open("s1").body();
         hold(floor, "r", 60);

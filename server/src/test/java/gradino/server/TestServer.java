@@ -98,11 +98,6 @@ public final class TestServer implements AutoCloseable {
                 "--server.ssl.key-store-password=" + password);
     }
 
-    /** Whether this is the long form of the test command. */
-    public static boolean isLong() {
-        return "false".equals(System.getProperty("gradino.short"));
-    }
-
     public static Path directory() {
         try {
             return Files.createTempDirectory("gradino-test");

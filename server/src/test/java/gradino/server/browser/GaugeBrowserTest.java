@@ -4,7 +4,9 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions.ContainsTextOptions;
 import com.microsoft.playwright.options.AriaRole;
+import gradino.server.AnySession;
 import gradino.server.Scene;
 import gradino.server.TestServer;
 import java.util.regex.Pattern;
@@ -133,6 +135,26 @@ public class GaugeBrowserTest {
         assertThat(button("From the start"))
                 .isVisible(new com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions()
                         .setTimeout(30_000));
+    }
+
+    /** Nobody taps: the invented person lifts, lets down, and the count goes on by what the gauge saw. */
+    @Test
+    public void liftOffsAreCountedByTheGauge() {
+        AnySession.everyBlock(server.me(), "all");
+        var floor = server.post("/api/clients/" + Scene.CLIENT + "/compositions/all/sessions", "{\"id\":\"lifts\"}")
+                .body();
+        Assertions.assertThat(floor.path("id").asString()).isEqualTo("lifts");
+        page.navigate(server.url("/sessions/lifts"));
+        browser.button("Connect two force gauges");
+        assertThat(page.getByText("Both gauges are there")).isVisible();
+        browser.button("Start");
+        for (int i = 0; i < 150 && !block().contains("lift-off"); i++) {
+            page.keyboard().press("Enter");
+        }
+        var now = page.getByTestId("now");
+        var first = now.getAttribute("data-second");
+        assertThat(now).not().hasAttribute("data-second", first);
+        assertThat(now).containsText(Pattern.compile("[2-9] of \\d+"), new ContainsTextOptions().setTimeout(20_000));
     }
 
     @Test

@@ -19,7 +19,7 @@ import tools.jackson.databind.JsonNode;
 
 /** The server is killed in the middle of a session: the floor goes on, and after the restart every finished block is there. */
 public class KillBrowserTest {
-    private static final int KILLS = TestServer.isLong() ? 10 : 4;
+    private static final int KILLS = 10;
     private static final int MOST_PRESSES = 40;
 
     private ServerProcess server;

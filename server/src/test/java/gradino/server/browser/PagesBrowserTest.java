@@ -48,6 +48,10 @@ public class PagesBrowserTest {
             "/clients/demo-rower/perform",
             "/clients/demo-bell-ringer/advance",
             "/clients/demo-puppeteer/advance",
+            "/decisions",
+            "/rules",
+            "/rules/backtest",
+            "/rules/rehearsal",
             "/studio",
             "/studio/nowhere");
     private TestServer server;
@@ -190,7 +194,7 @@ public class PagesBrowserTest {
         page.setViewportSize(1280, 800);
         page.navigate(server.url("/clients/demo-bell-ringer/advance"));
         assertThat(page.getByText("Step down").first()).isVisible();
-        assertThat(page.getByText("Pain 6/10 during the session")).isVisible();
+        assertThat(page.getByText("Pain 6/10 during the session").first()).isVisible();
         page.keyboard().press("d");
         browser.click(AriaRole.BUTTON, "Decline");
         page.getByRole(

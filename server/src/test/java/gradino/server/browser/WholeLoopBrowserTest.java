@@ -112,7 +112,7 @@ public class WholeLoopBrowserTest {
 
     private void acceptTheStep() {
         browser.click(AriaRole.LINK, "Decide");
-        assertThat(page.getByText("Top hold 10 s → 15 s")).isVisible();
+        assertThat(page.getByText("Top hold 10 s → 15 s").first()).isVisible();
         assertThat(page.getByText("2 clean sessions at this rung")).isVisible();
         page.keyboard().press("a");
         assertThat(page.getByRole(

@@ -1,0 +1,145 @@
+package gradino.server.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import gradino.server.Scene;
+import gradino.server.TestServer;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+
+/** The coach's evening: the queue by keyboard, taking back, the flight, a policy of one's own, looking back, rehearsing. */
+public class DecisionsBrowserTest {
+    private TestServer server;
+    private Browser browser;
+    private Page page;
+
+    @BeforeMethod
+    public void start() {
+        server = TestServer.empty();
+        new Scene(server)
+                .client()
+                .measured(36, 30)
+                .prescribed()
+                .cleanSession("s1")
+                .cleanSession("s2");
+        browser = new Browser(server);
+        page = browser.page;
+    }
+
+    @AfterMethod(alwaysRun = true)
+    public void stop() {
+        browser.close();
+        server.close();
+    }
+
+    @Test
+    public void theQueueIsGoneThroughByKeyboardAndADecisionIsTakenBack() {
+        page.navigate(server.url("/decisions"));
+        assertThat(page.getByText("2 to look at")).isVisible();
+        assertThat(page.getByText("Gates, in order")).isVisible();
+        page.keyboard().press("e");
+        assertThat(page.getByTestId("evidence")).containsText("100 %");
+        page.keyboard().press("j");
+        assertThat(page.getByText(", right").last()).isVisible();
+        page.keyboard().press("k");
+        page.keyboard().press("a");
+        assertThat(page.getByText("1 to look at")).isVisible();
+        page.keyboard().press("u");
+        assertThat(page.getByText("2 to look at")).isVisible();
+        browser.button("Accept the 2 plain ones");
+        assertThat(page.getByText("Nothing waits.")).isVisible();
+    }
+
+    @Test
+    public void theFlightShowsWhereALineHasBeen() {
+        page.navigate(server.url("/clients/" + Scene.CLIENT + "/advance"));
+        browser.button("Accept");
+        assertThat(page.getByText("The flight so far")).isVisible();
+        assertThat(page.getByText("step up, accepted")).isVisible();
+        page.keyboard().press("ArrowLeft");
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("step up, too early to say")))
+                .isVisible();
+        assertThat(page.getByText("top hold 10 → 15 s").first()).isVisible();
+        assertThat(page.getByText("in the last seven days")).isVisible();
+    }
+
+    @Test
+    public void aCopyOfTheRulesIsKeptLookedBackWithAndRehearsed() {
+        page.navigate(server.url("/rules"));
+        page.getByLabel("Name of the copy").fill("Race season");
+        page.getByLabel("Clean sessions in a row for a step up").fill("9");
+        browser.button("Keep a copy");
+        assertThat(page.getByText("Between 2 and 4.")).isVisible();
+        page.getByLabel("Clean sessions in a row for a step up").fill("3");
+        browser.button("Keep a copy");
+        assertThat(page.getByText("Race season").first()).isVisible();
+        assertThat(page.getByText("; house 2.")).isVisible();
+        page.navigate(server.url("/rules/backtest"));
+        assertThat(page.getByText("states differ")).isVisible();
+        assertThat(page.getByText("Step up → Stay")).isVisible();
+        page.navigate(server.url("/rules/rehearsal"));
+        assertThat(page.getByText("never a forecast")).isVisible();
+        assertThat(page.getByText("What the rules held back").first()).isVisible();
+        page.getByLabel("Weeks").first().fill("2");
+        assertThat(page.getByText("between 4 and 26").first()).isVisible();
+    }
+
+    @Test
+    public void aChangeThatGoesFurtherNeedsAReasonAndADeclineToo() {
+        page.navigate(server.url("/decisions"));
+        assertThat(page.getByText("Gates, in order")).isVisible();
+        page.keyboard().press("c");
+        page.getByLabel("Sets").fill("4");
+        browser.button("Set this dose");
+        assertThat(page.getByText("This goes further than proposed")).isVisible();
+        assertThat(page.getByLabel("Sets")).hasValue("4");
+        page.getByLabel("Why (needed when it goes further than proposed)").fill("a race is near");
+        browser.button("Set this dose");
+        assertThat(page.getByText("1 to look at")).isVisible();
+        assertThat(page.getByText(", right").last()).isVisible();
+        page.keyboard().press("d");
+        page.getByLabel("Why", new Page.GetByLabelOptions().setExact(true)).fill("not this week");
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Decline").setExact(true))
+                .last()
+                .click();
+        assertThat(page.getByText("Nothing waits.")).isVisible();
+        page.navigate(server.url("/clients/" + Scene.CLIENT + "/advance"));
+        assertThat(page.getByText("because a race is near").first()).isVisible();
+        browser.click(AriaRole.BUTTON, "Take back");
+        assertThat(page.getByText("taken back").first()).isVisible();
+    }
+
+    @Test
+    public void thePolicyInUseIsWhatTheQueueIsJudgedBy() {
+        page.navigate(server.url("/rules"));
+        page.getByLabel("Name of the copy").fill("Race season");
+        page.getByLabel("Clean sessions in a row for a step up").fill("3");
+        browser.button("Keep a copy");
+        browser.button("Judge by it from now on");
+        assertThat(page.getByText("Race season, in use")).isVisible();
+        page.navigate(server.url("/decisions"));
+        assertThat(page.getByText("2 of 3 sessions at this rung").first()).isVisible();
+        page.navigate(server.url("/rules"));
+        page.getByLabel("Clean sessions in a row for a step up").fill("");
+        assertThat(page.getByText("empty is the house’s 2")).isVisible();
+        browser.button("Keep");
+        browser.button("Judge by it from now on");
+        page.navigate(server.url("/decisions"));
+        assertThat(page.getByText("Top hold 10 s → 15 s").first()).isVisible();
+    }
+
+    @Test
+    public void anIllnessIsEnteredOnTheClientsPage() {
+        page.navigate(server.url("/clients/" + Scene.CLIENT));
+        browser.button("Enter a pause");
+        page.getByLabel("Note").fill("a cold");
+        browser.button("Keep the pause");
+        assertThat(page.getByText(", still")).isVisible();
+        assertThat(page.getByText("a cold")).isVisible();
+    }
+}
