@@ -58,6 +58,10 @@ public final class Bench {
         Map<String, Measurement> all = new LinkedHashMap<>();
         all.put("compile", CoreBench::compile);
         all.put("proposals", CoreBench::proposals);
+        all.put("proposal", AdvanceBench::proposal);
+        all.put("backtest", AdvanceBench::backtest);
+        all.put("rehearsal", AdvanceBench::rehearsal);
+        all.put("queue", AdvanceBench::queue);
         all.put("trace", CoreBench::trace);
         all.put("import", ServerBench::imports);
         all.put("estimate", RangeBench::estimate);

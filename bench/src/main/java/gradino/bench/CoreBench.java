@@ -47,7 +47,7 @@ import java.util.stream.LongStream;
 /** The core's own speed. */
 final class CoreBench {
     private static final Random RANDOM = new Random();
-    private static final Instant NOW = Instant.parse("2026-06-01T12:00:00Z");
+    static final Instant NOW = Instant.parse("2026-06-01T12:00:00Z");
     private static final int LINES = 10_000;
     private static final int SESSIONS = 20;
 
@@ -181,7 +181,7 @@ final class CoreBench {
 
     private static int judge(List<Event> history) {
         var policy = Policy.house();
-        var state = LineState.fold(LineState.open(PLAN, new PropGrid.AngleStep(0.5), CLIENT), history, policy.noise());
+        var state = LineState.fold(open(), history, policy.noise());
         int steps = 0;
         for (var side : Side.PAIR) {
             var proposal = Advance.propose(state, side, policy, new Moment(NOW, ZoneOffset.UTC));
@@ -190,19 +190,30 @@ final class CoreBench {
         return steps;
     }
 
+    static LineState open() {
+        return LineState.open(PLAN, new PropGrid.AngleStep(0.5), CLIENT);
+    }
+
     private static List<Event> history() {
+        return history(SESSIONS, SESSIONS / 2);
+    }
+
+    /** A session every third day up to now, and cold readings of both sides spread over the same time. */
+    static List<Event> history(int sessions, int readings) {
         var events = new ArrayList<Event>();
-        for (int n = 0; n < SESSIONS; n++) {
-            var at = NOW.minusSeconds((SESSIONS - n) * 3L * 86_400);
+        for (int n = 0; n < sessions; n++) {
+            var at = NOW.minusSeconds((sessions - n) * 3L * 86_400);
             var session = session("s" + n, at);
             events.add(new Event.SessionHeld(session, session.endedAt()));
             var morning = at.plusSeconds(60_000);
             events.add(new Event.MorningAnswered("s" + n, RANDOM.nextInt(20) > 0, Tenths.of(1), morning, morning));
-            if (n % 2 == 0) {
-                var reading = new RangeReading(at.minusSeconds(600), 32 + RANDOM.nextGaussian(), 9);
-                events.add(new Event.MeasuredCold(
-                        n % 4 == 0 ? Side.LEFT : Side.RIGHT, Mode.PASSIVE, reading, EndFeel.STRETCH, reading.at()));
-            }
+        }
+        long every = sessions * 3L * 86_400 / readings;
+        for (int n = 0; n < readings; n++) {
+            var at = NOW.minusSeconds((readings - n) * every + 600);
+            var reading = new RangeReading(at, 32 + RANDOM.nextGaussian(), 9);
+            events.add(new Event.MeasuredCold(
+                    n % 2 == 0 ? Side.LEFT : Side.RIGHT, Mode.PASSIVE, reading, EndFeel.STRETCH, reading.at()));
         }
         return events;
     }
@@ -236,6 +247,7 @@ final class CoreBench {
                 0,
                 false,
                 null,
-                "");
+                "",
+                null);
     }
 }

@@ -122,6 +122,10 @@ final class ServerBench {
                     request(path).header("Accept-Encoding", "gzip").build(), HttpResponse.BodyHandlers.ofByteArray());
         }
 
+        HttpResponse<byte[]> plain(String path) throws IOException, InterruptedException {
+            return http.send(request(path).build(), HttpResponse.BodyHandlers.ofByteArray());
+        }
+
         void post(String path, String type, String body) throws IOException, InterruptedException {
             change(request(path).header("Content-Type", type).POST(HttpRequest.BodyPublishers.ofString(body)), path);
         }
