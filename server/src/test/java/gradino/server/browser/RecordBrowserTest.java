@@ -75,7 +75,7 @@ public class RecordBrowserTest {
         name.fill("Perrin Vale");
         browser.button("Erase for good");
         page.waitForURL(server.url("/"));
-        assertThat(page.getByText("Perrin Vale")).isHidden();
+        assertThat(page.getByText("Perrin Vale")).hasCount(0);
         Assertions.assertThat(server.get("/api/clients/" + Scene.CLIENT).status())
                 .isEqualTo(404);
     }
