@@ -9,10 +9,12 @@ import gradino.core.because.Unit;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.prescribe.Compiler;
+import gradino.core.prescribe.ComposedCheck;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.EffortClass;
 import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.PlanCheck;
+import gradino.core.prescribe.PlanContext;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -216,12 +218,18 @@ public final class Advance {
         private Optional<Because> notAllowed(Dose dose) {
             var plan = s.planWith(dose);
             var context = s.context();
-            return PlanCheck.checkSide(plan, s.side(), context).stream()
+            return against(plan, context).stream()
                     .filter(Finding::blocks)
                     .findFirst()
                     .or(() -> PlanCheck.tooLong(plan, context).filter(f -> longerThanNow(plan)))
                     .map(Finding::message)
                     .map(message -> Because.of(Reason.NOT_ALLOWED, Term.of(message)));
+        }
+
+        private List<Finding> against(Plan plan, PlanContext context) {
+            return s.isComposed()
+                    ? ComposedCheck.checkSide(plan, s.side(), context, s.method())
+                    : PlanCheck.checkSide(plan, s.side(), context);
         }
 
         private boolean longerThanNow(Plan plan) {
@@ -265,7 +273,9 @@ public final class Advance {
             int now = s.state().plan().sessionsPerWeek();
             var before = EffortClass.of(s.dose().ceiling());
             var after = EffortClass.of(to.ceiling());
-            return after.compareTo(before) > 0 ? Math.min(now, after.weeklyCap()) : now;
+            int harder = after.compareTo(before) > 0 ? Math.min(now, after.weeklyCap()) : now;
+            boolean loaded = to.loadKg() > 0 && s.dose().loadKg() <= 0;
+            return loaded ? Math.min(harder, EffortClass.LOADED_WEEKLY_CAP) : harder;
         }
     }
 }

@@ -85,7 +85,7 @@ final class AngleLever implements Lever {
         if (days > s.value(Threshold.COLD_DAYS) && sessionsSince(s, range.at()) > s.value(Threshold.COLD_SESSIONS)) {
             return blocked(Because.of(Reason.COLD_READING_OLD, Term.of(days, Unit.DAY)), Because.of(Reason.ASK_COLD));
         }
-        return observed(s)
+        return s.rung().isObserved()
                 ? Optional.empty()
                 : blocked(Because.of(Reason.NOT_OBSERVED), Because.of(Reason.ASK_OBSERVE));
     }
@@ -94,12 +94,6 @@ final class AngleLever implements Lever {
         return s.state().sessions().stream()
                 .filter(x -> x.endedAt().isAfter(reading))
                 .count();
-    }
-
-    private static boolean observed(Situation s) {
-        return s.rung().lastRuns().stream()
-                .flatMap(java.util.Collection::stream)
-                .anyMatch(x -> x.observer().isCoach());
     }
 
     private static Attempt move(Situation s) {

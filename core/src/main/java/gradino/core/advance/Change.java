@@ -1,6 +1,8 @@
 package gradino.core.advance;
 
 import gradino.core.because.Unit;
+import gradino.core.prescribe.BlockDraft;
+import gradino.core.prescribe.BlockParameter;
 import gradino.core.prescribe.Dose;
 import java.util.ArrayList;
 import java.util.List;
@@ -12,6 +14,10 @@ public record Change(String what, double from, double to, Unit unit) {
     public static List<Change> between(Dose from, Dose to) {
         var changes = new ArrayList<Change>();
         add(changes, "working angle", from.angle().value(), to.angle().value(), Unit.DEGREE);
+        if (from.isComposed() || to.isComposed()) {
+            blocks(changes, from.blocks(), to.blocks());
+            return List.copyOf(changes);
+        }
         add(changes, "supported hold", from.supportedHoldSeconds(), to.supportedHoldSeconds(), Unit.SECOND);
         add(changes, "sets", from.sets(), to.sets(), Unit.COUNT);
         add(changes, "effort ceiling", from.ceiling().value(), to.ceiling().value(), Unit.PERCENT);
@@ -19,6 +25,55 @@ public record Change(String what, double from, double to, Unit unit) {
         add(changes, "hands-off hold", from.handsOffSeconds(), to.handsOffSeconds(), Unit.SECOND);
         add(changes, "hands-off repetitions", from.handsOffRepetitions(), to.handsOffRepetitions(), Unit.COUNT);
         return List.copyOf(changes);
+    }
+
+    /** Numbers of blocks that stand at the same place on both sides; what was put in or taken out is one of them by its name. */
+    private static void blocks(List<Change> changes, List<BlockDraft> from, List<BlockDraft> to) {
+        int both = Math.min(from.size(), to.size());
+        for (int i = 0; i < both; i++) {
+            var one = from.get(i);
+            var other = to.get(i);
+            if (one.form() == other.form()) {
+                for (var p : BlockParameter.of(one.form())) {
+                    add(
+                            changes,
+                            one.form().words() + ", " + p.label(),
+                            one.number(p.name()),
+                            other.number(p.name()),
+                            unit(p));
+                }
+                steps(changes, one, other);
+                blocks(changes, one.blocks(), other.blocks());
+            }
+        }
+        for (int i = both; i < to.size(); i++) {
+            changes.add(new Change(to.get(i).form().words(), 0, 1, Unit.COUNT));
+        }
+        for (int i = both; i < from.size(); i++) {
+            changes.add(new Change(from.get(i).form().words(), 1, 0, Unit.COUNT));
+        }
+    }
+
+    private static void steps(List<Change> changes, BlockDraft one, BlockDraft other) {
+        add(changes, one.form().words() + ", highest step", highest(one), highest(other), Unit.PERCENT);
+    }
+
+    private static double highest(BlockDraft block) {
+        return block.steps().stream()
+                .mapToDouble(BlockDraft.Tread::effort)
+                .max()
+                .orElse(0);
+    }
+
+    private static Unit unit(BlockParameter parameter) {
+        return switch (parameter.unit()) {
+            case "s" -> Unit.SECOND;
+            case "%" -> Unit.PERCENT;
+            case "cm" -> Unit.CENTIMETRE;
+            case "kg" -> Unit.KILOGRAM;
+            case "of 10" -> Unit.OF_TEN;
+            default -> Unit.COUNT;
+        };
     }
 
     private static void add(List<Change> changes, String what, double from, double to, Unit unit) {

@@ -1,5 +1,6 @@
 package gradino.core.advance;
 
+import gradino.core.effort.Gravity;
 import gradino.core.intake.Limits;
 import gradino.core.measure.GapLimit;
 import org.jspecify.annotations.Nullable;
@@ -13,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param wantedDegrees what the passive range is held against: the greater of goal and usual lower edge; null for none
  * @param goalDegrees what the goal needs; null for none
  * @param flagAboveDegrees usual mean + 2 SD: beyond it the motion is flagged as very mobile; null without a table
+ * @param limb what a load hangs on in the line's position; null while the client's mass is unknown
  * @param studioGapLimit largest control gap in order; null for the house rule
  */
 public record ClientFacts(
@@ -22,15 +24,35 @@ public record ClientFacts(
         @Nullable Double wantedDegrees,
         @Nullable Double goalDegrees,
         @Nullable Double flagAboveDegrees,
-        @Nullable GapLimit studioGapLimit) {
+        @Nullable GapLimit studioGapLimit,
+        @Nullable Gravity limb) {
     public static final ClientFacts PLAIN = new ClientFacts(Limits.NONE, false, null, null, null, null, null);
 
+    /** Of a line that nothing hangs on. */
+    public ClientFacts(
+            Limits limits,
+            boolean hypermobile,
+            @Nullable Integer minutes,
+            @Nullable Double wantedDegrees,
+            @Nullable Double goalDegrees,
+            @Nullable Double flagAboveDegrees,
+            @Nullable GapLimit studioGapLimit) {
+        this(limits, hypermobile, minutes, wantedDegrees, goalDegrees, flagAboveDegrees, studioGapLimit, null);
+    }
+
     public ClientFacts withLimits(Limits to) {
-        return new ClientFacts(to, hypermobile, minutes, wantedDegrees, goalDegrees, flagAboveDegrees, studioGapLimit);
+        return new ClientFacts(
+                to, hypermobile, minutes, wantedDegrees, goalDegrees, flagAboveDegrees, studioGapLimit, limb);
+    }
+
+    public ClientFacts withLimb(@Nullable Gravity to) {
+        return new ClientFacts(
+                limits, hypermobile, minutes, wantedDegrees, goalDegrees, flagAboveDegrees, studioGapLimit, to);
     }
 
     ClientFacts withWanted(double degrees) {
-        return new ClientFacts(limits, hypermobile, minutes, degrees, goalDegrees, flagAboveDegrees, studioGapLimit);
+        return new ClientFacts(
+                limits, hypermobile, minutes, degrees, goalDegrees, flagAboveDegrees, studioGapLimit, limb);
     }
 
     public GapLimit gapLimit() {

@@ -2,7 +2,9 @@ package gradino.core.advance;
 
 import gradino.core.because.Finding;
 import gradino.core.body.Sided;
+import gradino.core.prescribe.ComposedCheck;
 import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.PlanCheck;
 import gradino.core.prescribe.PlanContext;
 import gradino.core.quantity.UncertainAngle;
@@ -21,9 +23,7 @@ public final class DecisionCheck {
     public static List<Finding> check(
             LineState state, Proposal proposal, Dose wanted, String reason, Policy policy, Moment moment) {
         var s = new Situation(state, proposal.side(), policy, moment);
-        var findings = new ArrayList<>(PlanCheck.check(s.planWith(wanted), contextOf(s)).stream()
-                .filter(f -> f.path().startsWith("doses." + proposal.side().word()))
-                .toList());
+        var findings = new ArrayList<>(against(s, s.planWith(wanted)));
         if (goesFurther(wanted, proposal.to()) && reason.isBlank()) {
             findings.add(Finding.blocking(
                     "reason",
@@ -33,6 +33,15 @@ public final class DecisionCheck {
                     "This goes further than proposed: say why, the record keeps it."));
         }
         return List.copyOf(findings);
+    }
+
+    private static List<Finding> against(Situation s, Plan plan) {
+        if (s.isComposed()) {
+            return ComposedCheck.checkSide(plan, s.side(), contextOf(s), s.method());
+        }
+        return PlanCheck.check(plan, contextOf(s)).stream()
+                .filter(f -> f.path().startsWith("doses." + s.side().word()))
+                .toList();
     }
 
     private static PlanContext contextOf(Situation s) {
@@ -46,7 +55,8 @@ public final class DecisionCheck {
     }
 
     private static boolean goesFurther(Dose wanted, Dose proposed) {
-        return wanted.angle().compareTo(proposed.angle()) > 0
+        return Change.between(proposed, wanted).stream().anyMatch(c -> wanted.isComposed() && c.to() > c.from())
+                || wanted.angle().compareTo(proposed.angle()) > 0
                 || wanted.ceiling().compareTo(proposed.ceiling()) > 0
                 || wanted.sets() > proposed.sets()
                 || wanted.topHoldSeconds() > proposed.topHoldSeconds()

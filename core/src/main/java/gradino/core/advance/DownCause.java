@@ -5,6 +5,7 @@ enum DownCause {
     ANGLE_TOO_DEEP,
     RANGE_LOST,
     PAIN_WHILE_CONTRACTING,
+    UNDER_LOAD,
     UNKNOWN,
     AWAY_LONG,
     EFFORT_CAPPED,

@@ -5,6 +5,8 @@ import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
 import gradino.core.prescribe.BlockForm;
+import gradino.core.prescribe.BlockNumbers;
+import gradino.core.prescribe.MethodBlock;
 
 /** Control at the end of the range: 3 × 10 s of hands-off hold where there is none, then two seconds more, to 15 s. */
 final class HandsOffLever implements Lever {
@@ -16,14 +18,9 @@ final class HandsOffLever implements Lever {
 
     @Override
     public Attempt attempt(Situation s) {
-        var known = s.range(BlockForm.HANDS_OFF_HOLD, "hold");
-        if (known.isEmpty()) {
-            return Attempt.blocked(Because.of(Reason.NOT_IN_METHOD, Term.of("hands-off hold")));
-        }
-        var hold = known.get();
+        var hold = range(s, "hold");
         if (!s.dose().hasHandsOff()) {
-            int repetitions = (int)
-                    s.method().range(BlockForm.HANDS_OFF_HOLD, "repetitions").usual();
+            int repetitions = range(s, "repetitions").usualWhole();
             return Attempt.step(
                     s.dose().withHandsOff(repetitions, hold.usualWhole()),
                     Because.of(
@@ -40,5 +37,9 @@ final class HandsOffLever implements Lever {
         return Attempt.step(
                 s.dose().withHandsOff(s.dose().handsOffRepetitions(), next),
                 Because.of(Reason.STEP_HANDS_OFF, Term.of(old, Unit.SECOND), Term.of(next, Unit.SECOND)));
+    }
+
+    private static MethodBlock.Range range(Situation s, String name) {
+        return BlockNumbers.range(s.method(), BlockForm.HANDS_OFF_HOLD, name).orElseThrow();
     }
 }

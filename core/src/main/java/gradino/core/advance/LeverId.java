@@ -8,5 +8,10 @@ public enum LeverId {
     SETS,
     CEILING_TO_TOP,
     SUPPORTED_HOLD,
-    HANDS_OFF_HOLD
+    HANDS_OFF_HOLD,
+    HOLD,
+    REPETITIONS,
+    ROUNDS,
+    HEIGHT,
+    LOAD
 }

@@ -7,6 +7,7 @@ import gradino.core.measure.NoiseRules;
 import gradino.core.measure.PropGrid;
 import gradino.core.measure.RangeState;
 import gradino.core.perform.StopSign;
+import gradino.core.prescribe.Method;
 import gradino.core.prescribe.Plan;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -24,6 +25,7 @@ import org.jspecify.annotations.Nullable;
  * @param pauses in the order in which they began
  * @param methodSince when the line's method was last changed; what came before is no evidence for its rungs
  * @param later facts that lie after the moment of the fold, which are not counted
+ * @param own the studio's method that the line follows; null where it is one that ships
  */
 public record LineState(
         Plan plan,
@@ -34,7 +36,8 @@ public record LineState(
         List<StopFact> stops,
         List<Event.Paused> pauses,
         Instant methodSince,
-        int later) {
+        int later,
+        @Nullable Method own) {
 
     /** A stop sign in force for this line. */
     record StopFact(
@@ -52,6 +55,10 @@ public record LineState(
     }
 
     public static LineState open(Plan plan, PropGrid grid, ClientFacts client) {
+        return open(plan, grid, client, null);
+    }
+
+    public static LineState open(Plan plan, PropGrid grid, ClientFacts client, @Nullable Method own) {
         return new LineState(
                 plan,
                 grid,
@@ -61,7 +68,8 @@ public record LineState(
                 List.of(),
                 List.of(),
                 Instant.MIN,
-                0);
+                0,
+                own);
     }
 
     /**
@@ -87,7 +95,7 @@ public record LineState(
     }
 
     private LineState withLater(int count) {
-        return new LineState(plan, grid, client, sides, sessions, stops, pauses, methodSince, count);
+        return new LineState(plan, grid, client, sides, sessions, stops, pauses, methodSince, count, own);
     }
 
     /** Folds events, whatever order they come in. */
@@ -116,13 +124,13 @@ public record LineState(
         } else if (event instanceof Event.StopSignElsewhere stop) {
             return stopped(new StopFact(stop.sessionId(), stop.sign(), stop.side(), stop.happenedAt()));
         } else if (event instanceof Event.MethodChanged changed) {
-            return new LineState(plan, grid, client, sides, sessions, stops, pauses, changed.happenedAt(), later);
+            return new LineState(plan, grid, client, sides, sessions, stops, pauses, changed.happenedAt(), later, own);
         } else if (event instanceof Event.Paused paused) {
             var all = new ArrayList<>(pauses);
             all.add(paused);
-            return new LineState(plan, grid, client, sides, sessions, stops, all, methodSince, later);
+            return new LineState(plan, grid, client, sides, sessions, stops, all, methodSince, later, own);
         } else {
-            return new LineState(plan, grid, client, sides, sessions, List.of(), pauses, methodSince, later);
+            return new LineState(plan, grid, client, sides, sessions, List.of(), pauses, methodSince, later, own);
         }
     }
 
@@ -131,16 +139,30 @@ public record LineState(
     }
 
     public LineState with(Side side, SideState state) {
-        return new LineState(plan, grid, client, sides.with(side, state), sessions, stops, pauses, methodSince, later);
+        return new LineState(
+                plan, grid, client, sides.with(side, state), sessions, stops, pauses, methodSince, later, own);
     }
 
     public LineState with(ClientFacts facts) {
-        return new LineState(plan, grid, facts, sides, sessions, stops, pauses, methodSince, later);
+        return new LineState(plan, grid, facts, sides, sessions, stops, pauses, methodSince, later, own);
     }
 
     LineState withSessionsPerWeek(int perWeek) {
         return new LineState(
-                plan.withSessionsPerWeek(perWeek), grid, client, sides, sessions, stops, pauses, methodSince, later);
+                plan.withSessionsPerWeek(perWeek),
+                grid,
+                client,
+                sides,
+                sessions,
+                stops,
+                pauses,
+                methodSince,
+                later,
+                own);
+    }
+
+    public Method method() {
+        return own != null ? own : Method.byId(plan.method()).orElseThrow();
     }
 
     public int sessionCount() {
@@ -158,7 +180,7 @@ public record LineState(
                 .filter(s -> !s.endedAt().isAfter(decision.happenedAt()))
                 .toList();
         var then = sides.with(decision.side(), side(decision.side()).before(decision));
-        return new LineState(plan, grid, client, then, earlier, stops, pauses, methodSince, later);
+        return new LineState(plan, grid, client, then, earlier, stops, pauses, methodSince, later, own);
     }
 
     private SideState measured(Event.MeasuredCold measured, NoiseRules noise) {
@@ -180,7 +202,7 @@ public record LineState(
         all.addAll(sessions);
         all.add(SessionFacts.of(held.session(), held.recordedAt()));
         var sign = held.session().stopSign();
-        var next = new LineState(plan, grid, client, sides, all, stops, pauses, methodSince, later);
+        var next = new LineState(plan, grid, client, sides, all, stops, pauses, methodSince, later, own);
         return sign == null
                 ? next
                 : next.stopped(
@@ -197,12 +219,12 @@ public record LineState(
                 break;
             }
         }
-        return new LineState(plan, grid, client, sides, all, stops, pauses, methodSince, later);
+        return new LineState(plan, grid, client, sides, all, stops, pauses, methodSince, later, own);
     }
 
     private LineState stopped(StopFact stop) {
         var all = new ArrayList<>(stops);
         all.add(stop);
-        return new LineState(plan, grid, client, sides, sessions, all, pauses, methodSince, later);
+        return new LineState(plan, grid, client, sides, sessions, all, pauses, methodSince, later, own);
     }
 }

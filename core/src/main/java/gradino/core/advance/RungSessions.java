@@ -54,6 +54,13 @@ final class RungSessions {
         return Collections.unmodifiableList(found);
     }
 
+    /** Whether a coach saw one of the sessions that a step would rest on. */
+    boolean isObserved() {
+        return lastRuns().stream()
+                .flatMap(List::stream)
+                .anyMatch(x -> x.observer().isCoach());
+    }
+
     boolean has(SessionFacts session) {
         return session.endedAt().isAfter(since) && session.doses().on(side).equals(dose);
     }

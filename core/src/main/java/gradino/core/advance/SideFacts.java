@@ -8,9 +8,11 @@ import gradino.core.perform.Pain;
 import gradino.core.perform.PainKind;
 import gradino.core.perform.PropUsed;
 import gradino.core.perform.SessionRecord;
+import gradino.core.prescribe.AskedEfforts;
 import gradino.core.prescribe.BlockKind;
 import gradino.core.prescribe.Dose;
 import gradino.core.quantity.Degrees;
+import gradino.core.quantity.EffortPercent;
 import gradino.core.quantity.PainScore;
 import java.util.Collections;
 import java.util.HashMap;
@@ -24,6 +26,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param worstPain highest pain reported; NONE when none was
  * @param worstKind its kind; null when none was
+ * @param worstUnderLoad it was felt in a block that can carry a load
  * @param mostFaults seen in one set
  * @param mostCramps in one set
  * @param effortOff largest distance of a self-rating from the asked tenth; null when no set was judged by its rating
@@ -37,6 +40,7 @@ record SideFacts(
         DoneRatio done,
         PainScore worstPain,
         @Nullable PainKind worstKind,
+        boolean worstUnderLoad,
         boolean wrongJoint,
         int mostFaults,
         int mostCramps,
@@ -66,7 +70,9 @@ record SideFacts(
         private final Dose asked;
         private final Map<String, Integer> faults = new HashMap<>();
         private final Map<String, Integer> cramps = new HashMap<>();
+        private final @Nullable AskedEfforts presses;
         private @Nullable Pain worst;
+        private boolean underLoad;
         private boolean wrongJoint;
         private final List<MeasuredEffort> measured;
         private boolean rated;
@@ -78,10 +84,11 @@ record SideFacts(
         Seen(Dose asked, List<MeasuredEffort> measured) {
             this.asked = asked;
             this.measured = measured;
+            this.presses = asked.isComposed() ? AskedEfforts.of(asked.blocks()) : null;
         }
 
         void add(BlockRecord block) {
-            block.pains().forEach(this::hurt);
+            block.pains().forEach(pain -> hurt(pain, block.kind()));
             inSet(faults, block, block.faults().size());
             inSet(cramps, block, block.cramps());
             lie(block.prop());
@@ -104,10 +111,11 @@ record SideFacts(
             return Math.abs(angle.minus(asked.angle()));
         }
 
-        private void hurt(Pain pain) {
+        private void hurt(Pain pain, BlockKind in) {
             wrongJoint |= pain.kind() == PainKind.WRONG_JOINT;
             if (worst == null || pain.score().compareTo(worst.score()) >= 0) {
                 worst = pain;
+                underLoad = in.mayCarry();
             }
         }
 
@@ -128,8 +136,18 @@ record SideFacts(
             } else {
                 rated = true;
                 effortOff = Math.max(
-                        effortOff, Math.abs(rating.value() - asked.ceiling().tenths()));
+                        effortOff,
+                        Math.abs(rating.value() - askedOf(block.blockId()).tenths()));
             }
+        }
+
+        private EffortPercent askedOf(String blockId) {
+            return presses == null ? asked.ceiling() : presses.of(blockId).orElse(asked.ceiling());
+        }
+
+        /** Where nothing is pressed nobody is asked how hard it was. */
+        private boolean isAsked() {
+            return presses == null || !presses.isEmpty();
         }
 
         SideFacts facts(DoneRatio done, boolean sign) {
@@ -137,11 +155,12 @@ record SideFacts(
                     done,
                     worst == null ? PainScore.NONE : worst.score(),
                     worst == null ? null : worst.kind(),
+                    underLoad,
                     wrongJoint,
                     most(faults),
                     most(cramps),
                     rated ? effortOff : null,
-                    unrated || (!rated && measured.isEmpty()),
+                    isAsked() && (unrated || (!rated && measured.isEmpty())),
                     lowest(measured, MeasuredEffort::within),
                     lowest(measured, MeasuredEffort::nearMaxPeak),
                     otherAngle,

@@ -152,7 +152,12 @@ final class Situation {
     }
 
     Method method() {
-        return Method.byId(state.plan().method()).orElseThrow();
+        return state.method();
+    }
+
+    /** Whether the side is composed of blocks. */
+    boolean isComposed() {
+        return dose().isComposed();
     }
 
     /** A number of the line's method; empty where the method has none of it. */

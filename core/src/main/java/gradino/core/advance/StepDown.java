@@ -5,7 +5,9 @@ import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
 import gradino.core.because.Verdict;
+import gradino.core.effort.Gravity;
 import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.FirstDose;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
 
@@ -20,6 +22,7 @@ final class StepDown {
             case ANGLE_TOO_DEEP -> shallower(s, s.dose().angle().plus(-s.value(Threshold.DOWN_ANGLE)));
             case RANGE_LOST -> shallower(s, s.passive().orElseThrow().value().plus(-s.value(Threshold.ANGLE_MARGIN)));
             case PAIN_WHILE_CONTRACTING -> softer(s);
+            case UNDER_LOAD -> lighter(s);
             case UNKNOWN -> undo(s);
             case AWAY_LONG -> newcomer(s);
             case EFFORT_CAPPED -> capped(s);
@@ -44,6 +47,14 @@ final class StepDown {
         return new Down(held(s, s.dose().withCeiling(ceiling)), why);
     }
 
+    /** Each load to the next lighter weight, the lightest to none. */
+    private static Down lighter(Situation s) {
+        double old = s.dose().loadKg();
+        var lighter = s.dose().lighter(Gravity::lighterPlate);
+        var why = Because.of(Reason.DOWN_LOAD, Term.of(old, Unit.KILOGRAM), Term.of(lighter.loadKg(), Unit.KILOGRAM));
+        return new Down(held(s, lighter), why);
+    }
+
     /** Takes the last step up back; where none was taken there is nothing to undo and the effort comes down instead. */
     private static Down undo(Situation s) {
         return s.me().lastChange()
@@ -59,8 +70,10 @@ final class StepDown {
 
     private static Down newcomer(Situation s) {
         var now = s.dose().angle();
-        var angle = s.angleBound().filter(b -> b.compareTo(now) < 0).orElse(now);
-        var first = s.method().firstDose(s.onProps(angle));
+        var angle = s.onProps(s.angleBound().filter(b -> b.compareTo(now) < 0).orElse(now));
+        var first = s.isComposed()
+                ? FirstDose.newcomers(s.me().base().withAngle(angle))
+                : s.method().firstDose(angle);
         return new Down(within(s, first), Because.of(Reason.DOWN_NEWCOMER));
     }
 

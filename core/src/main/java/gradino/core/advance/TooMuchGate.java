@@ -204,7 +204,11 @@ final class TooMuchGate implements Gate {
     }
 
     private static DownCause cause(Situation s, SessionFacts session) {
-        var kind = session.on(s.side()).worstKind();
+        var facts = session.on(s.side());
+        var kind = facts.worstKind();
+        if (facts.worstUnderLoad() && s.dose().loadKg() > 0 && kind != PainKind.WRONG_JOINT) {
+            return DownCause.UNDER_LOAD;
+        }
         if (kind == PainKind.WHILE_CONTRACTING) {
             return DownCause.PAIN_WHILE_CONTRACTING;
         }

@@ -38,6 +38,11 @@ public record Finding(
         return new Finding(path, code, bound, unit, message, Severity.ADVICE);
     }
 
+    /** The same, said of another place. */
+    public Finding at(String otherPath) {
+        return new Finding(otherPath, code, bound, unit, message, severity);
+    }
+
     public boolean blocks() {
         return severity == Severity.BLOCKING;
     }

@@ -108,6 +108,21 @@ public record Gravity(String limb, double massKg, double lengthCm, double ownMom
         return best == Double.MAX_VALUE ? OptionalDouble.empty() : OptionalDouble.of(best);
     }
 
+    /** The heaviest weight that one or two plates give below a load, kg; 0 when the lightest is taken away. */
+    public static double lighterPlate(double loadKg) {
+        double best = 0;
+        for (double one : PLATES) {
+            for (double other : PLATES) {
+                best = heavier(heavier(best, one, loadKg), one + other, loadKg);
+            }
+        }
+        return best;
+    }
+
+    private static double heavier(double best, double plate, double below) {
+        return plate < below - 1e-9 && plate > best ? plate : best;
+    }
+
     private static double closer(double best, double plate, double wanted) {
         return plate >= wanted - 1e-9 && plate < best ? plate : best;
     }

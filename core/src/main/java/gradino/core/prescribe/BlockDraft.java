@@ -51,6 +51,14 @@ public record BlockDraft(
         return new BlockDraft(form, changed, words, steps, blocks);
     }
 
+    BlockDraft withSteps(List<Tread> to) {
+        return new BlockDraft(form, numbers, words, to, blocks);
+    }
+
+    BlockDraft withBlocks(List<BlockDraft> to) {
+        return new BlockDraft(form, numbers, words, steps, to);
+    }
+
     /** A number as typed, or the usual one. */
     public double number(String name) {
         Double typed = numbers.get(name);

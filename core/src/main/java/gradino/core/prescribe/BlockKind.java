@@ -21,6 +21,11 @@ public enum BlockKind {
     RE_MEASURE,
     SIDE_CHANGE;
 
+    /** Whether a weight can hang on it. */
+    public boolean mayCarry() {
+        return this == LIFT_OFF || this == ECCENTRIC || this == LOADED_STRETCH;
+    }
+
     /** Whether its work counts for the done-ratio and the time under tension. */
     public boolean isContraction() {
         return switch (this) {

@@ -14,6 +14,10 @@ public record DoseChange(Plan plan, Side side, Optional<Dose> held, Dose wanted)
 
     /** Seconds of the longest contraction without a pause: a whole ramp counts as one. */
     public int longestContractionSeconds() {
+        if (wanted.isComposed()) {
+            return Hardest.longest(
+                    PlanBlocks.protocol(plan.withDose(side, wanted)).on(side));
+        }
         int press = wanted.topHoldSeconds();
         for (var step : plan.press().cappedAt(wanted.ceiling())) {
             press += step.seconds();

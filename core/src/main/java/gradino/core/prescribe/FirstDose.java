@@ -26,6 +26,13 @@ public final class FirstDose {
         return method.firstBlocks(newcomer).stream().map(dose::fitted).toList();
     }
 
+    /** A composed side under a newcomer's limits, without a load. */
+    public static Dose newcomers(Dose dose) {
+        return dose.withCeiling(dose.ceiling().atMost(EffortPercent.of(BlockCheck.NEWCOMER_CEILING)))
+                .withSupportedHold(Math.min(dose.supportedHoldSeconds(), BlockCheck.NEWCOMER_HOLD))
+                .lighter(load -> 0);
+    }
+
     private BlockDraft fitted(BlockDraft block) {
         var numbers = new HashMap<>(block.numbers());
         EFFORTS.forEach(name -> numbers.computeIfPresent(name, (n, v) -> Math.min(v, cap)));

@@ -3,6 +3,7 @@ package gradino.core.prescribe;
 import gradino.core.body.Side;
 import gradino.core.prescribe.Block.Direction;
 import gradino.core.prescribe.SessionDraft.LineDraft;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -40,6 +41,15 @@ record Hardest(int peak, String peakAt, int longest, String longestAt, Optional<
             }
         }
         return new Hardest(peak, peakAt, longest, longestAt, release);
+    }
+
+    /** Longest contraction without a pause in any of the blocks, s. */
+    static int longest(List<Block> blocks) {
+        return blocks.stream()
+                .flatMap(b -> b.parts().stream())
+                .mapToInt(part -> longest(part.leaf()))
+                .max()
+                .orElse(0);
     }
 
     static int peak(Leaf leaf) {

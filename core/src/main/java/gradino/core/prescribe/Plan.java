@@ -2,8 +2,11 @@ package gradino.core.prescribe;
 
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import gradino.core.prescribe.SessionDraft.LineDraft;
 import gradino.core.quantity.Degrees;
+import gradino.core.quantity.EffortPercent;
 import gradino.core.quantity.OutOfBoundsException;
+import java.util.List;
 
 /**
  * A line's protocol: what both sides share, and a dose for each.
@@ -21,6 +24,7 @@ import gradino.core.quantity.OutOfBoundsException;
  * @param sessionsPerWeek 1 to 14
  * @param firstSide goes first: the worse one
  * @param unequalReason why the two sides' work differs; empty when it does not
+ * @param sides that are done; a midline line keeps its dose on the left
  */
 public record Plan(
         String motion,
@@ -37,10 +41,16 @@ public record Plan(
         int sessionsPerWeek,
         Side firstSide,
         String unequalReason,
-        Sided<Dose> doses) {
+        Sided<Dose> doses,
+        SidePlan sides) {
+    /** Stands in where a line was composed and its blocks say how they press. */
+    private static final RampPattern NO_RAMP = new RampPattern(List.of(new EffortStep(EffortPercent.of(1), 1)));
+
     private static final int DAYS_PER_WEEK = 7;
 
     public Plan {
+        // What was kept before lines were composed trains both sides.
+        sides = sides == null ? SidePlan.ONE_AFTER_OTHER : sides;
         OutOfBoundsException.require("rotationsEachWay", rotationsEachWay, 0, 30, "");
         OutOfBoundsException.require("secondsPerCircle", secondsPerCircle, 1, 60, "s");
         OutOfBoundsException.require("pullSeconds", pullSeconds, 0, 600, "s");
@@ -49,6 +59,81 @@ public record Plan(
         OutOfBoundsException.require("sideChangeSeconds", sideChangeSeconds, 0, 600, "s");
         OutOfBoundsException.require("sessionsPerWeek", sessionsPerWeek, 1, 14, "");
         firstSide.paired();
+    }
+
+    /** Both sides, one after the other. */
+    public Plan(
+            String motion,
+            String position,
+            String method,
+            int rotationsEachWay,
+            int secondsPerCircle,
+            RampPattern press,
+            int pullSeconds,
+            int settleSeconds,
+            Breathing settleBreathing,
+            int setUpSeconds,
+            int sideChangeSeconds,
+            int sessionsPerWeek,
+            Side firstSide,
+            String unequalReason,
+            Sided<Dose> doses) {
+        this(
+                motion,
+                position,
+                method,
+                rotationsEachWay,
+                secondsPerCircle,
+                press,
+                pullSeconds,
+                settleSeconds,
+                settleBreathing,
+                setUpSeconds,
+                sideChangeSeconds,
+                sessionsPerWeek,
+                firstSide,
+                unequalReason,
+                doses,
+                SidePlan.ONE_AFTER_OTHER);
+    }
+
+    /**
+     * A line of a composed session.
+     *
+     * @throws OutOfBoundsException for a number that no line can have
+     */
+    public static Plan composed(LineDraft line) {
+        return new Plan(
+                line.motion(),
+                line.position(),
+                line.method(),
+                0,
+                1,
+                NO_RAMP,
+                0,
+                0,
+                Breathing.USUAL,
+                (int) line.setUpSeconds(),
+                (int) line.sideChangeSeconds(),
+                line.sessionsPerWeek(),
+                line.firstSide(),
+                line.unequalReason(),
+                Sided.of(line::dose),
+                line.sides());
+    }
+
+    /** Whether its sides are composed of blocks. */
+    public boolean isComposed() {
+        return doses.left().isComposed() || doses.right().isComposed();
+    }
+
+    /** The sides that it trains, as their doses are kept: the midline's on the left. */
+    public List<Side> trained() {
+        return switch (sides) {
+            case LEFT, MIDLINE -> List.of(Side.LEFT);
+            case RIGHT -> List.of(Side.RIGHT);
+            case ONE_AFTER_OTHER, ALTERNATING -> Side.PAIR;
+        };
     }
 
     /** A newcomer's plan by the house method. */
@@ -100,7 +185,8 @@ public record Plan(
                 sessionsPerWeek,
                 firstSide,
                 unequalReason,
-                doses);
+                doses,
+                sides);
     }
 
     private Plan with(int perWeek, Sided<Dose> to) {
@@ -119,7 +205,8 @@ public record Plan(
                 perWeek,
                 firstSide,
                 unequalReason,
-                to);
+                to,
+                sides);
     }
 
     public Dose dose(Side side) {

@@ -11,7 +11,9 @@ import gradino.core.prescribe.Quiet.SupportedHold;
 import java.util.ArrayList;
 import java.util.List;
 
-/** A plan of the house method as blocks: rotations, supported hold, graded sets, hands-off holds. */
+/**
+ * A plan as blocks: those it was composed of, or by a method with ramps rotations, supported hold, graded sets, hands-off holds.
+ */
 final class PlanBlocks {
     private static final int RE_STRETCH_SECONDS = 5;
 
@@ -29,7 +31,7 @@ final class PlanBlocks {
                 plan.motion(),
                 plan.position(),
                 plan.method(),
-                SidePlan.ONE_AFTER_OTHER,
+                plan.sides(),
                 plan.firstSide(),
                 plan.doses().map((side, dose) -> blocks(plan, side, position, joint)),
                 plan.setUpSeconds(),
@@ -38,6 +40,12 @@ final class PlanBlocks {
 
     private static List<Block> blocks(Plan plan, Side side, Position position, String joint) {
         var dose = plan.dose(side);
+        if (dose.isComposed()) {
+            var world = new BlockReader.BlockWorld(joint, position.press(), position.pull());
+            return new BlockReader(world, new ArrayList<>()).all(dose.blocks(), "");
+        } else if (plan.isComposed()) {
+            return List.of();
+        }
         var blocks = new ArrayList<Block>();
         blocks.add(new ControlledRotation(joint, plan.rotationsEachWay(), plan.secondsPerCircle()));
         blocks.add(SupportedHold.of(dose.supportedHoldSeconds()));

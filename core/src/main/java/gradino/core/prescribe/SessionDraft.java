@@ -2,6 +2,7 @@ package gradino.core.prescribe;
 
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import gradino.core.quantity.Degrees;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
@@ -71,6 +72,32 @@ public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations)
                     unequalReason);
         }
 
+        /** What a side does: its angle, 0 where none was typed, and its blocks. The midline's is on the left. */
+        public Dose dose(Side side) {
+            double angle = angles.on(side);
+            return Dose.composed(Degrees.of(Double.isFinite(angle) ? angle : 0), on(side));
+        }
+
+        /** The same line at other doses, as often a week as said. */
+        public LineDraft with(Sided<Dose> doses, int perWeek) {
+            return new LineDraft(
+                    id,
+                    motion,
+                    position,
+                    method,
+                    sides,
+                    firstSide,
+                    doses.map((side, dose) -> dose.equals(dose(side))
+                            ? angles.on(side)
+                            : (Double) dose.angle().value()),
+                    doses.left().blocks(),
+                    doses.right().blocks(),
+                    setUpSeconds,
+                    sideChangeSeconds,
+                    perWeek,
+                    unequalReason);
+        }
+
         public List<BlockDraft> on(Side side) {
             return side == Side.RIGHT ? right : left;
         }
@@ -89,6 +116,16 @@ public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations)
     /** All lines in the order they are done. */
     public List<LineDraft> lines() {
         return stations.stream().flatMap(s -> s.lines().stream()).toList();
+    }
+
+    /** The same session with every line changed. */
+    public SessionDraft withLines(UnaryOperator<LineDraft> change) {
+        return new SessionDraft(
+                warmUp,
+                stations.stream()
+                        .map(s -> new StationDraft(
+                                s.lines().stream().map(change).toList(), s.rounds(), s.restSeconds(), s.oneSetUp()))
+                        .toList());
     }
 
     /** The same session with the blocks at one index of a line changed, on both sides. */

@@ -86,7 +86,8 @@ public class LadderTest {
                 state.stops(),
                 state.pauses(),
                 state.methodSince(),
-                state.later());
+                state.later(),
+                state.own());
         var p = Advance.propose(daily, Side.LEFT, Policy.house(), NOW);
         assertThat(p.to().ceiling()).isEqualTo(EffortPercent.of(70));
         assertThat(p.sessionsPerWeek()).isEqualTo(3);
@@ -305,7 +306,7 @@ public class LadderTest {
     }
 
     @Test
-    public void whatAMethodHasNoneOfIsSaidAndNotGuessed() {
+    public void controlIsBuiltWithHandsOffHoldsInAMethodThatHasNone() {
         var state = Story.of(dose(60, 1, 50, 5))
                 .clean(12, 9, 6, 3)
                 .passive(36, 1)
@@ -313,9 +314,9 @@ public class LadderTest {
                 .by("ramp-gentle")
                 .state();
         var p = Advance.propose(state, Side.LEFT, Policy.house(), NOW);
-        assertThat(p.alternatives())
-                .filteredOn(a -> a.lever() == LeverId.HANDS_OFF_HOLD)
-                .allSatisfy(a -> assertThat(a.why().reason()).isEqualTo(Reason.NOT_IN_METHOD));
+        assertThat(p.lever()).isEqualTo(LeverId.HANDS_OFF_HOLD);
+        assertThat(p.to().handsOffRepetitions()).isEqualTo(3);
+        assertThat(p.to().handsOffSeconds()).isEqualTo(10);
     }
 
     @Test

@@ -250,7 +250,7 @@ final class Story {
     private BlockRecord done(List<Timeline.Phase> phases) {
         var first = phases.get(0);
         var rated = first.block() == gradino.core.prescribe.BlockKind.PRESS
-                ? Tenths.of((int) Math.round(doses.on(first.side()).ceiling().tenths()))
+                ? Tenths.of((int) Math.round(asked(phases).tenths()))
                 : null;
         return new BlockRecord(
                 first.blockId(),
@@ -267,6 +267,26 @@ final class Story {
                 null,
                 "",
                 null);
+    }
+
+    private static EffortPercent asked(List<Timeline.Phase> phases) {
+        return phases.stream().map(Timeline.Phase::effortTo).reduce(EffortPercent.of(0), EffortPercent::atLeast);
+    }
+
+    static BlockRecord rated(BlockRecord b, Tenths rating) {
+        return new BlockRecord(
+                b.blockId(),
+                b.side(),
+                b.kind(),
+                b.phases(),
+                rating,
+                b.faults(),
+                b.pains(),
+                b.cramps(),
+                b.effortMissed(),
+                b.skippedBecause(),
+                b.note(),
+                b.prop());
     }
 
     static BlockRecord with(BlockRecord b, List<Pain> pains) {

@@ -1,0 +1,56 @@
+package gradino.core.advance;
+
+import gradino.core.because.Source;
+import gradino.core.because.Unit;
+import gradino.core.body.DataFile;
+import gradino.core.prescribe.BlockForm;
+import gradino.core.prescribe.BlockParameter;
+import java.util.List;
+import org.apache.commons.csv.CSVRecord;
+
+/**
+ * What a word of a method's ladder moves in a composed line, from {@code ladder-steps.csv}: a word may name several numbers, the
+ * first that has room is moved.
+ *
+ * @param step what one step adds
+ * @param label of the number, for a reader
+ */
+record LadderStep(
+        String word,
+        LeverId lever,
+        BlockForm form,
+        String number,
+        double step,
+        String label,
+        Unit unit,
+        Source source) {
+    private static final List<LadderStep> ALL = DataFile.rows("ladder-steps.csv", LadderStep::row);
+
+    static List<LadderStep> of(String word) {
+        return ALL.stream().filter(s -> s.word().equals(word)).toList();
+    }
+
+    private static LadderStep row(CSVRecord row) {
+        var form = BlockForm.byId(row.get("form")).orElseThrow(() -> new IllegalArgumentException("no such form"));
+        var parameter = BlockParameter.find(form, row.get("number"))
+                .orElseThrow(() -> new IllegalArgumentException(form + " has no " + row.get("number")));
+        return new LadderStep(
+                row.get("word"),
+                LeverId.valueOf(row.get("lever")),
+                form,
+                parameter.name(),
+                Double.parseDouble(row.get("step")),
+                row.get("label"),
+                unit(parameter.unit()),
+                Source.parse(row.get("source")));
+    }
+
+    private static Unit unit(String text) {
+        return switch (text) {
+            case "s" -> Unit.SECOND;
+            case "cm" -> Unit.CENTIMETRE;
+            case "" -> Unit.COUNT;
+            default -> throw new IllegalArgumentException("no step in " + text);
+        };
+    }
+}
