@@ -1650,7 +1650,7 @@ export interface components {
         };
         Alternative: {
             /** @enum {string} */
-            lever: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD";
+            lever: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD";
             possible: boolean;
             why: {
                 reason: string;
@@ -2051,6 +2051,7 @@ export interface components {
         };
         Dose: {
             angle: number;
+            blocks: components["schemas"]["BlockDraft"][];
             ceiling: number;
             /** Format: int32 */
             handsOffRepetitions: number;
@@ -2362,6 +2363,10 @@ export interface components {
             /** Format: double */
             icc3k?: number;
         };
+        InSession: {
+            compositionId: string;
+            key: string;
+        };
         Incline: {
             bench: string;
             /** Format: double */
@@ -2442,10 +2447,9 @@ export interface components {
             waits: boolean;
         };
         Kept: {
-            after: components["schemas"]["Dose"];
             /** @enum {string} */
             answer: "ACCEPTED" | "CHANGED" | "DECLINED" | "EDITED";
-            before: components["schemas"]["Dose"];
+            changes: components["schemas"]["Change"][];
             /** Format: date-time */
             happenedAt: string;
             id: string;
@@ -2522,6 +2526,9 @@ export interface components {
         };
         Line: {
             clientId: string;
+            composed?: components["schemas"]["InSession"];
+            /** Format: date-time */
+            endedAt?: string;
             /** Format: date-time */
             happenedAt: string;
             id: string;
@@ -2544,6 +2551,7 @@ export interface components {
             position: string;
             /** Format: int32 */
             recentPain?: number;
+            session?: string;
             /** Format: int32 */
             sessionsDone: number;
             /** @enum {string} */
@@ -3092,6 +3100,8 @@ export interface components {
             settleSeconds: number;
             /** Format: int32 */
             sideChangeSeconds: number;
+            /** @enum {string} */
+            sides: "LEFT" | "RIGHT" | "ONE_AFTER_OTHER" | "ALTERNATING" | "MIDLINE";
             unequalReason: string;
         };
         PlanDraft: {
@@ -3190,7 +3200,7 @@ export interface components {
             from: components["schemas"]["Dose"];
             gates: components["schemas"]["GateResult"][];
             /** @enum {string} */
-            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD";
+            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD";
             /** @enum {string} */
             limiter: "RANGE" | "CONTROL" | "BOTH" | "NEITHER" | "STRUCTURE" | "UNKNOWN";
             notes: {
@@ -3225,10 +3235,11 @@ export interface components {
             minutes: number;
             plan: components["schemas"]["Plan"];
             sides: components["schemas"]["SidedJudged"];
+            trained: ("LEFT" | "RIGHT" | "MIDLINE")[];
         };
         Proposed: {
             /** @enum {string} */
-            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD";
+            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD";
             to: components["schemas"]["Dose"];
             /** @enum {string} */
             verdict: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
@@ -3407,7 +3418,7 @@ export interface components {
             /** Format: int32 */
             level: number;
             /** @enum {string} */
-            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD";
+            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD";
             override: boolean;
             /** @enum {string} */
             proposed?: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
@@ -3419,6 +3430,7 @@ export interface components {
             worstPain: number;
         };
         RungView: {
+            changes: components["schemas"]["Change"][];
             reason: string;
             rung: components["schemas"]["Rung"];
             why: string;
@@ -3826,7 +3838,7 @@ export interface components {
         };
         TakenStep: {
             /** @enum {string} */
-            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD";
+            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD";
             /** @enum {string} */
             verdict: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
             why: {
@@ -3989,6 +4001,7 @@ export interface components {
             lineId: string;
             motion: string;
             plain: boolean;
+            session?: string;
             /** @enum {string} */
             side: "LEFT" | "RIGHT" | "MIDLINE";
             /** @enum {string} */

@@ -3,7 +3,7 @@ import { NumberField } from './NumberField';
 
 type Dose = Schemas['Dose'];
 
-const FIELDS: [keyof Dose, string, string, number][] = [
+const FIELDS: [Exclude<keyof Dose, 'blocks'>, string, string, number][] = [
   ['angle', 'Working angle', '°', 0.5],
   ['supportedHoldSeconds', 'Supported hold', 's', 5],
   ['sets', 'Sets', '', 1],

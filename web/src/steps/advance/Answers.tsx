@@ -4,12 +4,23 @@ import { api, ask, findingsOf, newId, type Schemas } from '../../shared/api/clie
 import { Button } from '../../shared/ui/Button';
 import { DoseInputs } from '../../shared/ui/DoseInputs';
 import { Failure, FieldFinding } from '../../shared/ui/Findings';
+import { BlockDose } from './BlockDose';
 import { isTyping } from '../../shared/ui/keys';
 
 type Judged = Schemas['Judged'];
 type Answer = Schemas['Decision']['answer'];
 
 type Props = { judged: Judged; lineId: string; onDecided: (decisionId: string) => void };
+
+function ChangedDose(props: Parameters<typeof BlockDose>[0]) {
+  return props.dose.blocks.length > 0 ? (
+    <BlockDose {...props} />
+  ) : (
+    <div className="grid grid-cols-2 gap-x-8 gap-y-3 sm:grid-cols-3">
+      <DoseInputs {...props} />
+    </div>
+  );
+}
 
 /** Accept, change or decline; by a, c and d. */
 export function Answers({ judged, lineId, onDecided }: Props) {
@@ -75,11 +86,7 @@ export function Answers({ judged, lineId, onDecided }: Props) {
           </Button>
         )}
       </div>
-      {mode === 'CHANGED' && (
-        <div className="grid grid-cols-2 gap-x-8 gap-y-3 sm:grid-cols-3">
-          <DoseInputs dose={dose} setDose={setDose} findings={findings} side={p.side} />
-        </div>
-      )}
+      {mode === 'CHANGED' && <ChangedDose dose={dose} setDose={setDose} findings={findings} side={p.side} />}
       {mode && (
         <>
           <label className="block text-sm text-soft">

@@ -15,7 +15,9 @@ import { ProposalView } from './ProposalView';
 export function DecisionPage() {
   const { clientId = '' } = useParams();
   const dayState = useClientDay(clientId);
-  const lineId = dayState.data?.lines[0]?.lineId;
+  const [picked, pick] = useState<string | null>(null);
+  const lines = dayState.data?.lines ?? [];
+  const lineId = picked ?? lines[0]?.lineId;
   const proposals = useQuery({
     queryKey: ['proposals', lineId],
     enabled: lineId !== undefined,
@@ -25,6 +27,7 @@ export function DecisionPage() {
     <>
       <ClientHead clientId={clientId} tread="advance" />
       <Failure error={proposals.error} />
+      {lines.length > 1 && <Lines lines={lines} chosen={lineId} choose={pick} />}
       {dayState.data && !lineId && (
         <p className="text-lg">
           Nothing to judge yet: there is no plan.{' '}
@@ -34,25 +37,59 @@ export function DecisionPage() {
           first.
         </p>
       )}
-      {proposals.data && <Decisions proposals={proposals.data} clientId={clientId} />}
+      {proposals.data && <Decisions key={lineId} proposals={proposals.data} clientId={clientId} />}
     </>
   );
 }
 
+function title(side: Side, waits: boolean): string {
+  return `${side === 'LEFT' ? 'Left' : 'Right'}${waits ? ', waits' : ''}`;
+}
+
+type LinesProps = {
+  lines: Schemas['LineDay'][];
+  chosen: string | undefined;
+  choose: (lineId: string) => void;
+};
+
+/** Which of the client's lines is looked at; what waits stands first. */
+function Lines({ lines, chosen, choose }: LinesProps) {
+  return (
+    <ul className="mb-5 flex flex-wrap gap-2" aria-label="Lines">
+      {lines.map((l) => (
+        <li key={l.lineId}>
+          <button
+            aria-pressed={l.lineId === chosen}
+            onClick={() => choose(l.lineId)}
+            className="min-h-11 border-b-4 border-rule bg-card px-3 py-1.5 text-left aria-pressed:border-ink"
+          >
+            <span className="font-semibold">{words(l.motion)}</span>
+            <span className="block text-xs text-soft">
+              {l.session ? `in “${l.session}”` : 'its own plan'}
+              {l.waiting > 0 ? `, ${l.waiting} to decide` : ''}
+            </span>
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 function Decisions({ proposals, clientId }: { proposals: Schemas['Proposals']; clientId: string }) {
-  const waiting: Side = proposals.sides.left.waits || !proposals.sides.right.waits ? 'LEFT' : 'RIGHT';
+  const { trained, sides } = proposals;
+  const waiting = trained.find((side) => on(side, sides).waits) ?? trained[0] ?? 'LEFT';
   const [picked, setPicked] = useState<Side | null>(null);
   const side = picked ?? waiting;
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
-      if (isTyping(e)) return;
+      if (isTyping(e) || trained.length < 2) return;
       if (e.key === 'ArrowLeft') setPicked('LEFT');
       if (e.key === 'ArrowRight') setPicked('RIGHT');
     };
     addEventListener('keydown', onKey);
     return () => removeEventListener('keydown', onKey);
-  }, []);
-  const judged = on(side, proposals.sides);
+  }, [trained.length]);
+  const judged = on(side, sides);
   return (
     <>
       <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
@@ -60,10 +97,7 @@ function Decisions({ proposals, clientId }: { proposals: Schemas['Proposals']; c
           label={words(proposals.line.motion)}
           value={side}
           onChange={setPicked}
-          options={[
-            ['LEFT', proposals.sides.left.waits ? 'Left, waits' : 'Left'],
-            ['RIGHT', proposals.sides.right.waits ? 'Right, waits' : 'Right'],
-          ]}
+          options={trained.map((one) => [one, title(one, on(one, sides).waits)])}
         />
         <p className="text-soft">The session then takes {proposals.minutes} min.</p>
       </div>

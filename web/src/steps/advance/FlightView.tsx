@@ -136,7 +136,7 @@ function Told({ view, last }: { view: RungView; last: boolean }) {
         {rung.override && <strong className="text-warn"> ◇ not as proposed</strong>}{' '}
         <span className="text-soft">{Date.parse(rung.at) > 0 && day(rung.at)}</span>
       </p>
-      <p>{rung.decisionId ? difference(rung.before, rung.after) : `begun at ${rung.after.angle}°`}</p>
+      <p>{rung.decisionId ? difference(view.changes) : `begun at ${rung.after.angle}°`}</p>
       {view.why && <p className="text-soft">{view.why}</p>}
       {view.reason && <p>The coach: “{view.reason}”</p>}
       <p>

@@ -36,7 +36,7 @@ export function Kept({ lineId }: { lineId: string }) {
               {words(k.proposed)}, {words(k.answer)}
             </strong>{' '}
             <span className="text-soft">
-              {difference(k.before, k.after)}
+              {difference(k.changes)}
               {k.reason ? `, because ${k.reason}` : ''}
             </span>{' '}
             {k.undoneAt && <strong>taken back</strong>}

@@ -5,6 +5,7 @@ import { VerdictGlyph } from '../../shared/draw/VerdictGlyph';
 import { amount, degrees, words } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { isTyping } from '../../shared/ui/keys';
+import { BlocksInWords } from './BlockDose';
 import { Answers } from './Answers';
 import { Evidence } from './Evidence';
 import { GateList } from './GateList';
@@ -117,6 +118,14 @@ function Consequences({ proposal }: { proposal: Schemas['Proposal'] }) {
 }
 
 function DoseLine({ dose }: { dose: Schemas['Dose'] }) {
+  if (dose.blocks.length > 0) {
+    return (
+      <div className="my-3 text-soft">
+        The dose stays, at {degrees(dose.angle)}:
+        <BlocksInWords blocks={dose.blocks} />
+      </div>
+    );
+  }
   return (
     <p className="my-3 text-soft">
       The dose stays: {degrees(dose.angle)}, {dose.sets} sets to {dose.ceiling} %, top hold {dose.topHoldSeconds} s,

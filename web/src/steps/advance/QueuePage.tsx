@@ -167,6 +167,7 @@ function Detail({ waiting, onDecided }: { waiting: Waiting; onDecided: (decision
           {waiting.clientName}
         </Link>
         , {words(waiting.motion)}, {words(waiting.side)}
+        {waiting.session && <span className="text-soft"> in “{waiting.session}”</span>}
       </p>
       <Failure error={proposals.error} />
       {judged ? (

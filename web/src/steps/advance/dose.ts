@@ -1,18 +1,8 @@
 import type { Schemas } from '../../shared/api/client';
-
-const PARTS: [keyof Schemas['Dose'], string, string][] = [
-  ['angle', 'angle', '°'],
-  ['ceiling', 'ceiling', ' %'],
-  ['topHoldSeconds', 'top hold', ' s'],
-  ['sets', 'sets', ''],
-  ['supportedHoldSeconds', 'supported', ' s'],
-  ['handsOffSeconds', 'hands-off', ' s'],
-];
+import { amount } from '../../shared/units';
 
 /** What differs between two doses. */
-export function difference(before: Schemas['Dose'], after: Schemas['Dose']): string {
-  const parts = PARTS.filter(([key]) => before[key] !== after[key]).map(
-    ([key, name, unit]) => `${name} ${Number(before[key].toFixed(1))} → ${Number(after[key].toFixed(1))}${unit}`,
-  );
+export function difference(changes: Schemas['Change'][]): string {
+  const parts = changes.map((c) => `${c.what} ${amount(c.from, c.unit)} → ${amount(c.to, c.unit)}`);
   return parts.length > 0 ? parts.join(', ') : 'dose unchanged';
 }

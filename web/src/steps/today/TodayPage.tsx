@@ -110,7 +110,9 @@ function Row({ client }: { client: ClientDay }) {
             {line.verdict && <VerdictGlyph verdict={line.verdict} />}
             <p className="text-sm">{line.why}</p>
             <p className="text-sm text-soft">
-              {words(line.motion)}, {line.minutes} min · last session {daysAgo(line.lastSession)}
+              {words(line.motion)}
+              {line.session ? ` in “${line.session}”` : ''}, {line.minutes} min · last session{' '}
+              {daysAgo(line.lastSession)}
               {trainDue ? ' · session due' : ''}
             </p>
           </>

@@ -1,9 +1,9 @@
 import { memo } from 'react';
 import type { Finding, Schemas } from '../../../shared/api/client';
 import { Button } from '../../../shared/ui/Button';
-import { AddBlock, BlockInspector } from './BlockInspector';
+import { AddBlock, BlockInspector } from '../../../shared/blocks/BlockInspector';
 import * as edit from './edit';
-import type { FormInfo } from './useForms';
+import type { FormInfo } from '../../../shared/blocks/useForms';
 import { WaysOut } from './WaysOut';
 
 type Props = {

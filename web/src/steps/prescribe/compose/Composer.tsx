@@ -13,7 +13,7 @@ import { ScoreView } from './ScoreView';
 import { WarmUp } from './WarmUp';
 import * as edit from './edit';
 import { useComposerKeys } from './useComposerKeys';
-import { useForms } from './useForms';
+import { useForms } from '../../../shared/blocks/useForms';
 import { useHistory } from './useHistory';
 import { useKeep } from './useKeep';
 import { usePreview } from './usePreview';

@@ -9,7 +9,7 @@ import { TextField } from '../../../shared/ui/TextField';
 import { mirror, sameButBlocks, worseSideMore, type Line, type LineHead } from './edit';
 import { FigureView } from './FigureView';
 import { SetWords } from './SetWords';
-import { useMethods } from './useForms';
+import { useMethods } from '../../../shared/blocks/useForms';
 
 type Change = (key: string | null, make: (line: Line) => Line) => void;
 

@@ -1,10 +1,12 @@
 import type { Schemas } from '../../../shared/api/client';
+import type { Block } from '../../../shared/blocks/block';
+
+export { setNumber, setStep, type Block } from '../../../shared/blocks/block';
 
 export type Draft = Schemas['SessionDraft'];
 export type Line = Schemas['LineDraft'];
 /** A line without its blocks. */
 export type LineHead = Omit<Line, 'left' | 'right'>;
-export type Block = Schemas['BlockDraft'];
 export type Form = Block['form'];
 export type SideList = 'left' | 'right';
 
@@ -70,21 +72,6 @@ export function changeList(draft: Draft, s: Spot, together: boolean, change: (bl
     ...(together && line[other(s.side)].length > 0 ? { [other(s.side)]: change(line[other(s.side)]) } : {}),
   }));
 }
-
-export const setNumber = (name: string, value: number) => (block: Block) => ({
-  ...block,
-  numbers: { ...block.numbers, [name]: value },
-});
-
-export const setWord = (name: string, value: string) => (block: Block) => ({
-  ...block,
-  words: { ...block.words, [name]: value },
-});
-
-export const setStep = (index: number, part: Partial<Schemas['Tread']>) => (block: Block) => ({
-  ...block,
-  steps: block.steps.map((t, i) => (i === index ? { ...t, ...part } : t)),
-});
 
 export function mirror(line: Line, from: SideList): Line {
   return { ...line, [other(from)]: line[from], unequalReason: '' };

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { api, ask, findingsOf, type Schemas } from '../../../shared/api/client';
 import { Button } from '../../../shared/ui/Button';
 import { Failure } from '../../../shared/ui/Findings';
-import { useMethods } from '../compose/useForms';
+import { useMethods } from '../../../shared/blocks/useForms';
 
 type Known = Schemas['KnownMethod'];
 

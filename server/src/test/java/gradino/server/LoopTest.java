@@ -91,7 +91,7 @@ public class LoopTest {
     public void aChangeBeyondTheProposalNeedsAReasonAndObeysTheRestriction() {
         twoClean();
         var further = ",\"dose\":{\"angle\":31,\"supportedHoldSeconds\":60,\"sets\":2,\"ceiling\":50,"
-                + "\"topHoldSeconds\":20,\"handsOffSeconds\":0,\"handsOffRepetitions\":0}";
+                + "\"topHoldSeconds\":20,\"handsOffSeconds\":0,\"handsOffRepetitions\":0,\"blocks\":[]}";
         assertThat(scene.decide("d1", "LEFT", "CHANGED", further + ",\"reason\":\"\"")
                         .codes())
                 .containsExactly("reason-needed");
@@ -112,7 +112,7 @@ public class LoopTest {
         twoClean();
         var stale = "{\"id\":\"d1\",\"side\":\"LEFT\",\"answer\":\"ACCEPTED\",\"reason\":\"\",\"seen\":{\"angle\":31,"
                 + "\"supportedHoldSeconds\":60,\"sets\":3,\"ceiling\":50,\"topHoldSeconds\":10,\"handsOffSeconds\":0,"
-                + "\"handsOffRepetitions\":0}}";
+                + "\"handsOffRepetitions\":0,\"blocks\":[]}}";
         var answer = server.post("/api/lines/" + Scene.LINE + "/decisions", stale);
         assertThat(answer.status()).isEqualTo(409);
         assertThat(answer.codes()).containsExactly("changed-meanwhile");

@@ -97,7 +97,7 @@ public class ScreeningTest {
         assertThat(server.post(PATH + "/lines", another).codes()).contains("stopped");
         assertThat(scene.proposal("left").at("/proposal/verdict").asString()).isEqualTo("STOP_AND_REFER");
         var changed = ",\"dose\":{\"angle\":31,\"supportedHoldSeconds\":60,\"sets\":2,\"ceiling\":50,"
-                + "\"topHoldSeconds\":15,\"handsOffSeconds\":0,\"handsOffRepetitions\":0},\"reason\":\"x\"";
+                + "\"topHoldSeconds\":15,\"handsOffSeconds\":0,\"handsOffRepetitions\":0,\"blocks\":[]},\"reason\":\"x\"";
         assertThat(scene.decide("d", "LEFT", "CHANGED", changed).codes()).contains("stopped");
     }
 

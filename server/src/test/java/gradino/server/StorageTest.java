@@ -74,7 +74,9 @@ public class StorageTest {
                 "SELECT name FROM pragma_table_list WHERE schema = 'main' AND type = 'table' AND strict = 0 AND name NOT LIKE 'sqlite%' AND name NOT LIKE 'flyway%'",
                 row -> row.getString(1));
         assertThat(loose).isEmpty();
-        assertThatThrownBy(() -> sql.update("INSERT INTO line VALUES ('l', 'nobody', 'm', 'p', 'TAPE', 1, 1)"))
+        assertThatThrownBy(
+                        () -> sql.update(
+                                "INSERT INTO line (id, client_id, motion, position, instrument, happened_at, recorded_at) VALUES ('l', 'nobody', 'm', 'p', 'TAPE', 1, 1)"))
                 .isInstanceOf(StorageException.class)
                 .hasMessageContaining("FOREIGN KEY");
         assertThatThrownBy(() -> sql.update("INSERT INTO client VALUES ('x', 'noon')"))

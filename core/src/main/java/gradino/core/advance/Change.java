@@ -2,19 +2,29 @@ package gradino.core.advance;
 
 import gradino.core.because.Unit;
 import gradino.core.prescribe.BlockDraft;
+import gradino.core.prescribe.BlockForm;
 import gradino.core.prescribe.BlockParameter;
 import gradino.core.prescribe.Dose;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** A number that a step changes, from → to. */
 public record Change(String what, double from, double to, Unit unit) {
+
+    private static final Set<String> EASING = BlockParameter.all().stream()
+            .filter(p -> List.of("rest", "settle", "return", "relax", "in", "out", "partner")
+                    .contains(p.name()))
+            .filter(p -> p.form() != BlockForm.PULSES)
+            .map(p -> name(p.form(), p))
+            .collect(Collectors.toUnmodifiableSet());
 
     /** Every number that differs between two doses. */
     public static List<Change> between(Dose from, Dose to) {
         var changes = new ArrayList<Change>();
         add(changes, "working angle", from.angle().value(), to.angle().value(), Unit.DEGREE);
-        if (from.isComposed() || to.isComposed()) {
+        if (from.hasBlocks() || to.hasBlocks()) {
             blocks(changes, from.blocks(), to.blocks());
             return List.copyOf(changes);
         }
@@ -27,6 +37,15 @@ public record Change(String what, double from, double to, Unit unit) {
         return List.copyOf(changes);
     }
 
+    /** What asks for more: of a block's numbers those that rest or ease do not. */
+    static boolean isMore(Dose from, Dose to) {
+        return between(from, to).stream().anyMatch(c -> c.to() > c.from() && !EASING.contains(c.what()));
+    }
+
+    private static String name(BlockForm form, BlockParameter parameter) {
+        return form.words() + ", " + parameter.label();
+    }
+
     /** Numbers of blocks that stand at the same place on both sides; what was put in or taken out is one of them by its name. */
     private static void blocks(List<Change> changes, List<BlockDraft> from, List<BlockDraft> to) {
         int both = Math.min(from.size(), to.size());
@@ -35,12 +54,7 @@ public record Change(String what, double from, double to, Unit unit) {
             var other = to.get(i);
             if (one.form() == other.form()) {
                 for (var p : BlockParameter.of(one.form())) {
-                    add(
-                            changes,
-                            one.form().words() + ", " + p.label(),
-                            one.number(p.name()),
-                            other.number(p.name()),
-                            unit(p));
+                    add(changes, name(one.form(), p), one.number(p.name()), other.number(p.name()), unit(p));
                 }
                 steps(changes, one, other);
                 blocks(changes, one.blocks(), other.blocks());

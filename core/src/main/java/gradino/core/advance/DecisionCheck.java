@@ -55,7 +55,7 @@ public final class DecisionCheck {
     }
 
     private static boolean goesFurther(Dose wanted, Dose proposed) {
-        return Change.between(proposed, wanted).stream().anyMatch(c -> wanted.isComposed() && c.to() > c.from())
+        return (wanted.hasBlocks() && Change.isMore(proposed, wanted))
                 || wanted.angle().compareTo(proposed.angle()) > 0
                 || wanted.ceiling().compareTo(proposed.ceiling()) > 0
                 || wanted.sets() > proposed.sets()

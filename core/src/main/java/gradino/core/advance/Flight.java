@@ -92,6 +92,9 @@ public final class Flight {
 
     /** More by the first number that differs, in the order of their weight. */
     private static boolean isMore(Dose a, Dose b) {
+        if (a.hasBlocks()) {
+            return Change.isMore(b, a);
+        }
         int[] signs = {
             a.angle().compareTo(b.angle()),
             a.ceiling().compareTo(b.ceiling()),

@@ -84,7 +84,7 @@ record SideFacts(
         Seen(Dose asked, List<MeasuredEffort> measured) {
             this.asked = asked;
             this.measured = measured;
-            this.presses = asked.isComposed() ? AskedEfforts.of(asked.blocks()) : null;
+            this.presses = asked.hasBlocks() ? AskedEfforts.of(asked.blocks()) : null;
         }
 
         void add(BlockRecord block) {

@@ -157,7 +157,7 @@ final class Situation {
 
     /** Whether the side is composed of blocks. */
     boolean isComposed() {
-        return dose().isComposed();
+        return dose().hasBlocks();
     }
 
     /** A number of the line's method; empty where the method has none of it. */

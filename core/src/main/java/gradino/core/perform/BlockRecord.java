@@ -39,6 +39,23 @@ public record BlockRecord(
         OutOfBoundsException.require("cramps", cramps, 0, 50, "");
     }
 
+    /** The same block by another id, or of another side. */
+    public BlockRecord as(String otherId, Side otherSide) {
+        return new BlockRecord(
+                otherId,
+                otherSide,
+                kind,
+                phases,
+                effortRating,
+                faults,
+                pains,
+                cramps,
+                effortMissed,
+                skippedBecause,
+                note,
+                prop);
+    }
+
     /** What is done in the middle is of both sides. */
     public boolean isOf(Side of) {
         return side == of || side == Side.MIDLINE;

@@ -86,7 +86,7 @@ public record Dose(
         return breaths > 0 ? breaths * SECONDS_A_BREATH : (int) Math.round(hold.number("seconds"));
     }
 
-    public boolean isComposed() {
+    public boolean hasBlocks() {
         return !blocks.isEmpty();
     }
 
@@ -106,7 +106,7 @@ public record Dose(
 
     /** Of several composed holds the last. */
     public Dose withSupportedHold(int to) {
-        if (!isComposed()) {
+        if (!hasBlocks()) {
             return new Dose(angle, to, sets, ceiling, topHoldSeconds, handsOffSeconds, handsOffRepetitions);
         }
         var holds = BlockNumbers.of(blocks, BlockForm.SUPPORTED_HOLD);
@@ -123,7 +123,7 @@ public record Dose(
     }
 
     public Dose withSets(int to) {
-        return isComposed()
+        return hasBlocks()
                 ? with(BlockForm.GRADED_SET, b -> b.with("sets", to))
                 : new Dose(
                         angle, supportedHoldSeconds, to, ceiling, topHoldSeconds, handsOffSeconds, handsOffRepetitions);
@@ -131,7 +131,7 @@ public record Dose(
 
     /** Composed: nothing stays above it; to raise it raises the graded sets that were at the top. */
     public Dose withCeiling(EffortPercent to) {
-        if (!isComposed()) {
+        if (!hasBlocks()) {
             return new Dose(
                     angle, supportedHoldSeconds, sets, to, topHoldSeconds, handsOffSeconds, handsOffRepetitions);
         }
@@ -143,14 +143,14 @@ public record Dose(
     }
 
     public Dose withTopHold(int to) {
-        return isComposed()
+        return hasBlocks()
                 ? with(BlockForm.GRADED_SET, b -> b.with("top-hold", to))
                 : new Dose(angle, supportedHoldSeconds, sets, ceiling, to, handsOffSeconds, handsOffRepetitions);
     }
 
     /** Composed: the block is added at the end where there is none. */
     public Dose withHandsOff(int repetitions, int seconds) {
-        if (!isComposed()) {
+        if (!hasBlocks()) {
             return new Dose(angle, supportedHoldSeconds, sets, ceiling, topHoldSeconds, seconds, repetitions);
         }
         if (hasHandsOff()) {

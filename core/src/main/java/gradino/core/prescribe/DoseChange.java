@@ -14,7 +14,7 @@ public record DoseChange(Plan plan, Side side, Optional<Dose> held, Dose wanted)
 
     /** Seconds of the longest contraction without a pause: a whole ramp counts as one. */
     public int longestContractionSeconds() {
-        if (wanted.isComposed()) {
+        if (wanted.hasBlocks()) {
             return Hardest.longest(
                     PlanBlocks.protocol(plan.withDose(side, wanted)).on(side));
         }

@@ -123,8 +123,8 @@ public record Plan(
     }
 
     /** Whether its sides are composed of blocks. */
-    public boolean isComposed() {
-        return doses.left().isComposed() || doses.right().isComposed();
+    public boolean hasBlocks() {
+        return doses.left().hasBlocks() || doses.right().hasBlocks();
     }
 
     /** The sides that it trains, as their doses are kept: the midline's on the left. */

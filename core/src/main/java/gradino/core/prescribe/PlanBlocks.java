@@ -40,10 +40,10 @@ final class PlanBlocks {
 
     private static List<Block> blocks(Plan plan, Side side, Position position, String joint) {
         var dose = plan.dose(side);
-        if (dose.isComposed()) {
+        if (dose.hasBlocks()) {
             var world = new BlockReader.BlockWorld(joint, position.press(), position.pull());
             return new BlockReader(world, new ArrayList<>()).all(dose.blocks(), "");
-        } else if (plan.isComposed()) {
+        } else if (plan.hasBlocks()) {
             return List.of();
         }
         var blocks = new ArrayList<Block>();

@@ -1,6 +1,7 @@
 package gradino.server.advance;
 
 import gradino.core.advance.Advance;
+import gradino.core.advance.Change;
 import gradino.core.advance.DecisionCheck;
 import gradino.core.advance.Event.Answer;
 import gradino.core.advance.Event.DoseDecided;
@@ -69,8 +70,8 @@ public class DecisionService {
         this.clock = clock;
     }
 
-    /** A line's two proposals. {@code minutes} is what a session takes if both are accepted. */
-    public record Proposals(Line line, Plan plan, Sided<Judged> sides, int minutes) {}
+    /** A line's proposals, of the sides that it trains. {@code minutes} is what a session takes if both are accepted. */
+    public record Proposals(Line line, Plan plan, List<Side> trained, Sided<Judged> sides, int minutes) {}
 
     /**
      * A proposal with what a coach wants to see beside it.
@@ -111,8 +112,7 @@ public class DecisionService {
             Side side,
             Answer answer,
             Verdict proposed,
-            Dose before,
-            Dose after,
+            List<Change> changes,
             String reason,
             Instant happenedAt,
             String policyVersion,
@@ -132,17 +132,18 @@ public class DecisionService {
         var state = states.now();
         var sides = Sided.of(side -> {
             var proposal = Advance.propose(state, side, policy, now);
+            boolean trained = state.plan().trained().contains(side);
             return new Judged(
                     proposal,
-                    Advance.waits(state, proposal),
-                    Advance.isNew(state, proposal),
+                    trained && Advance.waits(state, proposal),
+                    trained && Advance.isNew(state, proposal),
                     SessionEvidence.of(state, proposal),
                     band(state, side, policy, now),
                     states.sinceLastWeek(proposal, policy, now));
         });
         var plan = state.plan().withDoses(sides.map((s, j) -> j.proposal().from()));
         var after = plan.withDoses(sides.map((s, j) -> j.proposal().to()));
-        return new Proposals(line, plan, sides, (Compiler.secondsOf(after) + 59) / 60);
+        return new Proposals(line, plan, plan.trained(), sides, (Compiler.secondsOf(after) + 59) / 60);
     }
 
     private static @Nullable RangeBand band(LineState state, Side side, Policy policy, Moment now) {
@@ -169,6 +170,9 @@ public class DecisionService {
         var inputs = histories.inputs(line);
         var policy = policies.current();
         var state = inputs.state(policy);
+        if (!state.plan().trained().contains(decision.side())) {
+            throw Problem.invalid("side", "side-for-motion", "This line does not train that side.");
+        }
         var proposal = Advance.propose(state, decision.side(), policy, inputs.moment());
         if (!proposal.to().equals(decision.seen())) {
             throw Problem.conflict(
@@ -191,7 +195,7 @@ public class DecisionService {
                 if (decision.dose() == null) {
                     throw Problem.invalid("dose", "required", "Say which dose instead.");
                 }
-                yield decision.dose();
+                yield read(decision.dose(), proposal.from());
             }
             case DECLINED -> {
                 if (decision.reason().isBlank()) {
@@ -201,6 +205,14 @@ public class DecisionService {
             }
             case EDITED -> throw Problem.invalid("answer", "invalid", "A plan is edited in Prescribe.");
         };
+    }
+
+    /** The other numbers of a composed dose are read off its blocks, whatever was sent beside them. */
+    private static Dose read(Dose wanted, Dose held) {
+        if (held.hasBlocks() != wanted.hasBlocks()) {
+            throw Problem.invalid("dose", "invalid", "A composed line keeps its blocks, another has none.");
+        }
+        return wanted.hasBlocks() ? Dose.composed(wanted.angle(), wanted.blocks()) : wanted;
     }
 
     private void keep(Line line, Decision decision, Proposal proposal, Dose after, Inputs inputs) {
@@ -299,8 +311,7 @@ public class DecisionService {
                         d.decided().side(),
                         d.decided().answer(),
                         d.decided().proposed(),
-                        d.decided().before(),
-                        d.decided().after(),
+                        Change.between(d.decided().before(), d.decided().after()),
                         d.reason(),
                         d.decided().happenedAt(),
                         d.policyVersion(),

@@ -9,16 +9,33 @@ import gradino.core.advance.Policy;
 import gradino.core.advance.Proposal;
 import gradino.core.body.Side;
 import gradino.core.measure.PropGrid;
+import gradino.core.prescribe.Method;
 import gradino.core.prescribe.Plan;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
-/** Everything a proposal rests on, resolved; stored with the decision so that it can be replayed after corrections. */
-public record Inputs(Plan plan, PropGrid grid, ClientFacts client, List<Event> events, Instant at, String zone) {
+/**
+ * Everything a proposal rests on, resolved; stored with the decision so that it can be replayed after corrections.
+ *
+ * @param own the studio's method that the line follows; null where it is one that ships
+ */
+public record Inputs(
+        Plan plan,
+        PropGrid grid,
+        ClientFacts client,
+        List<Event> events,
+        Instant at,
+        String zone,
+        @Nullable Method own) {
+
+    LineState start() {
+        return LineState.open(plan, grid, client, own);
+    }
 
     public LineState state(Policy policy) {
-        return LineState.fold(LineState.open(plan, grid, client), events, policy.noise(), at);
+        return LineState.fold(start(), events, policy.noise(), at);
     }
 
     public Proposal replay(Side side, Policy policy) {
@@ -29,7 +46,7 @@ public record Inputs(Plan plan, PropGrid grid, ClientFacts client, List<Event> e
     Inputs lastWeek() {
         var then = at.minus(LineStates.WEEK);
         var known = events.stream().filter(e -> !e.recordedAt().isAfter(then)).toList();
-        return new Inputs(plan, grid, client, known, then, zone);
+        return new Inputs(plan, grid, client, known, then, zone, own);
     }
 
     public Moment moment() {

@@ -9,12 +9,17 @@ import gradino.core.advance.Moment;
 import gradino.core.advance.Policy;
 import gradino.core.because.Finding;
 import gradino.core.because.Verdict;
+import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import gradino.core.effort.Gravity;
+import gradino.core.effort.Limb;
+import gradino.core.measure.Instrument;
 import gradino.core.measure.LimiterReason.Wanted;
 import gradino.core.measure.Mode;
 import gradino.core.measure.Warmth;
 import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.Method;
 import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.PlanContext;
 import gradino.server.advance.DecisionRepository.StoredDecision;
@@ -23,6 +28,7 @@ import gradino.server.intake.Client;
 import gradino.server.intake.ClientRepository;
 import gradino.server.intake.IntakeRepository;
 import gradino.server.intake.IntakeRepository.StoredClearance;
+import gradino.server.measure.Measurement;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.measure.NoiseService;
 import gradino.server.measure.Ranges;
@@ -35,6 +41,7 @@ import gradino.server.prescribe.Line;
 import gradino.server.prescribe.LineHistory;
 import gradino.server.prescribe.LineRepository;
 import gradino.server.prescribe.LineRepository.PlanVersion;
+import gradino.server.prescribe.LineSets;
 import gradino.server.prescribe.Props;
 import java.time.Clock;
 import java.time.Instant;
@@ -45,6 +52,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Gathers a line's recorded facts and lets core fold them. */
@@ -62,6 +70,7 @@ public class LineHistories implements LineHistory {
     private final TraceRepository traces;
     private final DecisionRepository decisions;
     private final PauseRepository pauses;
+    private final ComposedRuns composed;
     private final PolicyService policies;
     private final Clock clock;
 
@@ -75,6 +84,7 @@ public class LineHistories implements LineHistory {
             TraceRepository traces,
             DecisionRepository decisions,
             PauseRepository pauses,
+            ComposedRuns composed,
             PolicyService policies,
             Clock clock) {
         this.lines = lines;
@@ -86,6 +96,7 @@ public class LineHistories implements LineHistory {
         this.traces = traces;
         this.decisions = decisions;
         this.pauses = pauses;
+        this.composed = composed;
         this.policies = policies;
         this.clock = clock;
     }
@@ -117,13 +128,15 @@ public class LineHistories implements LineHistory {
         elsewhere(line, events);
         var versions = versions(line);
         methods(versions, events);
+        var plan = plan(versions);
         return new Inputs(
-                plan(versions),
+                plan,
                 Props.grid(client, line.position()),
-                facts(client, line, moment),
+                facts(client, line, minutes(client, line, plan), moment),
                 events,
                 moment.instant(),
-                moment.zone().getId());
+                moment.zone().getId(),
+                Method.byId(plan.method()).isPresent() ? null : composed.ownMethod(plan.method()));
     }
 
     private static void methods(List<PlanVersion> versions, List<Event> events) {
@@ -145,8 +158,8 @@ public class LineHistories implements LineHistory {
 
     /** With what gauges said; word that came later than the session's own counts as of then. */
     private void held(Line line, List<Event> events) {
-        var judged = traces.judged(line.id()).stream().collect(Collectors.groupingBy(Judged::sessionId));
-        for (var session : sessions.held(line.id())) {
+        var judged = judged(line).stream().collect(Collectors.groupingBy(Judged::sessionId));
+        for (var session : line.composed() == null ? sessions.held(line.id()) : composed.held(line, events)) {
             var heard = judged.getOrDefault(session.record().id(), List.of());
             var latest = heard.stream()
                     .map(Judged::recordedAt)
@@ -156,6 +169,16 @@ public class LineHistories implements LineHistory {
             var efforts = heard.stream().map(Judged::effort).toList();
             events.add(new Event.SessionHeld(session.record().withEfforts(efforts), latest));
         }
+    }
+
+    private List<Judged> judged(Line line) {
+        var all = traces.judged(line.id());
+        return line.composed() == null
+                ? all
+                : all.stream()
+                        .filter(j -> ComposedRuns.isOf(line, j.effort().blockId()))
+                        .map(j -> ComposedRuns.alone(line, j))
+                        .toList();
     }
 
     /** A letter clears what was there on the day it was written, not what came after. */
@@ -192,7 +215,7 @@ public class LineHistories implements LineHistory {
     public List<Finding> forbids(Line line) {
         var inputs = inputs(line);
         var state = inputs.state(policies.current());
-        return Side.PAIR.stream()
+        return state.plan().trained().stream()
                 .map(side -> Advance.propose(state, side, policies.current(), inputs.moment()))
                 .filter(p -> p.verdict() == Verdict.STOP_AND_REFER)
                 .map(p -> Finding.blocking(
@@ -217,10 +240,9 @@ public class LineHistories implements LineHistory {
     }
 
     @Override
-    public void edited(Line line, Side side, Dose before, Dose after) {
-        var now = StudioClock.now(clock);
+    public void edited(Line line, Side side, Dose before, Dose after, Instant at) {
         var decided = new DoseDecided(
-                UUID.randomUUID().toString(), side, Answer.EDITED, Verdict.STAY, null, before, after, now, now);
+                UUID.randomUUID().toString(), side, Answer.EDITED, Verdict.STAY, null, before, after, at, at);
         decisions.insert(new StoredDecision(
                 line.id(), decided, "", null, null, policies.current().version(), Advance.ENGINE_VERSION, null));
     }
@@ -240,27 +262,56 @@ public class LineHistories implements LineHistory {
                 .withDoses(versions.get(0).plan().doses());
     }
 
-    ClientFacts facts(Client client, Line line, Moment moment) {
+    /** @param minutes that the line has; null when not said */
+    ClientFacts facts(Client client, Line line, @Nullable Integer minutes, Moment moment) {
         var day = moment.day(moment.instant());
         var wanted = Ranges.wanted(client, line.motion(), line.position(), day);
         return new ClientFacts(
                 client.limits(line.motion(), moment.instant(), moment.zone()),
                 client.intake().hypermobile(day),
-                client.details().minutes(),
+                minutes,
                 wanted.map(Wanted::degrees).orElse(null),
                 client.goalFor(line.motion()).orElse(null),
                 wanted.map(Wanted::flagAboveDegrees).orElse(null),
-                noise.gapLimit());
+                noise.gapLimit(),
+                line.composed() == null ? null : limb(client, line));
+    }
+
+    private @Nullable Integer minutes(Client client, Line line, Plan plan) {
+        var minutes = client.details().minutes();
+        return line.composed() == null ? minutes : composed.minutesLeft(line, plan, minutes);
+    }
+
+    /** What a load hangs on. */
+    private static @Nullable Gravity limb(Client client, Line line) {
+        return Catalogue.position(line.position()).stream()
+                .flatMap(p -> LineSets.heldUp(client, p).stream())
+                .map(Limb::gravity)
+                .findFirst()
+                .orElse(null);
     }
 
     private void measured(Line line, List<Event> events) {
         var book = noise.book();
-        measurements.of(line.clientId()).stream()
+        var series = measurements.of(line.clientId()).stream()
                 .filter(m -> m.warmth() == Warmth.COLD && m.mode() != Mode.HANDS_OFF)
-                .filter(m -> m.motion().equals(line.motion()))
-                .filter(m -> m.position().equals(line.position()) && m.instrument() == line.instrument())
-                .forEach(m -> events.add(
-                        new Event.MeasuredCold(m.side(), m.mode(), m.reading(book), m.endFeel(), m.recordedAt())));
+                .filter(m -> m.motion().equals(line.motion()) && m.position().equals(line.position()))
+                .toList();
+        var instrument = instrument(line, series);
+        series.stream()
+                .filter(m -> m.instrument() == instrument)
+                .forEach(m -> events.add(new Event.MeasuredCold(
+                        ComposedRuns.onSide(m.side()), m.mode(), m.reading(book), m.endFeel(), m.recordedAt())));
+    }
+
+    /** A composed line takes the series of the newest reading: nobody chose one for it. */
+    private static Instrument instrument(Line line, List<Measurement> series) {
+        return line.composed() == null
+                ? line.instrument()
+                : series.stream()
+                        .max(Comparator.comparing(Measurement::happenedAt))
+                        .map(Measurement::instrument)
+                        .orElse(line.instrument());
     }
 
     /** Stop signs of the client's other lines reach this one as far as their scope says. */

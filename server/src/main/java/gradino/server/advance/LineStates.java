@@ -74,7 +74,8 @@ class LineStates {
             }
             kept.put(line.id(), known);
         }
-        var facts = histories.facts(client, line, moment);
+        // Minutes change by a write alone.
+        var facts = histories.facts(client, line, known.states().now().client().minutes(), moment);
         return new Both(
                 known.states().now().with(facts), known.states().lastWeek().with(facts));
     }

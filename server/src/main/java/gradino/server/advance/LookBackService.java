@@ -2,8 +2,8 @@ package gradino.server.advance;
 
 import gradino.core.advance.Backtest;
 import gradino.core.advance.Backtest.Parting;
+import gradino.core.advance.Change;
 import gradino.core.advance.Flight;
-import gradino.core.advance.LineState;
 import gradino.core.advance.Rehearsal;
 import gradino.core.because.Verdict;
 import gradino.core.body.Sided;
@@ -64,10 +64,11 @@ public class LookBackService {
     /**
      * A rung with its words.
      *
+     * @param changes of the dose; empty for the first one
      * @param why what the proposal said; empty for the first dose and where nothing was proposed
      * @param reason what the coach said
      */
-    public record RungView(Flight.Rung rung, String why, String reason) {}
+    public record RungView(Flight.Rung rung, List<Change> changes, String why, String reason) {}
 
     /** Both sides of a line. */
     public record FlightView(Sided<List<RungView>> sides) {}
@@ -85,11 +86,12 @@ public class LookBackService {
     }
 
     private RungView view(Flight.Rung rung, @Nullable StoredDecision decision) {
+        var changes = Change.between(rung.before(), rung.after());
         if (decision == null) {
-            return new RungView(rung, "", "");
+            return new RungView(rung, changes, "", "");
         }
         var proposal = decision.proposal();
-        return new RungView(rung, proposal == null ? "" : json.text(proposal, "/why/text"), decision.reason());
+        return new RungView(rung, changes, proposal == null ? "" : json.text(proposal, "/why/text"), decision.reason());
     }
 
     /** A state in which two policies part. */
@@ -159,9 +161,9 @@ public class LookBackService {
             if (!wanted.isEmpty() && !wanted.contains(client.id())) {
                 continue;
             }
-            for (var line : lineRows.of(client.id())) {
+            for (var line : lineRows.trained(client.id())) {
                 var inputs = histories.inputs(line, now);
-                var start = LineState.open(inputs.plan(), inputs.grid(), inputs.client());
+                var start = inputs.start();
                 var result = Backtest.of(start, inputs.events(), now, one, other);
                 lineCount++;
                 states += result.states();

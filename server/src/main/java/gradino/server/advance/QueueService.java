@@ -15,12 +15,14 @@ import gradino.server.advance.LineStates.Both;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.platform.StudioClock;
+import gradino.server.prescribe.CompositionRepository;
 import gradino.server.prescribe.Line;
 import gradino.server.prescribe.LineRepository;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -29,13 +31,21 @@ import org.springframework.transaction.annotation.Transactional;
 public class QueueService {
     private final ClientService clients;
     private final LineRepository lines;
+    private final CompositionRepository compositions;
     private final LineStates states;
     private final PolicyService policies;
     private final Clock clock;
 
-    QueueService(ClientService clients, LineRepository lines, LineStates states, PolicyService policies, Clock clock) {
+    QueueService(
+            ClientService clients,
+            LineRepository lines,
+            CompositionRepository compositions,
+            LineStates states,
+            PolicyService policies,
+            Clock clock) {
         this.clients = clients;
         this.lines = lines;
+        this.compositions = compositions;
         this.states = states;
         this.policies = policies;
         this.clock = clock;
@@ -44,6 +54,7 @@ public class QueueService {
     /**
      * One side of a line in the queue.
      *
+     * @param session that the line is part of; null for a line with a plan of its own
      * @param plain may be accepted among others at once
      * @param to the dose that would be accepted
      * @param fresh reasons that were not there a week ago
@@ -54,6 +65,7 @@ public class QueueService {
             String clientName,
             String lineId,
             String motion,
+            @Nullable String session,
             Side side,
             Standing standing,
             Verdict verdict,
@@ -71,7 +83,7 @@ public class QueueService {
         var policy = policies.current();
         var found = new ArrayList<Waiting>();
         for (var client : clients.mine()) {
-            for (var line : lines.of(client.id())) {
+            for (var line : lines.trained(client.id())) {
                 add(client, line, states.of(client, line, now, policy), policy, now, found);
             }
         }
@@ -82,21 +94,28 @@ public class QueueService {
         return found;
     }
 
-    private static void add(Client client, Line line, Both states, Policy policy, Moment now, List<Waiting> found) {
-        for (var side : Side.PAIR) {
+    private void add(Client client, Line line, Both states, Policy policy, Moment now, List<Waiting> found) {
+        for (var side : states.now().plan().trained()) {
             var proposal = Advance.propose(states.now(), side, policy, now);
             if (Advance.isNew(states.now(), proposal)) {
-                found.add(waiting(client, line, proposal, states.sinceLastWeek(proposal, policy, now)));
+                found.add(waiting(
+                        client,
+                        line,
+                        compositions.nameOf(line),
+                        proposal,
+                        states.sinceLastWeek(proposal, policy, now)));
             }
         }
     }
 
-    private static Waiting waiting(Client client, Line line, Proposal proposal, ReasonChange change) {
+    private static Waiting waiting(
+            Client client, Line line, @Nullable String session, Proposal proposal, ReasonChange change) {
         return new Waiting(
                 client.id(),
                 client.details().name(),
                 line.id(),
                 line.motion(),
+                session,
                 proposal.side(),
                 Standing.of(proposal),
                 proposal.verdict(),

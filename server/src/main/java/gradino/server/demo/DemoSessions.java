@@ -1,6 +1,7 @@
 package gradino.server.demo;
 
 import gradino.core.advance.Moment;
+import gradino.server.prescribe.ComposedLines;
 import gradino.server.prescribe.CompositionRepository;
 import gradino.server.prescribe.CompositionRepository.Composition;
 import gradino.server.prescribe.SuggestService;
@@ -13,8 +14,10 @@ class DemoSessions {
 
     private final SuggestService suggestions;
     private final CompositionRepository compositions;
+    private final ComposedLines lines;
 
-    DemoSessions(SuggestService suggestions, CompositionRepository compositions) {
+    DemoSessions(SuggestService suggestions, CompositionRepository compositions, ComposedLines lines) {
+        this.lines = lines;
         this.suggestions = suggestions;
         this.compositions = compositions;
     }
@@ -23,5 +26,6 @@ class DemoSessions {
         var draft = suggestions.suggest(CLIENT).draft();
         compositions.insert(
                 new Composition(CLIENT + "-session", CLIENT, null, "Before the wall", draft, now.instant()));
+        lines.adopt();
     }
 }

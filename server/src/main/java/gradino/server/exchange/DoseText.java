@@ -1,6 +1,7 @@
 package gradino.server.exchange;
 
 import gradino.core.body.Sided;
+import gradino.core.prescribe.BlockDraft;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.EffortStep;
 import gradino.core.prescribe.RampPattern;
@@ -10,9 +11,14 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
 
-/** A dose in one cell: {@code angle=30;hold=60;sets=2;ceiling=50;top=10;handsoff=3x10}. Steps: {@code 20:5;40:5}. */
+/**
+ * A dose in one cell: {@code angle=30;hold=60;sets=2;ceiling=50;top=10;handsoff=3x10}, a composed one with its blocks as JSON
+ * behind it, which alone count when it is read. Steps: {@code 20:5;40:5}.
+ */
 final class DoseText {
     private static final List<String> KEYS = List.of("angle", "hold", "sets", "ceiling", "top", "handsoff");
+
+    private static final String BLOCKS = ";blocks=";
 
     /** Stands in for a dose that could not be read, so that the reading of the row goes on. */
     static final Dose NONE = new Dose(Degrees.of(0), 0, 1, EffortPercent.of(1), 0, 0, 0);
@@ -21,17 +27,27 @@ final class DoseText {
 
     static String of(Dose d) {
         return "angle=%s;hold=%d;sets=%d;ceiling=%d;top=%d;handsoff=%dx%d"
-                .formatted(
-                        d.angle().value(),
-                        d.supportedHoldSeconds(),
-                        d.sets(),
-                        d.ceiling().value(),
-                        d.topHoldSeconds(),
-                        d.handsOffRepetitions(),
-                        d.handsOffSeconds());
+                        .formatted(
+                                d.angle().value(),
+                                d.supportedHoldSeconds(),
+                                d.sets(),
+                                d.ceiling().value(),
+                                d.topHoldSeconds(),
+                                d.handsOffRepetitions(),
+                                d.handsOffSeconds())
+                + (d.hasBlocks() ? BLOCKS + CellJson.write(d.blocks()) : "");
     }
 
-    static Dose parse(String text) {
+    static Dose parse(String whole) {
+        int at = whole.indexOf(BLOCKS);
+        if (at < 0) {
+            return numbers(whole);
+        }
+        var blocks = CellJson.read(whole.substring(at + BLOCKS.length()), BlockDraft[].class);
+        return Dose.composed(numbers(whole.substring(0, at)).angle(), List.of(blocks));
+    }
+
+    private static Dose numbers(String text) {
         var parts = text.split(";");
         if (parts.length != KEYS.size()) {
             throw new IllegalArgumentException("a dose is angle=…;hold=…;sets=…;ceiling=…;top=…;handsoff=…x…");

@@ -5,9 +5,11 @@ import gradino.core.advance.PolicyCheck;
 import gradino.core.because.Finding;
 import gradino.core.body.Side;
 import gradino.core.intake.IntakeCheck;
+import gradino.core.prescribe.ComposedCheck;
 import gradino.core.prescribe.DoseChange;
 import gradino.core.prescribe.Method;
 import gradino.core.prescribe.MethodFile;
+import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.PlanCheck;
 import gradino.core.prescribe.PlanContext;
 import gradino.server.advance.DecisionRepository.StoredDecision;
@@ -157,7 +159,7 @@ final class ImportRun {
                 || !facts.isNew("plan " + id, version.recordedAt().toString())) {
             return false;
         }
-        PlanCheck.check(version.plan(), PlanContext.unrestricted()).stream()
+        against(version.plan()).stream()
                 .filter(Finding::blocks)
                 .forEach(f -> row.finding(f.path(), f.code(), f.message()));
         for (var side : Side.PAIR) {
@@ -174,6 +176,19 @@ final class ImportRun {
         stores.lines().addPlan(version);
         facts.newestPlan.put(id, version.plan());
         return true;
+    }
+
+    private List<Finding> against(Plan plan) {
+        if (!plan.hasBlocks()) {
+            return PlanCheck.check(plan, PlanContext.unrestricted());
+        }
+        return Method.byId(plan.method())
+                .or(() -> stores.compositions().methods().stream()
+                        .filter(m -> m.id().equals(plan.method()))
+                        .findFirst())
+                .map(method -> ComposedCheck.check(plan, PlanContext.unrestricted(), method))
+                .orElseGet(() -> List.of(Finding.blocking(
+                        "method", "unknown-method", null, "", "No method called '" + plan.method() + "'.")));
     }
 
     boolean method(CsvRow row, StudioMethod m) {

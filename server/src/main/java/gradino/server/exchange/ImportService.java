@@ -14,6 +14,7 @@ import gradino.server.perform.SessionRepository;
 import gradino.server.perform.TraceRepository;
 import gradino.server.perform.VisitRepository;
 import gradino.server.platform.Problem;
+import gradino.server.prescribe.ComposedLines;
 import gradino.server.prescribe.CompositionRepository;
 import gradino.server.prescribe.LineRepository;
 import java.time.Clock;
@@ -29,6 +30,7 @@ public class ImportService {
 
     private final Stores stores;
     private final ForceService forces;
+    private final ComposedLines composedLines;
     private final Clock clock;
 
     ImportService(
@@ -46,6 +48,7 @@ public class ImportService {
             PolicyRepository policies,
             PauseRepository pauses,
             DecisionRepository decisions,
+            ComposedLines composedLines,
             ForceService forces,
             Clock clock) {
         this.forces = forces;
@@ -64,6 +67,7 @@ public class ImportService {
                 policies,
                 pauses,
                 decisions);
+        this.composedLines = composedLines;
         this.clock = clock;
     }
 
@@ -101,8 +105,8 @@ public class ImportService {
         reader.each(IntakeTables.CLEARANCES, run::clearance);
         reader.each(AdvanceTables.POLICIES, run::policy);
         reader.each(AdvanceTables.PAUSES, run::pause);
-        reader.each(PlanTables.LINES, run::line);
         reader.each(ComposedTables.METHODS, run::method);
+        reader.each(PlanTables.LINES, run::line);
         reader.each(ComposedTables.SESSIONS, run::composed);
         reader.each(BatteryTables.BATTERIES, run::battery);
         reader.each(BatteryTables.ASSESSMENTS, run::assessment);
@@ -119,6 +123,7 @@ public class ImportService {
         Problem.throwIfBlocking(reader.findings);
         run.flush();
         forces.judgeImported();
+        composedLines.adopt();
         return reader.taken();
     }
 }

@@ -5,6 +5,7 @@ import gradino.core.body.Sided;
 import gradino.core.measure.Instrument;
 import gradino.core.prescribe.Breathing;
 import gradino.core.prescribe.Plan;
+import gradino.core.prescribe.SidePlan;
 import gradino.core.quantity.Degrees;
 import gradino.server.prescribe.Line;
 import gradino.server.prescribe.LineRepository.PlanVersion;
@@ -45,7 +46,12 @@ final class PlanTables {
                     "first_side",
                     "unequal_reason",
                     "left_dose",
-                    "right_dose"),
+                    "right_dose",
+                    "sides",
+                    "composition_id",
+                    "line_key",
+                    "ended_at"),
+            4,
             PlanTables::lineCells,
             PlanTables::line);
 
@@ -76,7 +82,11 @@ final class PlanTables {
                 CsvRow.word(plan.firstSide()),
                 plan.unequalReason(),
                 DoseText.of(plan.dose(Side.LEFT)),
-                DoseText.of(plan.dose(Side.RIGHT)));
+                DoseText.of(plan.dose(Side.RIGHT)),
+                CsvRow.word(plan.sides()),
+                line.composed() == null ? null : line.composed().compositionId(),
+                line.composed() == null ? null : line.composed().key(),
+                line.endedAt());
     }
 
     private static LineRow line(CsvRow r) {
@@ -87,7 +97,11 @@ final class PlanTables {
                 r.required("position"),
                 r.choice("instrument", Instrument.TYPED),
                 r.instant("line_happened_at"),
-                r.instant("line_recorded_at"));
+                r.instant("line_recorded_at"),
+                r.isEmpty("composition_id")
+                        ? null
+                        : new Line.InSession(r.required("composition_id"), r.required("line_key")),
+                r.isEmpty("ended_at") ? null : r.instant("ended_at"));
         var fallback = Plan.first(line.motion(), line.position(), Sided.both(Degrees.of(0)), Side.LEFT);
         var plan = r.read("line_id", fallback, id -> plan(r, line));
         return new LineRow(
@@ -110,7 +124,8 @@ final class PlanTables {
                 whole(r, "sessions_per_week"),
                 r.choice("first_side", Side.LEFT),
                 r.text("unequal_reason"),
-                DoseText.sides(r));
+                DoseText.sides(r),
+                r.isEmpty("sides") ? SidePlan.ONE_AFTER_OTHER : r.choice("sides", SidePlan.ONE_AFTER_OTHER));
     }
 
     private static int whole(CsvRow r, String column) {

@@ -45,6 +45,14 @@ public class SessionRepository implements Whose, Flags {
             ON CONFLICT (id) DO NOTHING
             """;
 
+    /** Sessions of one line: its own, or those of the composed session that it is part of. */
+    static final String OF_LINE = """
+            (SELECT id FROM session WHERE line_id = ?1
+              UNION ALL
+             SELECT v.id FROM line l JOIN session v ON v.composition_id = l.composition_id AND v.client_id = l.client_id
+              WHERE l.id = ?1)
+            """;
+
     private final Sql sql;
     private final Json json;
 
@@ -139,7 +147,7 @@ public class SessionRepository implements Whose, Flags {
     /** Whether a line's session began after a moment. */
     public boolean isBegunSince(String lineId, Instant moment) {
         return sql.first(
-                        "SELECT id FROM session WHERE line_id = ? AND happened_at > ? LIMIT 1",
+                        "SELECT id FROM session WHERE id IN " + OF_LINE + " AND happened_at > ?2 LIMIT 1",
                         row -> row.getString("id"),
                         lineId,
                         moment)
@@ -160,10 +168,10 @@ public class SessionRepository implements Whose, Flags {
     }
 
     public List<StoredBlock> blocksOfLine(String lineId) {
-        return sql.list("""
-                SELECT b.* FROM session_block b JOIN session s ON s.id = b.session_id
-                 WHERE s.line_id = ? ORDER BY b.session_id, b.seq
-                """, this::block, lineId);
+        return sql.list(
+                "SELECT * FROM session_block WHERE session_id IN " + OF_LINE + " ORDER BY session_id, seq",
+                this::block,
+                lineId);
     }
 
     public List<StoredBlock> allBlocks() {
@@ -192,9 +200,8 @@ public class SessionRepository implements Whose, Flags {
     }
 
     public List<Closed> closedOfLine(String lineId) {
-        return sql.list("""
-                SELECT c.* FROM session_close c JOIN session s ON s.id = c.session_id WHERE s.line_id = ?
-                """, SessionRepository::closed, lineId);
+        return sql.list(
+                "SELECT * FROM session_close WHERE session_id IN " + OF_LINE, SessionRepository::closed, lineId);
     }
 
     /** Closes with a stop sign in any line of a client. */
@@ -214,8 +221,8 @@ public class SessionRepository implements Whose, Flags {
     public List<Closed> stopsBeside(String clientId, String lineId) {
         return sql.list("""
                 SELECT c.* FROM session_close c JOIN session s ON s.id = c.session_id
-                 WHERE s.client_id = ? AND s.line_id IS NOT ? AND c.stop_sign IS NOT NULL
-                """, SessionRepository::closed, clientId, lineId);
+                 WHERE s.client_id = ?2 AND c.stop_sign IS NOT NULL AND s.id NOT IN
+                """ + OF_LINE, SessionRepository::closed, lineId, clientId);
     }
 
     /** Whatever a client did since, in the order of time. */
@@ -246,9 +253,10 @@ public class SessionRepository implements Whose, Flags {
 
     /** Answers of a line's sessions; a later one for the same session corrects an earlier one. */
     public List<Morning> mornings(String lineId) {
-        return sql.list("""
-                SELECT m.* FROM morning m JOIN session s ON s.id = m.session_id WHERE s.line_id = ? ORDER BY m.seq
-                """, SessionRepository::morning, lineId);
+        return sql.list(
+                "SELECT * FROM morning WHERE session_id IN " + OF_LINE + " ORDER BY seq",
+                SessionRepository::morning,
+                lineId);
     }
 
     /** The newest answer holds; those before it are kept. */

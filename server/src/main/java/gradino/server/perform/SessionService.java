@@ -94,6 +94,9 @@ public class SessionService {
             }
             return floor(sessionId);
         }
+        if (line.composed() != null) {
+            throw Problem.conflict("composed", "This line is part of a composed session: start that.");
+        }
         var now = StudioClock.now(clock);
         var unclosed = sessions.unclosed(lineId)
                 .filter(s -> s.happenedAt().isAfter(now.minus(STALE)))

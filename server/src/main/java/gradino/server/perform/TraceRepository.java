@@ -100,10 +100,9 @@ public class TraceRepository {
         return sql.list(
                 """
                 SELECT t.session_id, t.block_id, t.side, t.effort_within, t.near_max_peak, t.recorded_at
-                  FROM trace t JOIN session s ON s.id = t.session_id
-                 WHERE s.line_id = ? AND (t.effort_within IS NOT NULL OR t.near_max_peak IS NOT NULL)
-                 ORDER BY t.rowid
-                """,
+                  FROM trace t
+                 WHERE (t.effort_within IS NOT NULL OR t.near_max_peak IS NOT NULL) AND t.session_id IN
+                """ + SessionRepository.OF_LINE + " ORDER BY t.rowid",
                 row -> new Judged(
                         row.getString("session_id"),
                         new MeasuredEffort(

@@ -54,7 +54,7 @@ public class VisitRepository {
     }
 
     /** The newest run of something composed that nobody closed. */
-    Optional<Visit> unclosed(String clientId, String compositionId) {
+    public Optional<Visit> unclosed(String clientId, String compositionId) {
         return sql.first("""
                 SELECT s.* FROM session s LEFT JOIN session_close c ON c.session_id = s.id
                  WHERE s.client_id = ? AND s.composition_id = ? AND s.timeline IS NOT NULL AND c.session_id IS NULL
@@ -68,6 +68,15 @@ public class VisitRepository {
                 "SELECT * FROM session WHERE client_id = ? AND draft IS NOT NULL ORDER BY happened_at DESC",
                 this::visit,
                 clientId);
+    }
+
+    /** Every run of something composed, in the order of time. */
+    public List<Visit> ofComposition(String clientId, String compositionId) {
+        return sql.list(
+                "SELECT * FROM session WHERE client_id = ? AND composition_id = ? ORDER BY happened_at, id",
+                this::visit,
+                clientId,
+                compositionId);
     }
 
     /** A composed session that was closed, and nobody has answered for the morning after. */

@@ -27,6 +27,7 @@ public class ComposeService {
     private static final int SECONDS_PER_MINUTE = 60;
 
     private final CompositionRepository compositions;
+    private final ComposedLines lines;
     private final MethodService methods;
     private final SessionContexts contexts;
     private final ClientService clients;
@@ -35,12 +36,14 @@ public class ComposeService {
 
     ComposeService(
             CompositionRepository compositions,
+            ComposedLines lines,
             MethodService methods,
             SessionContexts contexts,
             ClientService clients,
             SignedIn signedIn,
             Clock clock) {
         this.compositions = compositions;
+        this.lines = lines;
         this.methods = methods;
         this.contexts = contexts;
         this.clients = clients;
@@ -82,7 +85,11 @@ public class ComposeService {
     @Transactional(readOnly = true)
     List<Composition> of(String clientId) {
         clients.get(clientId);
-        return compositions.of(clientId);
+        return compositions.of(clientId).stream().map(this::inForce).toList();
+    }
+
+    private Composition inForce(Composition composition) {
+        return composition.with(lines.inForce(composition));
     }
 
     /** Name of something composed. */
@@ -98,7 +105,7 @@ public class ComposeService {
     @Transactional(readOnly = true)
     Composition get(String clientId, String id) {
         clients.get(clientId);
-        return compositions.find(clientId, id).orElseThrow(Problem::nothingHere);
+        return compositions.newest(clientId, id).map(this::inForce).orElseThrow(Problem::nothingHere);
     }
 
     /** What was composed, with its timeline, when it may be trained now. */
@@ -107,7 +114,10 @@ public class ComposeService {
     /** @throws Problem with the reasons when it may not, any more */
     @Transactional(readOnly = true)
     public Ready ready(Client client, String compositionId) {
-        var composition = compositions.find(client.id(), compositionId).orElseThrow(Problem::nothingHere);
+        var composition = compositions
+                .newest(client.id(), compositionId)
+                .map(this::inForce)
+                .orElseThrow(Problem::nothingHere);
         var context = contexts.fresh(client);
         var checked = SessionCheck.check(composition.draft(), context, methods.methods());
         Problem.throwIfBlocking(checked.findings());
@@ -134,7 +144,9 @@ public class ComposeService {
             throw Problem.invalid("name", "required", "A name of up to 120 letters.");
         }
         var me = signedIn.account().map(Account::id).orElse(null);
-        compositions.insert(new Composition(id, clientId, me, name.strip(), draft, StudioClock.now(clock)));
+        var composition = new Composition(id, clientId, me, name.strip(), draft, StudioClock.now(clock));
+        compositions.insert(composition);
+        lines.saved(composition);
         return get(clientId, id);
     }
 }

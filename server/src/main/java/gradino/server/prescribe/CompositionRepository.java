@@ -30,7 +30,12 @@ public class CompositionRepository {
             @Nullable String accountId,
             String name,
             SessionDraft draft,
-            Instant recordedAt) {}
+            Instant recordedAt) {
+
+        Composition with(SessionDraft other) {
+            return new Composition(id, clientId, accountId, name, other, recordedAt);
+        }
+    }
 
     /** A method of the studio as it was kept. */
     public record StudioMethod(Method method, String accountId, Instant recordedAt) {}
@@ -57,12 +62,25 @@ public class CompositionRepository {
                 """, this::composition, clientId);
     }
 
-    Optional<Composition> find(String clientId, String id) {
+    public Optional<Composition> newest(String clientId, String id) {
         return sql.first(
                 "SELECT * FROM composition WHERE client_id = ? AND id = ? ORDER BY seq DESC LIMIT 1",
                 this::composition,
                 clientId,
                 id);
+    }
+
+    /** Name of the session that a line is part of; null for one with a plan of its own. */
+    public @Nullable String nameOf(Line line) {
+        var place = line.composed();
+        return place == null
+                ? null
+                : sql.first(
+                                "SELECT name FROM composition WHERE client_id = ? AND id = ? ORDER BY seq DESC LIMIT 1",
+                                row -> row.getString("name"),
+                                line.clientId(),
+                                place.compositionId())
+                        .orElse(null);
     }
 
     public void insert(Composition c) {

@@ -6,6 +6,7 @@ import gradino.core.body.Side;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.PlanContext;
+import java.time.Instant;
 import java.util.List;
 
 /** What came of a line so far. Known to the steps after this one, which implement it; asked for here. */
@@ -25,6 +26,6 @@ public interface LineHistory {
     /** The numbers that steps are judged by now. */
     Policy policy();
 
-    /** Keeps that the coach set a side's dose in the plan. */
-    void edited(Line line, Side side, Dose before, Dose after);
+    /** Keeps that the coach set a side's dose in the plan, at a time. */
+    void edited(Line line, Side side, Dose before, Dose after, Instant at);
 }

@@ -10,6 +10,7 @@ import java.sql.SQLException;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
 /** Owns line and plan. */
@@ -33,9 +34,34 @@ public class LineRepository implements Whose {
         return sql.first("SELECT client_id FROM line WHERE id = ?", row -> row.getString(1), id);
     }
 
+    /** Lines with a plan of their own. */
     public List<Line> of(String clientId) {
         return sql.list(
-                "SELECT * FROM line WHERE client_id = ? ORDER BY happened_at, id", LineRepository::line, clientId);
+                "SELECT * FROM line WHERE client_id = ? AND composition_id IS NULL ORDER BY happened_at, id",
+                LineRepository::line,
+                clientId);
+    }
+
+    /** Those, and the lines of composed sessions as they are now. */
+    public List<Line> trained(String clientId) {
+        return sql.list(
+                "SELECT * FROM line WHERE client_id = ? AND ended_at IS NULL ORDER BY happened_at, id",
+                LineRepository::line,
+                clientId);
+    }
+
+    /** Every line that a composed session has or had. */
+    public List<Line> ofComposition(String clientId, String compositionId) {
+        return sql.list(
+                "SELECT * FROM line WHERE client_id = ? AND composition_id = ? ORDER BY happened_at, id",
+                LineRepository::line,
+                clientId,
+                compositionId);
+    }
+
+    /** @param at when it was taken out of its session; null when it is in it again */
+    void end(String lineId, @Nullable Instant at) {
+        sql.update("UPDATE line SET ended_at = ? WHERE id = ?", at, lineId);
     }
 
     public List<Line> all() {
@@ -49,8 +75,10 @@ public class LineRepository implements Whose {
     public void insert(Line line) {
         sql.update(
                 """
-                INSERT INTO line (id, client_id, motion, position, instrument, happened_at, recorded_at)
-                VALUES (?, ?, ?, ?, ?, ?, ?)
+                INSERT INTO line
+                  (id, client_id, motion, position, instrument, happened_at, recorded_at, composition_id, line_key,
+                   ended_at)
+                VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
                 """,
                 line.id(),
                 line.clientId(),
@@ -58,7 +86,10 @@ public class LineRepository implements Whose {
                 line.position(),
                 line.instrument(),
                 line.happenedAt(),
-                line.recordedAt());
+                line.recordedAt(),
+                line.composed() == null ? null : line.composed().compositionId(),
+                line.composed() == null ? null : line.composed().key(),
+                line.endedAt());
     }
 
     /** A version of a plan with its times. */
@@ -86,6 +117,9 @@ public class LineRepository implements Whose {
     }
 
     private static Line line(ResultSet row) throws SQLException {
+        var composition = row.getString("composition_id");
+        long ended = row.getLong("ended_at");
+        var endedAt = row.wasNull() ? null : Instant.ofEpochMilli(ended);
         return new Line(
                 row.getString("id"),
                 row.getString("client_id"),
@@ -93,6 +127,8 @@ public class LineRepository implements Whose {
                 row.getString("position"),
                 Instrument.valueOf(row.getString("instrument")),
                 Sql.instant(row, "happened_at"),
-                Sql.instant(row, "recorded_at"));
+                Sql.instant(row, "recorded_at"),
+                composition == null ? null : new Line.InSession(composition, row.getString("line_key")),
+                endedAt);
     }
 }

@@ -153,6 +153,9 @@ public class LineService {
     @Transactional
     public CurrentLine change(String lineId, Plan plan) {
         var line = get(lineId);
+        if (line.composed() != null) {
+            throw Problem.conflict("composed", "This line is part of a composed session: change it there.");
+        }
         var client = clients.get(line.clientId());
         if (!plan.motion().equals(line.motion()) || !plan.position().equals(line.position())) {
             throw Problem.invalid(
@@ -165,7 +168,7 @@ public class LineService {
         lines.addPlan(new PlanVersion(lineId, wanted, now, now));
         for (var side : Side.PAIR) {
             if (!before.dose(side).equals(wanted.dose(side))) {
-                history.edited(line, side, before.dose(side), wanted.dose(side));
+                history.edited(line, side, before.dose(side), wanted.dose(side), now);
             }
         }
         return current(lineId);

@@ -24,7 +24,7 @@ import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 
 /** Props, drawing and torque of every line on every side, from the client's own lengths and mass. */
-final class LineSets {
+public final class LineSets {
     private static final double MORE = 0.05;
 
     private final Client client;
@@ -94,7 +94,7 @@ final class LineSets {
     }
 
     /** What gravity pulls on in a position; empty while the client's mass is unknown. */
-    static List<Limb> heldUp(Client client, Position position) {
+    public static List<Limb> heldUp(Client client, Position position) {
         Pose pose = position.pose();
         var mass = client.details().massKg();
         if (pose == null || pose.work() == null || mass == null) {

@@ -99,10 +99,11 @@ public class SessionContexts {
     /** What is known of a client's motion in a position, as it is now. */
     public LineFacts facts(Client client, String motion, String position) {
         var rows = measures.ranges(client, List.of(motion));
-        return lines.of(client.id()).stream()
+        return lines.trained(client.id()).stream()
                 .filter(k -> k.motion().equals(motion) && k.position().equals(position))
-                .findFirst()
                 .map(k -> facts(k, rows, motion, position))
+                // Whoever trains it in one place is no newcomer to it in another.
+                .reduce((one, other) -> one.newcomer() && !other.newcomer() ? other : one)
                 .orElseGet(() -> newLine(client, rows, motion, position));
     }
 

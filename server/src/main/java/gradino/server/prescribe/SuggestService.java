@@ -119,11 +119,9 @@ public class SuggestService {
                 row.on(midline ? Side.MIDLINE : side).map(s -> s.limiter()).orElse(Limiter.UNKNOWN));
         var passive = Sided.of(side -> row.passive(midline ? Side.MIDLINE : side));
         var day = LocalDate.now(clock);
-        boolean newcomer = lines.of(client.id()).stream()
+        boolean newcomer = lines.trained(client.id()).stream()
                 .filter(l -> l.motion().equals(row.motion()))
-                .findFirst()
-                .map(l -> history.context(l).newcomer())
-                .orElse(true);
+                .allMatch(l -> history.context(l).newcomer());
         return Optional.of(new SessionStart.Wish(
                 motion.get(),
                 position.get(),

@@ -4,11 +4,11 @@ import gradino.core.advance.Moment;
 import gradino.core.because.Verdict;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Motion;
-import gradino.core.body.Side;
 import gradino.core.intake.Intake;
 import gradino.core.intake.Restriction;
 import gradino.core.intake.Scope;
 import gradino.core.prescribe.Plan;
+import gradino.server.advance.ComposedRuns;
 import gradino.server.advance.DecisionService;
 import gradino.server.advance.DecisionService.Proposals;
 import gradino.server.intake.Client;
@@ -18,6 +18,7 @@ import gradino.server.perform.SessionRepository;
 import gradino.server.perform.SessionRepository.Held;
 import gradino.server.perform.VisitRepository;
 import gradino.server.platform.StudioClock;
+import gradino.server.prescribe.CompositionRepository;
 import gradino.server.prescribe.Line;
 import gradino.server.prescribe.LineRepository;
 import java.time.Clock;
@@ -43,6 +44,8 @@ public class TodayService {
     private final MeasurementRepository measurements;
     private final SessionRepository sessions;
     private final VisitRepository visits;
+    private final ComposedRuns composed;
+    private final CompositionRepository compositions;
     private final DecisionService decisions;
     private final Clock clock;
 
@@ -52,6 +55,8 @@ public class TodayService {
             MeasurementRepository measurements,
             SessionRepository sessions,
             VisitRepository visits,
+            ComposedRuns composed,
+            CompositionRepository compositions,
             DecisionService decisions,
             Clock clock) {
         this.clients = clients;
@@ -59,6 +64,8 @@ public class TodayService {
         this.measurements = measurements;
         this.sessions = sessions;
         this.visits = visits;
+        this.composed = composed;
+        this.compositions = compositions;
         this.decisions = decisions;
         this.clock = clock;
     }
@@ -91,11 +98,16 @@ public class TodayService {
         QUIET
     }
 
-    /** A line's day. */
+    /**
+     * A line's day.
+     *
+     * @param session that it is part of; null for a line with a plan of its own
+     */
     public record LineDay(
             String lineId,
             String motion,
             String position,
+            @Nullable String session,
             @Nullable Instant lastSession,
             @Nullable String openSession,
             int sessionsDone,
@@ -137,11 +149,17 @@ public class TodayService {
 
     private ClientDay day(Client client, Moment now, List<MorningAsked> mornings) {
         var lineDays = new ArrayList<LineDay>();
-        for (var line : lines.of(client.id())) {
-            var held = sessions.held(line.id());
-            lineDays.add(lineDay(line, held, now));
-            mornings.addAll(asked(client, line, held, now));
+        for (var line : lines.trained(client.id())) {
+            if (line.composed() == null) {
+                var held = sessions.held(line.id());
+                lineDays.add(lineDay(line, held, now));
+                mornings.addAll(asked(client, line, held, now));
+            } else {
+                lineDays.add(lineDay(line, composed.held(line, new ArrayList<>()), now));
+            }
         }
+        // What waits for the coach stands first.
+        lineDays.sort(Comparator.comparing((LineDay l) -> l.waiting() == 0));
         mornings.addAll(askedOfComposed(client, now));
         var file = clients.file(client);
         return new ClientDay(
@@ -177,8 +195,9 @@ public class TodayService {
                 line.id(),
                 line.motion(),
                 line.position(),
+                compositions.nameOf(line),
                 last,
-                sessions.unclosed(line.id()).map(SessionRepository.Opened::id).orElse(null),
+                open(line),
                 held.size(),
                 isDue(proposals.plan(), last, now),
                 proposals.minutes(),
@@ -188,11 +207,23 @@ public class TodayService {
                 recentPain(held, now));
     }
 
+    private @Nullable String open(Line line) {
+        var place = line.composed();
+        return place == null
+                ? sessions.unclosed(line.id()).map(SessionRepository.Opened::id).orElse(null)
+                : visits.unclosed(line.clientId(), place.compositionId())
+                        .map(VisitRepository.Visit::id)
+                        .orElse(null);
+    }
+
     private static boolean isDue(Plan plan, @Nullable Instant last, Moment now) {
         return last == null || now.daysSince(last) >= DAYS_A_WEEK / plan.sessionsPerWeek();
     }
 
     private static gradino.core.advance.Proposal mostCautious(Proposals proposals) {
+        if (proposals.trained().size() == 1) {
+            return proposals.sides().on(proposals.trained().get(0)).proposal();
+        }
         var left = proposals.sides().left().proposal();
         var right = proposals.sides().right().proposal();
         boolean leftSpeaks = (left.verdict().isMoreCautiousThan(right.verdict()) && left.verdict() != Verdict.STAY)
@@ -202,7 +233,7 @@ public class TodayService {
 
     private static int waiting(Proposals proposals) {
         int waiting = 0;
-        for (var side : Side.PAIR) {
+        for (var side : proposals.trained()) {
             waiting += proposals.sides().on(side).waits() ? 1 : 0;
         }
         return waiting;

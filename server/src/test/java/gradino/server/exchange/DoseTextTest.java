@@ -38,6 +38,14 @@ public class DoseTextTest {
     }
 
     @Test
+    public void aComposedDoseComesBackWithItsBlocksWhateverTheMethod() {
+        for (var method : Method.shipped()) {
+            var dose = Dose.composed(Degrees.of(31.5), method.firstBlocks(true));
+            assertThat(DoseText.parse(DoseText.of(dose))).as(method.id()).isEqualTo(dose);
+        }
+    }
+
+    @Test
     public void aStaircaseComesBack() {
         var pattern = Method.rampBothWays().pattern();
         assertThat(DoseText.steps(pattern)).isEqualTo("20:5;40:5;60:5;80:5;100:5");

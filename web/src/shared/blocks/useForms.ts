@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, ask, type Schemas } from '../../../shared/api/client';
+import { api, ask, type Schemas } from '../api/client';
 
 export type FormInfo = Schemas['Form'];
 

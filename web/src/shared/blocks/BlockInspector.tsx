@@ -1,8 +1,8 @@
-import type { Finding } from '../../../shared/api/client';
-import { Button } from '../../../shared/ui/Button';
-import { FieldFinding } from '../../../shared/ui/Findings';
-import { NumberField } from '../../../shared/ui/NumberField';
-import { setNumber, setStep, setWord, type Block } from './edit';
+import type { Finding } from '../api/client';
+import { Button } from '../ui/Button';
+import { FieldFinding } from '../ui/Findings';
+import { NumberField } from '../ui/NumberField';
+import { setNumber, setStep, setWord, type Block } from './block';
 import type { FormInfo } from './useForms';
 
 type Props = {

@@ -1,0 +1,252 @@
+package gradino.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gradino.server.prescribe.ComposedLines;
+import gradino.server.prescribe.CompositionRepository;
+import java.time.Duration;
+import java.util.List;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A line of a composed session is advanced like any other: what was composed, run, proposed, decided and run anew. */
+public class ComposedAdvanceTest {
+    private static final String CLIENT = "/api/clients/" + Scene.CLIENT;
+    private static final String SESSION = CLIENT + "/compositions/evening";
+    private TestServer server;
+    private Scene scene;
+
+    @BeforeMethod
+    public void start() {
+        server = TestServer.empty();
+        scene = new Scene(server).client().measured(36, 30);
+        keep(line("contract-relax-linger"));
+    }
+
+    @AfterMethod(alwaysRun = true)
+    public void stop() {
+        server.close();
+    }
+
+    private JsonNode line(String method) {
+        var answer = server.get(
+                CLIENT + "/score/line?motion=hip-internal-rotation&position=prone-knee-bent&id=l1&method=" + method);
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        return answer.body();
+    }
+
+    private static String session(JsonNode... lines) {
+        return """
+                {"name":"Evening","draft":{"warmUp":[],"stations":[{"lines":%s,"rounds":1,"restSeconds":0,"oneSetUp":false}]}}
+                """.formatted(List.of(lines));
+    }
+
+    private void keep(JsonNode... lines) {
+        var kept = server.put(SESSION, session(lines));
+        assertThat(kept.status()).as(kept.body().toString()).isEqualTo(200);
+    }
+
+    private void cleanRun(String id) {
+        var floor = server.post(SESSION + "/sessions", "{\"id\":\"" + id + "\"}");
+        assertThat(floor.status()).as(floor.body().toString()).isEqualTo(200);
+        scene.doAll(floor.body());
+        scene.close(id);
+        server.clock.move(Duration.ofHours(20));
+        scene.morning(id);
+        server.clock.move(Duration.ofHours(28));
+    }
+
+    private JsonNode day() {
+        return server.get("/api/today").body().at("/clients/0");
+    }
+
+    private String lineId() {
+        return day().at("/lines/0/lineId").asString();
+    }
+
+    private JsonNode proposal(String side) {
+        return server.get("/api/lines/" + lineId() + "/proposals").body().at("/sides/" + side + "/proposal");
+    }
+
+    private TestServer.Answer decide(String id, String side, String answer, String more) {
+        return server.post(
+                "/api/lines/" + lineId() + "/decisions",
+                "{\"id\":\"%s\",\"side\":\"%s\",\"answer\":\"%s\",\"seen\":%s,\"reason\":\"\"%s}"
+                        .formatted(
+                                id,
+                                side,
+                                answer,
+                                proposal(side.toLowerCase(java.util.Locale.ROOT))
+                                        .path("to"),
+                                more));
+    }
+
+    private double contract(String side) {
+        return server.get(SESSION)
+                .body()
+                .at("/draft/stations/0/lines/0/" + side + "/0/numbers/contract")
+                .asDouble();
+    }
+
+    @Test
+    public void twoCleanRunsLengthenTheContractionAndTheNextRunAsksForIt() {
+        cleanRun("r1");
+        cleanRun("r2");
+        var queue = server.get("/api/decisions").body();
+        assertThat(queue.size()).isEqualTo(2);
+        assertThat(queue.at("/0/session").asString()).isEqualTo("Evening");
+        assertThat(queue.at("/0/why/text").asString()).isEqualTo("Contraction: 5 s → 6 s");
+        assertThat(day().path("state").asString()).isEqualTo("DECIDE");
+        assertThat(decide("d1", "LEFT", "ACCEPTED", "").status()).isEqualTo(200);
+        assertThat(contract("left")).isEqualTo(6);
+        assertThat(contract("right")).isEqualTo(5);
+        var floor = server.post(SESSION + "/sessions", "{\"id\":\"r3\"}").body();
+        assertThat(floor.at("/timeline/phases")
+                        .valueStream()
+                        .filter(p -> p.path("blockId").asString().startsWith("l1:left-contract-relax"))
+                        .mapToInt(p -> p.path("endSecond").asInt()
+                                - p.path("startSecond").asInt()))
+                .contains(6);
+    }
+
+    @Test
+    public void aDecisionIsTakenBackUntilTheSessionIsRunWithIt() {
+        cleanRun("r1");
+        cleanRun("r2");
+        decide("d1", "LEFT", "ACCEPTED", "");
+        var undone = server.me().delete("/api/lines/" + lineId() + "/decisions/d1");
+        assertThat(undone.status()).as(undone.body().toString()).isEqualTo(200);
+        assertThat(contract("left")).isEqualTo(5);
+        decide("d2", "LEFT", "ACCEPTED", "");
+        server.clock.move(Duration.ofHours(1));
+        server.post(SESSION + "/sessions", "{\"id\":\"r3\"}");
+        assertThat(server.me()
+                        .delete("/api/lines/" + lineId() + "/decisions/d2")
+                        .status())
+                .isEqualTo(409);
+    }
+
+    @Test
+    public void aChangeOfTheCoachMeetsTheRulesOfTheComposer() {
+        cleanRun("r1");
+        cleanRun("r2");
+        var wanted = (ObjectNode) proposal("left").path("to").deepCopy();
+        ((ObjectNode) wanted.at("/blocks/0/numbers")).put("contract", 99);
+        var refused = decide("d1", "LEFT", "CHANGED", ",\"dose\":" + wanted);
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.body()
+                        .at("/findings")
+                        .valueStream()
+                        .map(f -> f.path("path").asString()))
+                .contains("left[0].numbers.contract", "reason");
+        ((ObjectNode) wanted.at("/blocks/0/numbers")).put("contract", 4);
+        assertThat(decide("d1", "LEFT", "CHANGED", ",\"dose\":" + wanted).status())
+                .isEqualTo(200);
+        assertThat(contract("left")).isEqualTo(4);
+    }
+
+    @Test
+    public void whatTheComposerChangesIsAnEditAndWhatItTakesOutEnds() {
+        cleanRun("r1");
+        var line = (ObjectNode) server.get(SESSION).body().at("/draft/stations/0/lines/0");
+        ((ObjectNode) line.at("/left/0/numbers")).put("cycles", 5);
+        line.put("unequalReason", "the left is behind");
+        keep(line);
+        var kept = server.get("/api/lines/" + lineId() + "/decisions").body();
+        assertThat(kept.at("/0/answer").asString()).isEqualTo("EDITED");
+        assertThat(kept.at("/0/changes/0/what").asString()).isEqualTo("contract–relax, cycles");
+        keep(line.deepCopy().put("id", "l2"));
+        assertThat(day().path("lines").size()).isEqualTo(1);
+        assertThat(day().at("/lines/0/sessionsDone").asInt()).isZero();
+        keep(line);
+        assertThat(day().at("/lines/0/sessionsDone").asInt()).isEqualTo(1);
+    }
+
+    @Test
+    public void aComposedLineIsNeitherStartedNorChangedAsAPlan() {
+        var id = lineId();
+        var plan = server.get("/api/lines/" + id).body().path("plan");
+        assertThat(server.put("/api/lines/" + id + "/plan", plan.toString()).status())
+                .isEqualTo(409);
+        assertThat(server.post("/api/lines/" + id + "/sessions", "{\"id\":\"x\"}")
+                        .status())
+                .isEqualTo(409);
+        assertThat(server.get(CLIENT + "/lines").body().size()).isZero();
+    }
+
+    @Test
+    public void painInTheSessionTakesItsLineDown() {
+        cleanRun("r1");
+        var floor = server.post(SESSION + "/sessions", "{\"id\":\"r2\"}").body();
+        scene.doAll(floor);
+        var first = floor.at("/timeline/phases")
+                .valueStream()
+                .filter(p -> p.path("blockId").asString().startsWith("l1:left-contract-relax"))
+                .findFirst()
+                .orElseThrow();
+        var hurt = Scene.block(
+                        "hurt",
+                        first.path("blockId").asString(),
+                        first,
+                        "",
+                        "{\"kind\":\"%s\",\"plannedSeconds\":5,\"doneSeconds\":5}"
+                                .formatted(first.path("kind").asString()))
+                .replace("\"pains\":[]", "\"pains\":[{\"score\":6,\"kind\":\"WHILE_CONTRACTING\",\"where\":\"hip\"}]");
+        assertThat(server.post("/api/sessions/r2/blocks", hurt).status()).isEqualTo(204);
+        scene.close("r2");
+        assertThat(proposal("left").path("verdict").asString()).isEqualTo("STEP_DOWN");
+        assertThat(proposal("right").path("verdict").asString()).isEqualTo("STAY");
+    }
+
+    @Test
+    public void theArchiveCarriesComposedLinesWithTheirDecisions() {
+        cleanRun("r1");
+        cleanRun("r2");
+        decide("d1", "LEFT", "ACCEPTED", "");
+        var before = server.get(SESSION).body().path("draft");
+        var flight = "/api/lines/" + lineId() + "/flight";
+        var rung = server.get(flight).body().at("/sides/left/1/rung");
+        try (var copy = TestServer.empty()) {
+            copy.clock.move(Duration.ofDays(5));
+            var taken = copy.upload("gradino.zip", server.bytes("/api/exchange/gradino.zip"));
+            assertThat(taken.status()).as(taken.body().toString()).isEqualTo(200);
+            assertThat(copy.get(SESSION).body().path("draft")).isEqualTo(before);
+            assertThat(copy.get(flight).body().at("/sides/left/1/rung")).isEqualTo(rung);
+        }
+    }
+
+    @Test
+    public void whatWasComposedBeforeLinesWereKeptIsTakenOver() {
+        var old = server.bean(CompositionRepository.class)
+                .newest(Scene.CLIENT, "evening")
+                .orElseThrow();
+        server.bean(CompositionRepository.class)
+                .insert(new CompositionRepository.Composition(
+                        "older", Scene.CLIENT, null, "Older", old.draft(), old.recordedAt()));
+        assertThat(day().path("lines").size()).isEqualTo(1);
+        server.bean(ComposedLines.class).adopt();
+        assertThat(day().path("lines").valueStream().map(l -> l.path("session").asString()))
+                .containsExactlyInAnyOrder("Evening", "Older");
+        server.bean(ComposedLines.class).adopt();
+        assertThat(day().path("lines").size()).isEqualTo(2);
+    }
+
+    @Test
+    public void aLineOfTheMiddleIsJudgedOnce() {
+        var answer =
+                server.get(CLIENT + "/score/line?motion=lumbar-flexion&position=seated-fold&id=l1&method=light-breath");
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        keep(answer.body());
+        cleanRun("r1");
+        cleanRun("r2");
+        var proposals = server.get("/api/lines/" + lineId() + "/proposals").body();
+        assertThat(proposals.path("trained").size()).isEqualTo(1);
+        assertThat(proposals.at("/sides/left/proposal/verdict").asString())
+                .as(proposals.at("/sides/left/proposal").toString())
+                .isEqualTo("STEP_UP");
+        assertThat(server.get("/api/decisions").body().size()).isEqualTo(1);
+    }
+}
