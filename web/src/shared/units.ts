@@ -30,7 +30,7 @@ const UNITS: Record<string, string> = {
 
 export function amount(value: number, unit: string): string {
   const shown = unit === 'RATIO' ? value.toFixed(2) : String(Number(value.toFixed(1)));
-  return shown + (UNITS[unit] ?? '');
+  return shown + (unit === 'DAY' && value === 1 ? ' day' : (UNITS[unit] ?? ''));
 }
 
 export function daysAgo(instant: string | undefined, now: Date = new Date()): string {
@@ -42,6 +42,11 @@ export function daysAgo(instant: string | undefined, now: Date = new Date()): st
 
 export function day(instant: string): string {
   return new Date(instant).toLocaleDateString(undefined, { day: 'numeric', month: 'short' });
+}
+
+/** The middle is kept on the left. */
+export function sideWords(side: string, midline: boolean): string {
+  return midline ? 'middle' : words(side);
 }
 
 /** hip-internal-rotation → hip internal rotation */

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, ask, on, type Schemas, type Side } from '../../shared/api/client';
-import { words } from '../../shared/units';
+import { sideWords, words } from '../../shared/units';
 import { Choice } from '../../shared/ui/Choice';
 import { ClientHead, useClientDay } from '../../shared/ui/ClientHead';
 import { Failure } from '../../shared/ui/Findings';
@@ -42,8 +42,8 @@ export function DecisionPage() {
   );
 }
 
-function title(side: Side, waits: boolean): string {
-  return `${side === 'LEFT' ? 'Left' : 'Right'}${waits ? ', waits' : ''}`;
+function title(side: string, waits: boolean): string {
+  return `${side[0]?.toUpperCase()}${side.slice(1)}${waits ? ', waits' : ''}`;
 }
 
 type LinesProps = {
@@ -80,6 +80,7 @@ function Decisions({ proposals, clientId }: { proposals: Schemas['Proposals']; c
   const waiting = trained.find((side) => on(side, sides).waits) ?? trained[0] ?? 'LEFT';
   const [picked, setPicked] = useState<Side | null>(null);
   const side = picked ?? waiting;
+  const midline = proposals.plan.sides === 'MIDLINE';
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (isTyping(e) || trained.length < 2) return;
@@ -97,9 +98,11 @@ function Decisions({ proposals, clientId }: { proposals: Schemas['Proposals']; c
           label={words(proposals.line.motion)}
           value={side}
           onChange={setPicked}
-          options={trained.map((one) => [one, title(one, on(one, sides).waits)])}
+          options={trained.map((one) => [one, title(sideWords(one, midline), on(one, sides).waits)])}
         />
-        <p className="text-soft">The session then takes {proposals.minutes} min.</p>
+        <p className="text-soft">
+          {proposals.line.composed ? 'This line then takes' : 'The session then takes'} {proposals.minutes} min.
+        </p>
       </div>
       <ProposalView
         key={side + JSON.stringify(judged.proposal.to) + judged.proposal.verdict}
@@ -108,7 +111,7 @@ function Decisions({ proposals, clientId }: { proposals: Schemas['Proposals']; c
         clientId={clientId}
         onDecided={() => setPicked(null)}
       />
-      <FlightView lineId={proposals.line.id} side={side} />
+      <FlightView lineId={proposals.line.id} side={side} title={sideWords(side, midline)} />
       <LoadOfWeeks clientId={clientId} />
       <Kept lineId={proposals.line.id} />
     </>

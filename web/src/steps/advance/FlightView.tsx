@@ -15,7 +15,7 @@ const TURNED: Record<Schemas['Rung']['turned'], string> = {
 };
 
 /** A side's flight: the rungs it has stood on, every step with its reason, and how it turned out. */
-export function FlightView({ lineId, side }: { lineId: string; side: Side }) {
+export function FlightView({ lineId, side, title }: { lineId: string; side: Side; title: string }) {
   const flight = useQuery({
     queryKey: ['flight', lineId],
     queryFn: () => ask(api.GET('/api/lines/{lineId}/flight', { params: { path: { lineId } } })),
@@ -27,7 +27,7 @@ export function FlightView({ lineId, side }: { lineId: string; side: Side }) {
   const rung = rungs[shown];
   return (
     <section className="mt-10">
-      <h2 className="mb-2 text-xl font-bold">The flight so far, {words(side)}</h2>
+      <h2 className="mb-2 text-xl font-bold">The flight so far, {title}</h2>
       <Stairs rungs={rungs} shown={shown} pick={pick} />
       {rung && <Told view={rung} last={shown === rungs.length - 1} />}
     </section>

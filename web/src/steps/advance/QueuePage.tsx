@@ -3,7 +3,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, newId, on, type Schemas } from '../../shared/api/client';
 import { VerdictGlyph } from '../../shared/draw/VerdictGlyph';
-import { amount, words } from '../../shared/units';
+import { amount, sideWords, words } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { Failure } from '../../shared/ui/Findings';
 import { isTyping } from '../../shared/ui/keys';
@@ -88,7 +88,11 @@ export function QueuePage() {
             onDecided={(decisionId) => {
               const next = all[at + 1] ?? all[at - 1];
               setPicked(next ? keyOf(next) : null);
-              setLast({ lineId: now.lineId, decisionId, words: `${now.clientName}, ${words(now.side)}` });
+              setLast({
+                lineId: now.lineId,
+                decisionId,
+                words: `${now.clientName}, ${sideWords(now.side, now.midline)}`,
+              });
             }}
           />
         </div>
@@ -131,8 +135,9 @@ function List({ waiting, chosen, choose }: ListProps) {
             >
               <span className="flex items-baseline justify-between gap-2">
                 <strong>{w.clientName}</strong>
-                <span className="text-sm whitespace-nowrap text-soft">{words(w.side)}</span>
+                <span className="text-sm whitespace-nowrap text-soft">{sideWords(w.side, w.midline)}</span>
               </span>
+              {w.session && <span className="block text-xs text-soft">in “{w.session}”</span>}
               <span className="block text-sm">{w.suspends ? `suspends: ${w.why.text}` : w.why.text}</span>
               <Also waiting={w} />
               {w.fresh.length > 0 && <span className="block text-xs text-soft">new this week: {w.fresh.length}</span>}
@@ -146,12 +151,16 @@ function List({ waiting, chosen, choose }: ListProps) {
 
 /** What changes beside the step itself. */
 function Also({ waiting: { why, changes } }: { waiting: Waiting }) {
-  const more = changes.map(changed).filter((text) => !why.text.toLowerCase().includes(text));
+  const more = changes.filter((c) => !why.text.includes(fromTo(c))).map(changed);
   return more.length > 0 ? <span className="block text-xs text-soft">{more.join(', ')}</span> : null;
 }
 
+function fromTo(c: Schemas['Change']): string {
+  return `${amount(c.from, c.unit)} → ${amount(c.to, c.unit)}`;
+}
+
 function changed(c: Schemas['Change']): string {
-  return `${c.what} ${amount(c.from, c.unit)} → ${amount(c.to, c.unit)}`;
+  return `${c.what} ${fromTo(c)}`;
 }
 
 function Detail({ waiting, onDecided }: { waiting: Waiting; onDecided: (decisionId: string) => void }) {
@@ -166,7 +175,7 @@ function Detail({ waiting, onDecided }: { waiting: Waiting; onDecided: (decision
         <Link className="font-bold underline" to={`/clients/${waiting.clientId}/advance`}>
           {waiting.clientName}
         </Link>
-        , {words(waiting.motion)}, {words(waiting.side)}
+        , {words(waiting.motion)}, {sideWords(waiting.side, waiting.midline)}
         {waiting.session && <span className="text-soft"> in “{waiting.session}”</span>}
       </p>
       <Failure error={proposals.error} />

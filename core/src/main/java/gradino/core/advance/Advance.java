@@ -28,7 +28,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Advance {
     /** Changes whenever the same state and policy could give another proposal. */
-    public static final String ENGINE_VERSION = "3";
+    public static final String ENGINE_VERSION = "4";
 
     private static final List<Gate> GATES =
             List.of(new StopSignGate(), new TooMuchGate(), new LongGapGate(), new UnknownsGate(), new QualifiedGate());
@@ -38,7 +38,7 @@ public final class Advance {
     /** As {@link #propose}, only what it comes to: for going through thousands of states. */
     static Proposed step(Situation now) {
         return suspension(now)
-                .map(p -> new Proposed(p.verdict(), p.lever(), p.why(), p.to()))
+                .map(p -> new Proposed(p.verdict(), p.lever(), p.why(), p.to(), p.stage()))
                 .orElseGet(() -> judge(now, now.dose(), null, true).step());
     }
 
@@ -190,7 +190,7 @@ public final class Advance {
                         ? attempt.why()
                         : s.checkedOnce(dose, this::notAllowed).orElse(null);
                 if (blocked == null && step == null && dose != null) {
-                    step = new Proposed(Verdict.STEP_UP, lever.id(), attempt.why(), dose);
+                    step = new Proposed(Verdict.STEP_UP, lever.id(), attempt.why(), dose, attempt.stage());
                 } else {
                     alternatives.add(new Proposal.Alternative(
                             lever.id(), blocked == null, blocked == null ? attempt.why() : blocked));
@@ -246,6 +246,7 @@ public final class Advance {
                     s.limiter(),
                     inForce,
                     to,
+                    step.stage(),
                     consequences(to),
                     requests.stream().distinct().toList(),
                     gates,

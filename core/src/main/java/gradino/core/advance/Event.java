@@ -36,6 +36,13 @@ public sealed interface Event {
         }
     }
 
+    /**
+     * How well the end of the range is found by own strength.
+     *
+     * @param grade 0 cannot find it, 1 with cheating, 2 clean but shaking, 3 clean and steady
+     */
+    record ControlGraded(Side side, int grade, Instant happenedAt, Instant recordedAt) implements Event {}
+
     record SessionHeld(SessionRecord session, Instant recordedAt) implements Event {
         @Override
         public Instant happenedAt() {

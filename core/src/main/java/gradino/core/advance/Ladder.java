@@ -27,7 +27,9 @@ final class Ladder {
             "ceiling to the top",
             new CeilingLever(LeverId.CEILING_TO_TOP),
             "supported hold",
-            new SupportedHoldLever());
+            new SupportedHoldLever(),
+            "next stage",
+            new StageLever());
 
     /** Of a composed line: the rest moves a number of a block. */
     private static final Map<String, Lever> BY_WORDS_COMPOSED = Map.of(
@@ -44,11 +46,15 @@ final class Ladder {
             "ceiling to the top",
             new CeilingLever(LeverId.CEILING_TO_TOP),
             "load",
-            new LoadLever());
+            new LoadLever(),
+            "position",
+            new StageLever(),
+            "next stage",
+            new StageLever());
 
-    private static final List<Lever> CONTROL = List.of(new HandsOffLever(), new SetsLever());
-    private static final List<Lever> CONTROL_COMPOSED =
-            List.of(new HandsOffLever(), new BlockLever("sets"), new BlockLever("height"), new LoadLever());
+    private static final List<Lever> CONTROL = List.of(new HandsOffLever(), new SetsLever(), new StageLever());
+    private static final List<Lever> CONTROL_COMPOSED = List.of(
+            new HandsOffLever(), new BlockLever("sets"), new BlockLever("height"), new LoadLever(), new StageLever());
 
     /** Asked for in every state that is looked at; there are only as many as methods. */
     private static final Map<List<String>, List<Lever>> KNOWN = new ConcurrentHashMap<>();

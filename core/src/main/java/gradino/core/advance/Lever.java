@@ -15,20 +15,25 @@ interface Lever {
      * What came of trying a lever.
      *
      * @param dose the dose it leads to; null when it is blocked
+     * @param stage position that it leads to; null where the position stays
      * @param why the step in a reason, or what blocks it
      * @param requests what would unblock it
      */
-    record Attempt(@Nullable Dose dose, Because why, List<Because> requests) {
+    record Attempt(@Nullable Dose dose, @Nullable String stage, Because why, List<Because> requests) {
         public Attempt {
             requests = List.copyOf(requests);
         }
 
         static Attempt step(Dose dose, Because why) {
-            return new Attempt(dose, why, List.of());
+            return new Attempt(dose, null, why, List.of());
+        }
+
+        static Attempt toStage(Dose dose, String position, Because why) {
+            return new Attempt(dose, position, why, List.of());
         }
 
         static Attempt blocked(Because why, Because... requests) {
-            return new Attempt(null, why, List.of(requests));
+            return new Attempt(null, null, why, List.of(requests));
         }
     }
 }

@@ -13,5 +13,6 @@ public enum LeverId {
     REPETITIONS,
     ROUNDS,
     HEIGHT,
-    LOAD
+    LOAD,
+    STAGE
 }

@@ -115,6 +115,8 @@ public record LineState(
     public LineState step(Event event, NoiseRules noise) {
         if (event instanceof Event.MeasuredCold measured) {
             return with(measured.side(), measured(measured, noise));
+        } else if (event instanceof Event.ControlGraded graded) {
+            return with(graded.side(), side(graded.side()).withControlGrade(graded.grade()));
         } else if (event instanceof Event.SessionHeld held) {
             return held(held);
         } else if (event instanceof Event.MorningAnswered answered) {

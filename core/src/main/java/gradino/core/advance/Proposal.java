@@ -23,6 +23,7 @@ import org.jspecify.annotations.Nullable;
  * @param consequences every number that changes
  * @param requests what is asked of coach or client
  * @param gates in order, those after the deciding one as not reached
+ * @param stage harder position that the line moves to; null where it stays
  * @param failed every single part that kept the line from stepping up
  * @param alternatives levers that were looked at and not taken
  * @param unlock what would open the next step
@@ -39,6 +40,7 @@ public record Proposal(
         Limiter limiter,
         Dose from,
         Dose to,
+        @Nullable String stage,
         List<Change> consequences,
         List<Because> requests,
         List<GateResult> gates,

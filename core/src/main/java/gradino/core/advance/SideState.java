@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param decisions in the order they were taken
  * @param passive cold passive range in the line's series; null when never measured
  * @param active the same for the active range
+ * @param controlGrade newest, 0 to 3; null when never graded
  * @param endFeel at the last cold passive reading; null when unknown
  */
 public record SideState(
@@ -24,10 +25,22 @@ public record SideState(
         List<Event.DoseDecided> decisions,
         @Nullable RangeState passive,
         @Nullable RangeState active,
-        @Nullable EndFeel endFeel) {
+        @Nullable EndFeel endFeel,
+        @Nullable Integer controlGrade) {
 
     public SideState {
         decisions = List.copyOf(decisions);
+    }
+
+    /** Never graded. */
+    public SideState(
+            Dose dose,
+            Dose base,
+            List<Event.DoseDecided> decisions,
+            @Nullable RangeState passive,
+            @Nullable RangeState active,
+            @Nullable EndFeel endFeel) {
+        this(dose, base, decisions, passive, active, endFeel, null);
     }
 
     public static SideState first(Dose dose) {
@@ -35,15 +48,19 @@ public record SideState(
     }
 
     public SideState withPassive(RangeState range) {
-        return new SideState(dose, base, decisions, range, active, endFeel);
+        return new SideState(dose, base, decisions, range, active, endFeel, controlGrade);
     }
 
     public SideState withActive(RangeState range) {
-        return new SideState(dose, base, decisions, passive, range, endFeel);
+        return new SideState(dose, base, decisions, passive, range, endFeel, controlGrade);
     }
 
     SideState withEndFeel(EndFeel feel) {
-        return new SideState(dose, base, decisions, passive, active, feel);
+        return new SideState(dose, base, decisions, passive, active, feel, controlGrade);
+    }
+
+    SideState withControlGrade(int grade) {
+        return new SideState(dose, base, decisions, passive, active, endFeel, grade);
     }
 
     SideState decided(Event.DoseDecided decision) {
@@ -52,7 +69,7 @@ public record SideState(
         boolean moved = !decision.before().equals(decision.after());
         // From here on "changed since" means since this step.
         var since = moved && passive != null ? passive.fixedHere() : passive;
-        return new SideState(decision.after(), base, all, since, active, endFeel);
+        return new SideState(decision.after(), base, all, since, active, endFeel, controlGrade);
     }
 
     Optional<Event.DoseDecided> lastDecision() {
@@ -72,6 +89,6 @@ public record SideState(
     /** This side as it was just before a decision; ranges stay as they are known now. */
     SideState before(Event.DoseDecided decision) {
         var earlier = decisions.subList(0, decisions.indexOf(decision));
-        return new SideState(decision.before(), base, earlier, passive, active, endFeel);
+        return new SideState(decision.before(), base, earlier, passive, active, endFeel, controlGrade);
     }
 }

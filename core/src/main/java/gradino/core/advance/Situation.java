@@ -97,6 +97,10 @@ final class Situation {
                 : new Situation(state, side, other, moment, checked);
     }
 
+    Situation ofOtherSide() {
+        return new Situation(state, side.other(), policy, moment);
+    }
+
     Optional<Because> checkedOnce(Dose dose, Function<Dose, Optional<Because>> check) {
         return (attendance.newcomer() ? checked.newcomers : checked.others).computeIfAbsent(dose, check);
     }

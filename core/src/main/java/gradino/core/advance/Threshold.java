@@ -44,5 +44,6 @@ public enum Threshold {
     LEVEL_FIRST,
     LOAD_FIRST,
     LOAD_LEAST,
-    LOAD_MOST
+    LOAD_MOST,
+    STAGE_GRADE
 }

@@ -6,7 +6,8 @@ public sealed interface Term extends Comparable<Term> {
     record Amount(double value, Unit unit) implements Term {
         @Override
         public String text() {
-            return number(value, unit == Unit.RATIO ? 2 : 1) + unit.suffix();
+            var suffix = unit == Unit.DAY && value == 1 ? " day" : unit.suffix();
+            return number(value, unit == Unit.RATIO ? 2 : 1) + suffix;
         }
     }
 

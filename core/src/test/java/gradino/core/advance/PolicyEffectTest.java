@@ -218,6 +218,11 @@ public class PolicyEffectTest {
                 scene(Threshold.PLATEAU_DAYS, 28, 40, steady().clean(30, 24, 20, 15, 10, 3)),
                 scene(Threshold.PLATEAU_SESSIONS, 6, 8, steady().clean(30, 24, 20, 15, 10, 3)),
                 scene(Threshold.BLOCK_WEEKS, 6, 12, steady().passive(31, 1, 9).clean(37, 10, 3)),
+                scene(
+                        Threshold.STAGE_GRADE,
+                        2,
+                        3,
+                        trained(dose(120, 4, 100, 20)).graded(Side.LEFT, 2).graded(Side.RIGHT, 3)),
                 load(Threshold.LOAD_FIRST, 10, 20, SHANK, 0, 12),
                 load(Threshold.LOAD_LEAST, 1, 2, new Gravity("leg", 75, 80, 95), 1, 8),
                 load(Threshold.LOAD_MOST, 10, 15, new Gravity("foot-and-shank", 75, 43, 14), 0.5, 8));

@@ -191,6 +191,11 @@ final class Story {
         return this;
     }
 
+    /** The control of a side at its end, graded yesterday. */
+    Story graded(Side side, int grade) {
+        return with(new Event.ControlGraded(side, grade, daysAgo(1), daysAgo(1)));
+    }
+
     Story with(Event event) {
         events.add(event);
         return this;

@@ -55,6 +55,7 @@ public class QueueService {
      * One side of a line in the queue.
      *
      * @param session that the line is part of; null for a line with a plan of its own
+     * @param midline it has no sides: the left stands for the whole
      * @param plain may be accepted among others at once
      * @param to the dose that would be accepted
      * @param fresh reasons that were not there a week ago
@@ -67,6 +68,7 @@ public class QueueService {
             String motion,
             @Nullable String session,
             Side side,
+            boolean midline,
             Standing standing,
             Verdict verdict,
             boolean plain,
@@ -109,7 +111,12 @@ public class QueueService {
     }
 
     private static Waiting waiting(
-            Client client, Line line, @Nullable String session, Proposal proposal, ReasonChange change) {
+            Client client,
+            Line line,
+            @Nullable String session,
+            boolean midline,
+            Proposal proposal,
+            ReasonChange change) {
         return new Waiting(
                 client.id(),
                 client.details().name(),
@@ -117,6 +124,7 @@ public class QueueService {
                 line.motion(),
                 session,
                 proposal.side(),
+                midline,
                 Standing.of(proposal),
                 proposal.verdict(),
                 proposal.plain(),

@@ -130,7 +130,7 @@ class DemoTeller {
         }
     }
 
-    private static Instant at(Moment now, int daysAgo, int hour) {
+    static Instant at(Moment now, int daysAgo, int hour) {
         return now.day(now.instant())
                 .minusDays(daysAgo)
                 .atTime(LocalTime.of(hour, 0))
@@ -194,12 +194,7 @@ class DemoTeller {
         sessions.open(opened, timeline);
         boolean whole = last || random.nextDouble() < life.diligence();
         var end = at.plusSeconds(timeline.seconds());
-        Map<String, List<Timeline.Phase>> blocks = timeline.phases().stream()
-                .filter(p -> p.block() != BlockKind.SET_UP && p.block() != BlockKind.SIDE_CHANGE)
-                .collect(Collectors.groupingBy(Timeline.Phase::blockId, LinkedHashMap::new, Collectors.toList()));
-        var done = blocks.values().stream()
-                .map(phases -> stored(id, phases, at, pain, whole, random))
-                .toList();
+        var done = done(id, timeline, at, pain, whole, random);
         sessions.addBlocks(done);
         var manner = life.besides().gauges();
         if (manner != null && day.daysAgo() <= GAUGED_DAYS) {
@@ -212,6 +207,17 @@ class DemoTeller {
             sessions.addMorning(
                     new Morning(id + "-morning", id, pain < 3, Tenths.of(random.nextInt(3)), morning, morning));
         }
+    }
+
+    /** Every block of a timeline as it was done. */
+    static List<StoredBlock> done(
+            String sessionId, Timeline timeline, Instant at, int pain, boolean whole, Random random) {
+        Map<String, List<Timeline.Phase>> blocks = timeline.phases().stream()
+                .filter(p -> p.block() != BlockKind.SET_UP && p.block() != BlockKind.SIDE_CHANGE)
+                .collect(Collectors.groupingBy(Timeline.Phase::blockId, LinkedHashMap::new, Collectors.toList()));
+        return blocks.values().stream()
+                .map(phases -> stored(sessionId, phases, at, pain, whole, random))
+                .toList();
     }
 
     private static StoredBlock stored(
@@ -252,8 +258,8 @@ class DemoTeller {
     }
 
     /** The coach accepts what the engine proposed that day. */
-    private void decide(Line line, Moment then) {
-        for (var side : Side.PAIR) {
+    void decide(Line line, Moment then) {
+        for (var side : histories.inputs(line, then).plan().trained()) {
             var inputs = histories.inputs(line, then);
             var proposal = Advance.propose(inputs.state(Policy.house()), side, Policy.house(), then);
             if (proposal.verdict() != Verdict.STAY) {
