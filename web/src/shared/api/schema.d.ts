@@ -1650,7 +1650,7 @@ export interface components {
         };
         Alternative: {
             /** @enum {string} */
-            lever: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD";
+            lever: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD" | "STAGE";
             possible: boolean;
             why: {
                 reason: string;
@@ -3200,7 +3200,7 @@ export interface components {
             from: components["schemas"]["Dose"];
             gates: components["schemas"]["GateResult"][];
             /** @enum {string} */
-            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD";
+            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD" | "STAGE";
             /** @enum {string} */
             limiter: "RANGE" | "CONTROL" | "BOTH" | "NEITHER" | "STRUCTURE" | "UNKNOWN";
             notes: {
@@ -3216,6 +3216,7 @@ export interface components {
             sessionsPerWeek: number;
             /** @enum {string} */
             side: "LEFT" | "RIGHT" | "MIDLINE";
+            stage?: string;
             suspends?: string;
             to: components["schemas"]["Dose"];
             unlock: {
@@ -3239,7 +3240,8 @@ export interface components {
         };
         Proposed: {
             /** @enum {string} */
-            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD";
+            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD" | "STAGE";
+            stage?: string;
             to: components["schemas"]["Dose"];
             /** @enum {string} */
             verdict: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
@@ -3418,7 +3420,7 @@ export interface components {
             /** Format: int32 */
             level: number;
             /** @enum {string} */
-            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD";
+            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD" | "STAGE";
             override: boolean;
             /** @enum {string} */
             proposed?: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
@@ -3573,7 +3575,7 @@ export interface components {
             min: number;
             source: components["schemas"]["Source"];
             /** @enum {string} */
-            threshold: "PAIN_TOO_MUCH" | "PAIN_UNSETTLED" | "PAIN_RISE" | "PAIN_CLEAN" | "PAIN_WINDOW_DAYS" | "GAP_STAY_DAYS" | "GAP_DOWN_DAYS" | "GAP_NEWCOMER_DAYS" | "UNKNOWN_HOURS" | "DONE_RATIO" | "PHASE_RATIO" | "SESSIONS_NEEDED" | "FAULTS_A_SET" | "CRAMPS_A_SET" | "EFFORT_TENTHS" | "EFFORT_WITHIN" | "NEAR_MAX_PEAK" | "SORENESS_SPACING" | "NEWCOMER_SESSIONS" | "ANGLE_MARGIN" | "ANGLE_SIGMAS" | "ANGLE_STEP" | "ANGLE_WEEK" | "ANGLE_LEAST" | "COLD_DAYS" | "COLD_SESSIONS" | "TOP_HOLD_STEP" | "CEILING_STEP" | "CEILING_FIRST_TOP" | "SUPPORTED_HOLD_STEP" | "ANGLE_CEILING_DROP" | "DOWN_CEILING" | "CEILING_LEAST" | "DOWN_ANGLE" | "HANDS_OFF_STEP" | "PLATEAU_DAYS" | "PLATEAU_SESSIONS" | "BLOCK_WEEKS" | "ILLNESS_DAYS" | "LEVEL_FIRST" | "LOAD_FIRST" | "LOAD_LEAST" | "LOAD_MOST";
+            threshold: "PAIN_TOO_MUCH" | "PAIN_UNSETTLED" | "PAIN_RISE" | "PAIN_CLEAN" | "PAIN_WINDOW_DAYS" | "GAP_STAY_DAYS" | "GAP_DOWN_DAYS" | "GAP_NEWCOMER_DAYS" | "UNKNOWN_HOURS" | "DONE_RATIO" | "PHASE_RATIO" | "SESSIONS_NEEDED" | "FAULTS_A_SET" | "CRAMPS_A_SET" | "EFFORT_TENTHS" | "EFFORT_WITHIN" | "NEAR_MAX_PEAK" | "SORENESS_SPACING" | "NEWCOMER_SESSIONS" | "ANGLE_MARGIN" | "ANGLE_SIGMAS" | "ANGLE_STEP" | "ANGLE_WEEK" | "ANGLE_LEAST" | "COLD_DAYS" | "COLD_SESSIONS" | "TOP_HOLD_STEP" | "CEILING_STEP" | "CEILING_FIRST_TOP" | "SUPPORTED_HOLD_STEP" | "ANGLE_CEILING_DROP" | "DOWN_CEILING" | "CEILING_LEAST" | "DOWN_ANGLE" | "HANDS_OFF_STEP" | "PLATEAU_DAYS" | "PLATEAU_SESSIONS" | "BLOCK_WEEKS" | "ILLNESS_DAYS" | "LEVEL_FIRST" | "LOAD_FIRST" | "LOAD_LEAST" | "LOAD_MOST" | "STAGE_GRADE";
             /** @enum {string} */
             unit: "DEGREE" | "CENTIMETRE" | "KILOGRAM" | "SECOND" | "MINUTE" | "HOUR" | "DAY" | "PERCENT" | "POINT" | "OF_TEN" | "RATIO" | "COUNT";
             /** Format: double */
@@ -3838,7 +3840,7 @@ export interface components {
         };
         TakenStep: {
             /** @enum {string} */
-            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD";
+            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD" | "STAGE";
             /** @enum {string} */
             verdict: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
             why: {
@@ -3999,6 +4001,7 @@ export interface components {
                 text: string;
             }[];
             lineId: string;
+            midline: boolean;
             motion: string;
             plain: boolean;
             session?: string;

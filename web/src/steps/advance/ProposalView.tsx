@@ -98,6 +98,14 @@ function Since({ change }: { change: Schemas['ReasonChange'] }) {
 }
 
 function Consequences({ proposal }: { proposal: Schemas['Proposal'] }) {
+  if (proposal.stage) {
+    return (
+      <p className="my-3 max-w-prose">
+        Both sides go on there together, at a first dose worked out for that position. What was done here stays in the
+        record, and it can be taken back until the first session there.
+      </p>
+    );
+  }
   if (proposal.consequences.length === 0) return <DoseLine dose={proposal.from} />;
   return (
     <table className="my-3">

@@ -59,7 +59,7 @@ public record Proposal(
 
     /** Whether it may be accepted among others at once: a step up or a stay that asks for nothing and warns of nothing. */
     public boolean plain() {
-        boolean quiet = suspends == null && requests.isEmpty() && notes.isEmpty();
+        boolean quiet = suspends == null && stage == null && requests.isEmpty() && notes.isEmpty();
         return quiet
                 && (verdict == Verdict.STEP_UP
                         || (verdict == Verdict.STAY && failed.stream().noneMatch(f -> WARNINGS.contains(f.reason()))));

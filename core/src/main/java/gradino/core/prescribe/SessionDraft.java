@@ -78,6 +78,24 @@ public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations)
             return Dose.composed(Degrees.of(Double.isFinite(angle) ? angle : 0), on(side));
         }
 
+        /** What this one does, in the place of another: as often, on the same sides, and as long between them. */
+        public LineDraft as(LineDraft other) {
+            return new LineDraft(
+                    id,
+                    motion,
+                    position,
+                    method,
+                    other.sides(),
+                    other.firstSide(),
+                    angles,
+                    left,
+                    right,
+                    setUpSeconds,
+                    sideChangeSeconds,
+                    other.sessionsPerWeek(),
+                    "");
+        }
+
         /** The same line at other doses, as often a week as said. */
         public LineDraft with(Sided<Dose> doses, int perWeek) {
             return new LineDraft(

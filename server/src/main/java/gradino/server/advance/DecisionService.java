@@ -5,6 +5,7 @@ import gradino.core.advance.Change;
 import gradino.core.advance.DecisionCheck;
 import gradino.core.advance.Event.Answer;
 import gradino.core.advance.Event.DoseDecided;
+import gradino.core.advance.LeverId;
 import gradino.core.advance.LineState;
 import gradino.core.advance.Moment;
 import gradino.core.advance.Policy;
@@ -40,6 +41,7 @@ public class DecisionService {
     private final LineHistories histories;
     private final LineStates states;
     private final ClientChanges changes;
+    private final StageMoves stages;
     private final LineService lines;
     private final LineRepository lineRows;
     private final SessionRepository sessions;
@@ -52,6 +54,7 @@ public class DecisionService {
             LineHistories histories,
             LineStates states,
             ClientChanges changes,
+            StageMoves stages,
             LineService lines,
             LineRepository lineRows,
             SessionRepository sessions,
@@ -62,6 +65,7 @@ public class DecisionService {
         this.histories = histories;
         this.states = states;
         this.changes = changes;
+        this.stages = stages;
         this.lines = lines;
         this.lineRows = lineRows;
         this.sessions = sessions;
@@ -237,6 +241,10 @@ public class DecisionService {
                 proposal.engineVersion(),
                 null));
         heavierLessOften(line, proposal, after, now);
+        var stage = proposal.stage();
+        if (stage != null && decision.answer() == Answer.ACCEPTED) {
+            stages.move(line, inputs.plan().method(), stage, now);
+        }
     }
 
     /** When the step enters a harder class, the lower frequency is part of the same decision. */
@@ -270,6 +278,9 @@ public class DecisionService {
             var now = StudioClock.now(clock);
             decisions.undo(decisionId, now);
             asOftenAsBefore(line, decision, now);
+            if (isStage(decision)) {
+                stages.back(line, decision.decided().recordedAt(), now);
+            }
             changes.one(line.clientId());
         }
         return proposals(line);
@@ -282,6 +293,10 @@ public class DecisionService {
                 .reduce((first, second) -> second)
                 .filter(decision::equals)
                 .isPresent();
+    }
+
+    private static boolean isStage(StoredDecision decision) {
+        return decision.decided().lever() == LeverId.STAGE && decision.decided().answer() == Answer.ACCEPTED;
     }
 
     private boolean isTrainedWith(StoredDecision decision) {

@@ -297,11 +297,21 @@ public class LineHistories implements LineHistory {
                 .filter(m -> m.warmth() == Warmth.COLD && m.mode() != Mode.HANDS_OFF)
                 .filter(m -> m.motion().equals(line.motion()) && m.position().equals(line.position()))
                 .toList();
+        measurements.of(line.clientId()).stream()
+                .filter(m -> m.motion().equals(line.motion()) && m.position().equals(line.position()))
+                .forEach(m -> graded(m, events));
         var instrument = instrument(line, series);
         series.stream()
                 .filter(m -> m.instrument() == instrument)
                 .forEach(m -> events.add(new Event.MeasuredCold(
                         ComposedRuns.onSide(m.side()), m.mode(), m.reading(book), m.endFeel(), m.recordedAt())));
+    }
+
+    private static void graded(Measurement m, List<Event> events) {
+        var grade = m.controlGrade();
+        if (grade != null) {
+            events.add(new Event.ControlGraded(ComposedRuns.onSide(m.side()), grade, m.happenedAt(), m.recordedAt()));
+        }
     }
 
     /** A composed line takes the series of the newest reading: nobody chose one for it. */

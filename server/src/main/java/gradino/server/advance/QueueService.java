@@ -11,6 +11,7 @@ import gradino.core.because.Because;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.SidePlan;
 import gradino.server.advance.LineStates.Both;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
@@ -104,6 +105,7 @@ public class QueueService {
                         client,
                         line,
                         compositions.nameOf(line),
+                        states.now().plan().sides() == SidePlan.MIDLINE,
                         proposal,
                         states.sinceLastWeek(proposal, policy, now)));
             }

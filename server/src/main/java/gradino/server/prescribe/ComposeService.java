@@ -103,7 +103,7 @@ public class ComposeService {
     }
 
     @Transactional(readOnly = true)
-    Composition get(String clientId, String id) {
+    public Composition get(String clientId, String id) {
         clients.get(clientId);
         return compositions.newest(clientId, id).map(this::inForce).orElseThrow(Problem::nothingHere);
     }
@@ -134,7 +134,7 @@ public class ComposeService {
 
     /** Keeps a session; what breaks a restriction or cannot be is refused with its reasons. */
     @Transactional
-    Composition save(String clientId, String id, String name, SessionDraft draft) {
+    public Composition save(String clientId, String id, String name, SessionDraft draft) {
         var checked = SessionCheck.check(draft, contexts.fresh(clients.get(clientId)), methods.methods());
         Problem.throwIfBlocking(checked.findings());
         if (checked.timeline().isEmpty()) {

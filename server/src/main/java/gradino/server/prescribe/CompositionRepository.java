@@ -45,6 +45,15 @@ public class CompositionRepository {
         return sql.list("SELECT * FROM composition ORDER BY seq", this::composition);
     }
 
+    /** Every saving of one, oldest first. */
+    public List<Composition> versions(String clientId, String id) {
+        return sql.list(
+                "SELECT * FROM composition WHERE client_id = ? AND id = ? ORDER BY seq",
+                this::composition,
+                clientId,
+                id);
+    }
+
     public List<StudioMethod> allMethods() {
         return sql.list(
                 "SELECT * FROM studio_method ORDER BY seq",

@@ -8,7 +8,7 @@ import org.jspecify.annotations.Nullable;
  * One prescribed item for one client; its plan and doses come from {@link LineHistory}.
  *
  * @param composed which line of which composed session it is; null for a line with a plan of its own
- * @param endedAt when it was taken out of its session; null while it is in it
+ * @param endedAt when it was taken out of its session or went on in a harder position; null while it is trained
  */
 public record Line(
         String id,

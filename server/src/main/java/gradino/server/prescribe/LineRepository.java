@@ -36,10 +36,10 @@ public class LineRepository implements Whose {
 
     /** Lines with a plan of their own. */
     public List<Line> of(String clientId) {
-        return sql.list(
-                "SELECT * FROM line WHERE client_id = ? AND composition_id IS NULL ORDER BY happened_at, id",
-                LineRepository::line,
-                clientId);
+        return sql.list("""
+                SELECT * FROM line WHERE client_id = ? AND composition_id IS NULL AND ended_at IS NULL
+                 ORDER BY happened_at, id
+                """, LineRepository::line, clientId);
     }
 
     /** Those, and the lines of composed sessions as they are now. */
@@ -59,8 +59,8 @@ public class LineRepository implements Whose {
                 compositionId);
     }
 
-    /** @param at when it was taken out of its session; null when it is in it again */
-    void end(String lineId, @Nullable Instant at) {
+    /** @param at when it was taken out of its session or went on in a harder position; null when it is trained again */
+    public void end(String lineId, @Nullable Instant at) {
         sql.update("UPDATE line SET ended_at = ? WHERE id = ?", at, lineId);
     }
 

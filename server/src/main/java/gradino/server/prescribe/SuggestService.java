@@ -71,7 +71,7 @@ public class SuggestService {
 
     /** A line as the client may begin with it, at the own angle where the position was measured. */
     @Transactional(readOnly = true)
-    LineDraft line(String clientId, String motionId, String positionId, String methodId, String lineId) {
+    public LineDraft line(String clientId, String motionId, String positionId, String methodId, String lineId) {
         var client = clients.get(clientId);
         var motion = Catalogue.motion(motionId)
                 .orElseThrow(() -> Problem.invalid("motion", "unknown-motion", "Pick a motion of the list."));

@@ -1,0 +1,168 @@
+package gradino.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.util.Locale;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A line goes on in a harder position, alone or within a composed session, and comes back. */
+public class StageMoveTest {
+    private static final String CLIENT = "/api/clients/" + Scene.CLIENT;
+    private static final String HARDER = "seated-90-90-rear";
+    private TestServer server;
+    private Scene scene;
+
+    @BeforeMethod
+    public void start() {
+        server = TestServer.empty();
+        scene = new Scene(server).client().measured(36, 30).prescribed();
+    }
+
+    @AfterMethod(alwaysRun = true)
+    public void stop() {
+        server.close();
+    }
+
+    /** Everything but the position is at its top: nobody is a newcomer, the range leaves no room, both sides are graded. */
+    private void atTheTop() {
+        for (int n = 1; n <= 4; n++) {
+            scene.cleanSession("early" + n);
+        }
+        var plan = (ObjectNode) server.get("/api/lines/" + Scene.LINE).body().path("plan");
+        for (var side : new String[] {"left", "right"}) {
+            var dose = (ObjectNode) plan.at("/doses/" + side);
+            dose.put("supportedHoldSeconds", 120);
+            dose.put("sets", 4);
+            dose.put("ceiling", 100);
+            dose.put("topHoldSeconds", 20);
+            dose.put("angle", 34);
+        }
+        var more = server.put(CLIENT + "/details", Scene.DETAILS.replace("\"minutes\":20", "\"minutes\":90"));
+        assertThat(more.status()).as(more.body().toString()).isEqualTo(200);
+        assertThat(server.put("/api/lines/" + Scene.LINE + "/plan", plan.toString())
+                        .status())
+                .isEqualTo(200);
+        server.clock.move(Duration.ofHours(1));
+        scene.cleanSession("top1");
+        server.clock.move(Duration.ofDays(1));
+        scene.cleanSession("top2");
+        grade("prone-knee-bent");
+    }
+
+    private void grade(String position) {
+        for (var side : new String[] {"LEFT", "RIGHT"}) {
+            for (var mode : new String[] {"PASSIVE", "ACTIVE"}) {
+                int angle = mode.equals("PASSIVE") ? 36 : 30;
+                var text = Scene.measurement(position + side + mode, side, mode, angle + "," + angle)
+                        .replace("prone-knee-bent", position);
+                var graded = mode.equals("ACTIVE") ? text.replace("\"note\"", "\"controlGrade\":2,\"note\"") : text;
+                var answer = server.post(CLIENT + "/measurements", graded);
+                assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+            }
+        }
+    }
+
+    private JsonNode lines() {
+        return server.get("/api/today").body().at("/clients/0/lines");
+    }
+
+    private TestServer.Answer accept(String line, String id, String side) {
+        var seen = server.get("/api/lines/" + line + "/proposals")
+                .body()
+                .at("/sides/" + side.toLowerCase(Locale.ROOT) + "/proposal");
+        return server.post(
+                "/api/lines/" + line + "/decisions",
+                "{\"id\":\"%s\",\"side\":\"%s\",\"answer\":\"ACCEPTED\",\"seen\":%s,\"reason\":\"\"}"
+                        .formatted(id, side, seen.path("to")));
+    }
+
+    @Test
+    public void aLineGoesOnInTheHarderPositionOnceItIsMeasuredThere() {
+        atTheTop();
+        var proposal = scene.proposal("left").path("proposal");
+        assertThat(proposal.path("stage").asString()).as(proposal.toString()).isEqualTo(HARDER);
+        var early = accept(Scene.LINE, "d1", "LEFT");
+        assertThat(early.status()).isEqualTo(409);
+        assertThat(early.body().path("detail").asString()).contains("seated 90-90, rear leg", "left and right");
+        assertThat(server.get("/api/lines/" + Scene.LINE + "/decisions")
+                        .body()
+                        .valueStream()
+                        .noneMatch(d -> d.path("id").asString().equals("d1")))
+                .isTrue();
+        grade(HARDER);
+        assertThat(accept(Scene.LINE, "d2", "LEFT").status()).isEqualTo(200);
+        assertThat(lines().size()).isEqualTo(1);
+        assertThat(lines().at("/0/position").asString()).isEqualTo(HARDER);
+        var back = server.me().delete("/api/lines/" + Scene.LINE + "/decisions/d2");
+        assertThat(back.status()).as(back.body().toString()).isEqualTo(200);
+        assertThat(lines().at("/0/position").asString()).isEqualTo("prone-knee-bent");
+        assertThat(lines().at("/0/sessionsDone").asInt()).isEqualTo(6);
+    }
+
+    @Test
+    public void whatWasTrainedInTheHarderPositionIsNotTakenBack() {
+        atTheTop();
+        grade(HARDER);
+        accept(Scene.LINE, "d1", "LEFT");
+        var harder = lines().at("/0/lineId").asString();
+        server.clock.move(Duration.ofHours(1));
+        assertThat(server.post("/api/lines/" + harder + "/sessions", "{\"id\":\"s\"}")
+                        .status())
+                .isEqualTo(200);
+        assertThat(server.me()
+                        .delete("/api/lines/" + Scene.LINE + "/decisions/d1")
+                        .status())
+                .isEqualTo(409);
+    }
+
+    @Test
+    public void aLineOfASessionGoesOnWithinItAndComesBackAsItWas() {
+        grade("prone-knee-bent");
+        var path = CLIENT + "/compositions/evening";
+        var line = (ObjectNode) server.get(CLIENT
+                        + "/score/line?motion=hip-internal-rotation&position=prone-knee-bent&id=l1&method=stage-ladder")
+                .body();
+        for (var side : new String[] {"left", "right"}) {
+            for (var block : line.path(side)) {
+                var numbers = (ObjectNode) block.path("numbers");
+                if (block.path("form").asString().equals("LIFT_OFF")) {
+                    numbers.put("repetitions", 10).put("hold", 5);
+                } else if (block.path("form").asString().equals("TRANSITION")) {
+                    numbers.put("repetitions", 10);
+                }
+            }
+        }
+        var text = "{\"name\":\"Evening\",\"draft\":{\"warmUp\":[],\"stations\":[{\"lines\":[%s],\"rounds\":1,"
+                + "\"restSeconds\":0,\"oneSetUp\":false}]}}";
+        assertThat(server.put(path, text.formatted(line)).status()).isEqualTo(200);
+        var before =
+                server.get(path).body().at("/draft/stations/0/lines/0/left").toString();
+        for (int n = 1; n <= 2; n++) {
+            var floor = server.post(path + "/sessions", "{\"id\":\"e%d\"}".formatted(n))
+                    .body();
+            scene.doAll(floor).close("e" + n);
+            server.clock.move(Duration.ofHours(20));
+            scene.morning("e" + n);
+            server.clock.move(Duration.ofHours(52));
+        }
+        var id = lines().valueStream()
+                .filter(l -> l.path("session").asString().equals("Evening"))
+                .findFirst()
+                .orElseThrow()
+                .path("lineId")
+                .asString();
+        var accepted = accept(id, "d1", "LEFT");
+        assertThat(accepted.status()).as(accepted.body().toString()).isEqualTo(200);
+        var draft = "/draft/stations/0/lines/0";
+        assertThat(server.get(path).body().at(draft + "/position").asString()).isEqualTo(HARDER);
+        var back = server.me().delete("/api/lines/" + id + "/decisions/d1");
+        assertThat(back.status()).as(back.body().toString()).isEqualTo(200);
+        assertThat(server.get(path).body().at(draft + "/position").asString()).isEqualTo("prone-knee-bent");
+        assertThat(server.get(path).body().at(draft + "/left").toString()).isEqualTo(before);
+    }
+}
