@@ -13,7 +13,7 @@ import gradino.core.body.Side;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
-import java.time.ZoneOffset;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -66,7 +66,8 @@ final class AdvanceBench {
     }
 
     private static Moment now() {
-        return new Moment(CoreBench.NOW, ZoneOffset.UTC);
+        // A region, as a studio has one.
+        return new Moment(CoreBench.NOW, ZoneId.of("Europe/Lisbon"));
     }
 
     /** 1,000 clients × 6 lines × 2 sides × 100 sessions on two threads. */

@@ -18,6 +18,7 @@ import gradino.core.prescribe.PlanContext;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.IntConsumer;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -37,9 +38,25 @@ public final class Advance {
 
     /** As {@link #propose}, only what it comes to: for going through thousands of states. */
     static Proposed step(Situation now) {
+        return step(now, 0, gate -> {});
+    }
+
+    /**
+     * As above, when it is known that the first gates decide nothing.
+     *
+     * @param judged hears of each gate as it is judged
+     */
+    static Proposed step(Situation now, int firstGate, IntConsumer judged) {
         return suspension(now)
                 .map(p -> new Proposed(p.verdict(), p.lever(), p.why(), p.to(), p.stage()))
-                .orElseGet(() -> judge(now, now.dose(), null, true).step());
+                .orElseGet(() -> {
+                    var draft = new Draft(now, now.dose(), null, true);
+                    for (int i = firstGate; i < GATES.size() && draft.deciding == null; i++) {
+                        draft.judge(GATES.get(i));
+                        judged.accept(i);
+                    }
+                    return draft.step();
+                });
     }
 
     public static Proposal propose(LineState state, Side side, Policy policy, Moment moment) {
@@ -112,22 +129,12 @@ public final class Advance {
     }
 
     private static Proposal judged(Situation s, Dose inForce, @Nullable String suspends) {
-        var draft = judge(s, inForce, suspends, false);
+        var draft = new Draft(s, inForce, suspends, false);
+        GATES.forEach(draft::judge);
         return draft.proposal(draft.step());
     }
 
-    /** @param lean leaves out what only a reader needs: gates after the deciding one, levers after the step */
-    private static Draft judge(Situation s, Dose inForce, @Nullable String suspends, boolean lean) {
-        var draft = new Draft(s, inForce, suspends, lean);
-        for (var gate : GATES) {
-            if (draft.deciding == null || !lean) {
-                draft.judge(gate);
-            }
-        }
-        return draft;
-    }
-
-    /** Gathers one proposal; lives for one call. */
+    /** Gathers one proposal; lives for one call. Lean, it leaves out what only a reader needs: levers after the step. */
     private static final class Draft {
         private final Situation s;
         private final Dose inForce;

@@ -1,11 +1,12 @@
 package gradino.core.advance;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
 
 /** How often somebody came, and what kept them away. */
 final class Attendance {
+    private static final long SECONDS_A_DAY = 86_400;
+
     private final LineState state;
     private final Policy policy;
     private final Moment moment;
@@ -58,6 +59,10 @@ final class Attendance {
         return newcomer;
     }
 
+    private static long secondsBetween(SessionFacts earlier, SessionFacts later) {
+        return later.endedAt().getEpochSecond() - earlier.endedAt().getEpochSecond();
+    }
+
     private boolean isNewcomer() {
         var all = state.sessions();
         int wanted = policy.whole(Threshold.NEWCOMER_SESSIONS);
@@ -68,11 +73,7 @@ final class Attendance {
         int run = 0;
         for (int i = all.size() - 1; i >= 0 && run < wanted; i--) {
             run++;
-            boolean away = i > 0
-                    && Duration.between(all.get(i - 1).endedAt(), all.get(i).endedAt())
-                                    .toDays()
-                            >= longAway;
-            if (away) {
+            if (i > 0 && secondsBetween(all.get(i - 1), all.get(i)) >= longAway * SECONDS_A_DAY) {
                 break;
             }
         }

@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 
 /**
  * Another policy over a recorded line, one step ahead from each recorded state: what it would have proposed just before every
@@ -62,15 +63,20 @@ public final class Backtest {
     /** Gathers the differences of one line; lives for one call. */
     private static final class Run {
         private final ZoneId zone;
-        private final Policy one;
+        private final Policy.Watched one;
         private final Policy other;
         private final List<Parting> found = new ArrayList<>();
         private Sided<Situation.Checked> checked = Sided.of(side -> new Situation.Checked());
         private int states;
 
+        /** The first gate that asked for a number that differs, or the last that was judged: those before it pass under both. */
+        private int firstGate;
+
+        private boolean parted;
+
         Run(ZoneId zone, Policy one, Policy other) {
             this.zone = zone;
-            this.one = one;
+            this.one = new Policy.Watched(one, other);
             this.other = other;
         }
 
@@ -79,12 +85,25 @@ public final class Backtest {
             checked = Sided.of(side -> new Situation.Checked());
         }
 
+        private void judged(int gate) {
+            if (!parted) {
+                firstGate = gate;
+            }
+            parted = one.wasAsked();
+        }
+
         void compare(LineState state, Side side, Instant at) {
             states++;
+            one.forget();
             var here = new Situation(state, side, one, new Moment(at, zone), checked.on(side));
-            var a = Advance.step(here);
-            var b = Advance.step(here.under(other));
-            if (a.verdict() != b.verdict() || !a.to().equals(b.to())) {
+            firstGate = 0;
+            parted = one.wasAsked();
+            var a = Advance.step(here, 0, this::judged);
+            if (!one.wasAsked()) {
+                return;
+            }
+            var b = Advance.step(here.under(other), firstGate, gate -> {});
+            if (a.verdict() != b.verdict() || !a.to().equals(b.to()) || !Objects.equals(a.stage(), b.stage())) {
                 found.add(new Parting(side, at, a, b, Turn.of(a.verdict(), b.verdict())));
             }
         }

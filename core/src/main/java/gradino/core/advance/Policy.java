@@ -8,13 +8,15 @@ import gradino.core.quantity.Degrees;
 import gradino.core.quantity.OutOfBoundsException;
 import gradino.core.quantity.UncertainAngle;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.Map;
+import java.util.Set;
 import org.apache.commons.csv.CSVRecord;
 
 /**
  * The numbers by which steps are judged. A stored decision names the version.
  */
-public final class Policy {
+public class Policy {
     private static final Policy HOUSE = load();
 
     private final String version;
@@ -96,12 +98,45 @@ public final class Policy {
         return entry(threshold).unit();
     }
 
+    /** Every number of the policy is asked for here. */
     public Entry entry(Threshold threshold) {
         var entry = entries.get(threshold);
         if (entry == null) {
             throw new IllegalStateException("no " + threshold);
         }
         return entry;
+    }
+
+    /** The same numbers, and whether one was asked for that another policy sets otherwise. */
+    static final class Watched extends Policy {
+        private final Set<Threshold> different = EnumSet.noneOf(Threshold.class);
+        private final boolean otherNoise;
+        private boolean asked;
+
+        Watched(Policy policy, Policy other) {
+            super(policy.version, policy.entries, policy.noise);
+            otherNoise = !policy.noise.equals(other.noise);
+            for (var threshold : Threshold.values()) {
+                if (policy.entry(threshold).value() != other.entry(threshold).value()) {
+                    different.add(threshold);
+                }
+            }
+        }
+
+        void forget() {
+            asked = otherNoise;
+        }
+
+        /** Since it was last made to forget: what was worked out without may be worked out anew and comes to the same. */
+        boolean wasAsked() {
+            return asked;
+        }
+
+        @Override
+        public Entry entry(Threshold threshold) {
+            asked |= different.contains(threshold);
+            return super.entry(threshold);
+        }
     }
 
     private static Policy load() {

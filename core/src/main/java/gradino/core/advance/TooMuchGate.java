@@ -70,17 +70,16 @@ final class TooMuchGate implements Gate {
     }
 
     private Optional<Judgement> contractionTooLong(Situation s) {
+        var cap = s.state().client().limits().contractionCap();
+        if (cap.isEmpty() || s.dose().topHoldSeconds() == 0) {
+            return Optional.empty();
+        }
         int longest = s.changeTo(s.dose()).longestContractionSeconds();
-        return s.state()
-                .client()
-                .limits()
-                .contractionCap()
-                .filter(r -> longest > r.bound() && s.dose().topHoldSeconds() > 0)
-                .map(r -> {
-                    var because = Because.of(
-                            Reason.CONTRACTION_TOO_LONG, amount(longest, Unit.SECOND), amount(r.bound(), Unit.SECOND));
-                    return down(s, Threshold.PAIN_TOO_MUCH, worst(s), because, DownCause.CONTRACTION_CAPPED);
-                });
+        return cap.filter(r -> longest > r.bound()).map(r -> {
+            var because = Because.of(
+                    Reason.CONTRACTION_TOO_LONG, amount(longest, Unit.SECOND), amount(r.bound(), Unit.SECOND));
+            return down(s, Threshold.PAIN_TOO_MUCH, worst(s), because, DownCause.CONTRACTION_CAPPED);
+        });
     }
 
     private Optional<Judgement> painAbove(Situation s) {
@@ -133,11 +132,15 @@ final class TooMuchGate implements Gate {
         if (s.undecided().isEmpty()) {
             return Optional.empty();
         }
-        var window = Duration.ofDays(s.whole(Threshold.PAIN_WINDOW_DAYS));
+        int days = s.whole(Threshold.PAIN_WINDOW_DAYS);
         var now = s.moment().instant();
-        var recent = meanPain(s, now.minus(window), now);
-        var before = meanPain(s, now.minus(window.multipliedBy(2)), now.minus(window));
-        if (recent.isEmpty() || before.isEmpty()) {
+        var since = now.minus(Duration.ofDays(days));
+        var recent = meanPain(s, since, now);
+        if (recent.isEmpty()) {
+            return Optional.empty();
+        }
+        var before = meanPain(s, now.minus(Duration.ofDays(2L * days)), since);
+        if (before.isEmpty()) {
             return Optional.empty();
         }
         double rise = recent.getAsDouble() - before.getAsDouble();

@@ -31,9 +31,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.stream.IntStream;
@@ -294,5 +296,54 @@ public class LivedHistoryTest {
                     .toList();
             assertThat(PlanCheck.checkSide(plan, p.side(), s.context())).isEqualTo(whole);
         });
+    }
+
+    @DataProvider
+    public Object[][] thresholds() {
+        return Arrays.stream(Threshold.values()).map(t -> new Object[] {t}).toArray(Object[][]::new);
+    }
+
+    /** Gates that asked for nothing that differs are not judged twice: the outcome must be that of judging everything twice. */
+    @Test(dataProvider = "thresholds")
+    public void anotherPolicyOverALifeComesToWhatJudgingTwiceDoes(Threshold threshold) {
+        for (int seed = 0; seed < 6; seed++) {
+            var life = live(seed, (l, p) -> {});
+            var entry = POLICY.entry(threshold);
+            for (double value : new double[] {entry.min(), entry.max()}) {
+                var other = POLICY.with("other", Map.of(threshold, value));
+                var found = Backtest.of(life.start, life.events, life.moment(), POLICY, other)
+                        .differences();
+                assertThat(found.stream().map(d -> d.side() + " " + d.at() + d.one() + d.other()))
+                        .containsExactlyElementsOf(judgedTwice(life, other));
+            }
+        }
+    }
+
+    private static List<String> judgedTwice(Life life, Policy other) {
+        var found = new ArrayList<String>();
+        var state = life.start;
+        for (var event : LineState.inOrder(life.events)) {
+            if (event instanceof Event.SessionHeld held && !state.sessions().isEmpty()) {
+                for (var side : Side.PAIR) {
+                    part(state, side, held.session().startedAt(), other, found);
+                }
+            } else if (event instanceof Event.DoseDecided decided) {
+                part(state, decided.side(), decided.happenedAt(), other, found);
+            }
+            state = state.step(event, POLICY.noise());
+        }
+        for (var side : Side.PAIR) {
+            part(state, side, life.now, other, found);
+        }
+        return found;
+    }
+
+    private static void part(LineState state, Side side, Instant at, Policy other, List<String> found) {
+        var moment = new Moment(at, ZoneOffset.UTC);
+        var a = Advance.step(new Situation(state, side, POLICY, moment));
+        var b = Advance.step(new Situation(state, side, other, moment));
+        if (a.verdict() != b.verdict() || !a.to().equals(b.to())) {
+            found.add(side + " " + at + a + b);
+        }
     }
 }
