@@ -121,6 +121,13 @@ public class KeptLinesTest {
                         .toString();
                 fine(server.put("/api/lines/" + Scene.LINE + "/plan", plan.replace("\"sets\":2", "\"sets\":3")));
             }),
+            after("a composed session", true, (server, scene) -> AnySession.everyBlock(server.me(), "all")),
+            after("a run of a composed session", true, (server, scene) -> {
+                AnySession.everyBlock(server.me(), "all");
+                var path = "/api/clients/" + Scene.CLIENT + "/compositions/all/sessions";
+                scene.doAll(fine(server.post(path, "{\"id\":\"run\"}")).body());
+                scene.close("run");
+            }),
             after("a file with a reading", true, (server, scene) -> {
                 var file = new String(server.bytes("/api/exchange/files/measurements.csv"), StandardCharsets.UTF_8);
                 var rows = file.split("\r\n");

@@ -47,16 +47,18 @@ public final class Backtest {
         var state = start;
         for (var event : LineState.inOrder(LineState.upTo(events, now.instant()))) {
             if (event instanceof Event.SessionHeld held && !state.sessions().isEmpty()) {
-                run.compare(state, Side.LEFT, held.session().startedAt());
-                run.compare(state, Side.RIGHT, held.session().startedAt());
+                for (var side : start.plan().trained()) {
+                    run.compare(state, side, held.session().startedAt());
+                }
             } else if (event instanceof Event.DoseDecided decided) {
                 run.compare(state, decided.side(), decided.happenedAt());
                 run.doseChanged();
             }
             state = state.step(event, one.noise());
         }
-        run.compare(state, Side.LEFT, now.instant());
-        run.compare(state, Side.RIGHT, now.instant());
+        for (var side : start.plan().trained()) {
+            run.compare(state, side, now.instant());
+        }
         return new Result(run.states, run.found);
     }
 
