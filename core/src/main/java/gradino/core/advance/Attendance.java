@@ -59,10 +59,6 @@ final class Attendance {
         return newcomer;
     }
 
-    private static long secondsBetween(SessionFacts earlier, SessionFacts later) {
-        return later.endedAt().getEpochSecond() - earlier.endedAt().getEpochSecond();
-    }
-
     private boolean isNewcomer() {
         var all = state.sessions();
         int wanted = policy.whole(Threshold.NEWCOMER_SESSIONS);
@@ -73,7 +69,7 @@ final class Attendance {
         int run = 0;
         for (int i = all.size() - 1; i >= 0 && run < wanted; i--) {
             run++;
-            if (i > 0 && secondsBetween(all.get(i - 1), all.get(i)) >= longAway * SECONDS_A_DAY) {
+            if (i > 0 && all.get(i).secondsAfter(all.get(i - 1)) >= longAway * SECONDS_A_DAY) {
                 break;
             }
         }

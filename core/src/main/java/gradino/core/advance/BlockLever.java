@@ -34,7 +34,7 @@ final class BlockLever implements Lever {
             for (var place : BlockNumbers.of(s.dose().blocks(), step.form())) {
                 there = true;
                 double old = place.block().number(step.number());
-                double next = Math.min(most(s, place, step), old + step.step());
+                double next = Math.min(most(s, place, step), old + step.step(s.policy()));
                 if (next > old) {
                     return moved(s, place, step, next);
                 }

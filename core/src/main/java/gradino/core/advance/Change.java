@@ -54,7 +54,7 @@ public record Change(String what, double from, double to, Unit unit) {
             var other = to.get(i);
             if (one.form() == other.form()) {
                 for (var p : BlockParameter.of(one.form())) {
-                    add(changes, name(one.form(), p), one.number(p.name()), other.number(p.name()), unit(p));
+                    add(changes, name(one.form(), p), one.number(p.name()), other.number(p.name()), p.spoken());
                 }
                 steps(changes, one, other);
                 blocks(changes, one.blocks(), other.blocks());
@@ -77,17 +77,6 @@ public record Change(String what, double from, double to, Unit unit) {
                 .mapToDouble(BlockDraft.Tread::effort)
                 .max()
                 .orElse(0);
-    }
-
-    private static Unit unit(BlockParameter parameter) {
-        return switch (parameter.unit()) {
-            case "s" -> Unit.SECOND;
-            case "%" -> Unit.PERCENT;
-            case "cm" -> Unit.CENTIMETRE;
-            case "kg" -> Unit.KILOGRAM;
-            case "of 10" -> Unit.OF_TEN;
-            default -> Unit.COUNT;
-        };
     }
 
     private static void add(List<Change> changes, String what, double from, double to, Unit unit) {

@@ -7,12 +7,14 @@ import gradino.core.prescribe.BlockForm;
 import gradino.core.prescribe.BlockParameter;
 import java.util.List;
 import org.apache.commons.csv.CSVRecord;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a word of a method's ladder moves in a composed line, from {@code ladder-steps.csv}: a word may name several numbers, the
  * first that has room is moved.
  *
- * @param step what one step adds
+ * @param usualStep what one step adds where the policy says nothing of it
+ * @param policyStep the policy's number for it; null where it has none
  * @param label of the number, for a reader
  */
 record LadderStep(
@@ -20,7 +22,8 @@ record LadderStep(
         LeverId lever,
         BlockForm form,
         String number,
-        double step,
+        double usualStep,
+        @Nullable Threshold policyStep,
         String label,
         Unit unit,
         Source source) {
@@ -28,6 +31,10 @@ record LadderStep(
 
     static List<LadderStep> of(String word) {
         return ALL.stream().filter(s -> s.word().equals(word)).toList();
+    }
+
+    double step(Policy policy) {
+        return policyStep == null ? usualStep : policy.value(policyStep);
     }
 
     private static LadderStep row(CSVRecord row) {
@@ -40,17 +47,9 @@ record LadderStep(
                 form,
                 parameter.name(),
                 Double.parseDouble(row.get("step")),
+                row.get("policy").isEmpty() ? null : Threshold.valueOf(row.get("policy")),
                 row.get("label"),
-                unit(parameter.unit()),
+                parameter.spoken(),
                 Source.parse(row.get("source")));
-    }
-
-    private static Unit unit(String text) {
-        return switch (text) {
-            case "s" -> Unit.SECOND;
-            case "cm" -> Unit.CENTIMETRE;
-            case "" -> Unit.COUNT;
-            default -> throw new IllegalArgumentException("no step in " + text);
-        };
     }
 }

@@ -107,11 +107,7 @@ final class RungSessions {
 
     private boolean isFarFrom(SessionFacts earlier, SessionFacts later) {
         int most = EffortClass.of(dose.ceiling()).spacingDays() + 1;
-        return secondsBetween(earlier, later) > most * SECONDS_A_DAY + SECONDS_CLOCKS_ARE_SET_BY;
-    }
-
-    private static long secondsBetween(SessionFacts earlier, SessionFacts later) {
-        return later.endedAt().getEpochSecond() - earlier.endedAt().getEpochSecond();
+        return later.secondsAfter(earlier) > most * SECONDS_A_DAY + SECONDS_CLOCKS_ARE_SET_BY;
     }
 
     private List<List<SessionFacts>> grouped(List<SessionFacts> known) {
@@ -131,7 +127,7 @@ final class RungSessions {
 
     /** By the calendar; far apart or close together no calendar is needed. */
     private boolean isFree(SessionFacts first, SessionFacts later, int days) {
-        if (secondsBetween(first, later) > days * SECONDS_A_DAY + SECONDS_CLOCKS_ARE_SET_BY) {
+        if (later.secondsAfter(first) > days * SECONDS_A_DAY + SECONDS_CLOCKS_ARE_SET_BY) {
             return true;
         }
         return !moment.day(later.endedAt()).isBefore(moment.day(first.endedAt()).plusDays(days));

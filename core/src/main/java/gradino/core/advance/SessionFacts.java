@@ -40,6 +40,10 @@ record SessionFacts(
         return sides.on(side);
     }
 
+    long secondsAfter(SessionFacts earlier) {
+        return endedAt.getEpochSecond() - earlier.endedAt.getEpochSecond();
+    }
+
     /** When the last word about this session came in. */
     Instant lastHeard() {
         return morning != null && morning.recordedAt().isAfter(recordedAt) ? morning.recordedAt() : recordedAt;

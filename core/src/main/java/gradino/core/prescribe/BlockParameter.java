@@ -1,6 +1,7 @@
 package gradino.core.prescribe;
 
 import gradino.core.because.Source;
+import gradino.core.because.Unit;
 import gradino.core.body.DataFile;
 import java.util.List;
 import java.util.Optional;
@@ -22,6 +23,19 @@ public record BlockParameter(
         double step,
         Source source) {
     private static final List<BlockParameter> ALL = DataFile.rows("block-parameters.csv", BlockParameter::row);
+
+    /** Its unit as reasons speak in it. */
+    public Unit spoken() {
+        return switch (unit) {
+            case "s" -> Unit.SECOND;
+            case "%" -> Unit.PERCENT;
+            case "cm" -> Unit.CENTIMETRE;
+            case "kg" -> Unit.KILOGRAM;
+            case "of 10" -> Unit.OF_TEN;
+            case "" -> Unit.COUNT;
+            default -> throw new IllegalStateException("no unit called " + unit);
+        };
+    }
 
     public static List<BlockParameter> all() {
         return ALL;

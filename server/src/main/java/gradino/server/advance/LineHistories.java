@@ -14,10 +14,7 @@ import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.effort.Gravity;
 import gradino.core.effort.Limb;
-import gradino.core.measure.Instrument;
 import gradino.core.measure.LimiterReason.Wanted;
-import gradino.core.measure.Mode;
-import gradino.core.measure.Warmth;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.Method;
 import gradino.core.prescribe.Plan;
@@ -28,8 +25,6 @@ import gradino.server.intake.Client;
 import gradino.server.intake.ClientRepository;
 import gradino.server.intake.IntakeRepository;
 import gradino.server.intake.IntakeRepository.StoredClearance;
-import gradino.server.measure.Measurement;
-import gradino.server.measure.MeasurementRepository;
 import gradino.server.measure.NoiseService;
 import gradino.server.measure.Ranges;
 import gradino.server.perform.SessionRepository;
@@ -64,7 +59,7 @@ public class LineHistories implements LineHistory {
     private final LineRepository lines;
     private final ClientRepository clients;
     private final IntakeRepository intakes;
-    private final MeasurementRepository measurements;
+    private final LineReadings readings;
     private final NoiseService noise;
     private final SessionRepository sessions;
     private final TraceRepository traces;
@@ -78,7 +73,7 @@ public class LineHistories implements LineHistory {
             LineRepository lines,
             ClientRepository clients,
             IntakeRepository intakes,
-            MeasurementRepository measurements,
+            LineReadings readings,
             NoiseService noise,
             SessionRepository sessions,
             TraceRepository traces,
@@ -90,7 +85,7 @@ public class LineHistories implements LineHistory {
         this.lines = lines;
         this.clients = clients;
         this.intakes = intakes;
-        this.measurements = measurements;
+        this.readings = readings;
         this.noise = noise;
         this.sessions = sessions;
         this.traces = traces;
@@ -115,7 +110,7 @@ public class LineHistories implements LineHistory {
     public Inputs inputs(Line line, Moment moment) {
         var client = clients.find(line.clientId()).orElseThrow(() -> Problem.notFound("client"));
         var events = new ArrayList<Event>();
-        measured(line, events);
+        readings.of(line, events);
         held(line, events);
         sessions.mornings(line.id())
                 .forEach(m -> events.add(new Event.MorningAnswered(
@@ -289,39 +284,6 @@ public class LineHistories implements LineHistory {
                 .map(Limb::gravity)
                 .findFirst()
                 .orElse(null);
-    }
-
-    private void measured(Line line, List<Event> events) {
-        var book = noise.book();
-        var series = measurements.of(line.clientId()).stream()
-                .filter(m -> m.warmth() == Warmth.COLD && m.mode() != Mode.HANDS_OFF)
-                .filter(m -> m.motion().equals(line.motion()) && m.position().equals(line.position()))
-                .toList();
-        measurements.of(line.clientId()).stream()
-                .filter(m -> m.motion().equals(line.motion()) && m.position().equals(line.position()))
-                .forEach(m -> graded(m, events));
-        var instrument = instrument(line, series);
-        series.stream()
-                .filter(m -> m.instrument() == instrument)
-                .forEach(m -> events.add(new Event.MeasuredCold(
-                        ComposedRuns.onSide(m.side()), m.mode(), m.reading(book), m.endFeel(), m.recordedAt())));
-    }
-
-    private static void graded(Measurement m, List<Event> events) {
-        var grade = m.controlGrade();
-        if (grade != null) {
-            events.add(new Event.ControlGraded(ComposedRuns.onSide(m.side()), grade, m.happenedAt(), m.recordedAt()));
-        }
-    }
-
-    /** A composed line takes the series of the newest reading: nobody chose one for it. */
-    private static Instrument instrument(Line line, List<Measurement> series) {
-        return line.composed() == null
-                ? line.instrument()
-                : series.stream()
-                        .max(Comparator.comparing(Measurement::happenedAt))
-                        .map(Measurement::instrument)
-                        .orElse(line.instrument());
     }
 
     /** Stop signs of the client's other lines reach this one as far as their scope says. */
