@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import gradino.server.prescribe.ComposedLines;
 import gradino.server.prescribe.CompositionRepository;
 import java.time.Duration;
-import java.util.List;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
@@ -15,7 +14,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** A line of a composed session is advanced like any other: what was composed, run, proposed, decided and run anew. */
 public class ComposedAdvanceTest {
     private static final String CLIENT = "/api/clients/" + Scene.CLIENT;
-    private static final String SESSION = CLIENT + "/compositions/evening";
+    private static final String SESSION = Scene.EVENING;
     private TestServer server;
     private Scene scene;
 
@@ -23,40 +22,12 @@ public class ComposedAdvanceTest {
     public void start() {
         server = TestServer.empty();
         scene = new Scene(server).client().measured(36, 30);
-        keep(line("contract-relax-linger"));
+        scene.composed(scene.composedLine("hip-internal-rotation", "prone-knee-bent", "contract-relax-linger"));
     }
 
     @AfterMethod(alwaysRun = true)
     public void stop() {
         server.close();
-    }
-
-    private JsonNode line(String method) {
-        var answer = server.get(
-                CLIENT + "/score/line?motion=hip-internal-rotation&position=prone-knee-bent&id=l1&method=" + method);
-        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
-        return answer.body();
-    }
-
-    private static String session(JsonNode... lines) {
-        return """
-                {"name":"Evening","draft":{"warmUp":[],"stations":[{"lines":%s,"rounds":1,"restSeconds":0,"oneSetUp":false}]}}
-                """.formatted(List.of(lines));
-    }
-
-    private void keep(JsonNode... lines) {
-        var kept = server.put(SESSION, session(lines));
-        assertThat(kept.status()).as(kept.body().toString()).isEqualTo(200);
-    }
-
-    private void cleanRun(String id) {
-        var floor = server.post(SESSION + "/sessions", "{\"id\":\"" + id + "\"}");
-        assertThat(floor.status()).as(floor.body().toString()).isEqualTo(200);
-        scene.doAll(floor.body());
-        scene.close(id);
-        server.clock.move(Duration.ofHours(20));
-        scene.morning(id);
-        server.clock.move(Duration.ofHours(28));
     }
 
     private JsonNode day() {
@@ -93,8 +64,8 @@ public class ComposedAdvanceTest {
 
     @Test
     public void twoCleanRunsLengthenTheContractionAndTheNextRunAsksForIt() {
-        cleanRun("r1");
-        cleanRun("r2");
+        scene.cleanRun("r1");
+        scene.cleanRun("r2");
         var queue = server.get("/api/decisions").body();
         assertThat(queue.size()).isEqualTo(2);
         assertThat(queue.at("/0/session").asString()).isEqualTo("Evening");
@@ -114,8 +85,8 @@ public class ComposedAdvanceTest {
 
     @Test
     public void aDecisionIsTakenBackUntilTheSessionIsRunWithIt() {
-        cleanRun("r1");
-        cleanRun("r2");
+        scene.cleanRun("r1");
+        scene.cleanRun("r2");
         decide("d1", "LEFT", "ACCEPTED", "");
         var undone = server.me().delete("/api/lines/" + lineId() + "/decisions/d1");
         assertThat(undone.status()).as(undone.body().toString()).isEqualTo(200);
@@ -131,8 +102,8 @@ public class ComposedAdvanceTest {
 
     @Test
     public void aChangeOfTheCoachMeetsTheRulesOfTheComposer() {
-        cleanRun("r1");
-        cleanRun("r2");
+        scene.cleanRun("r1");
+        scene.cleanRun("r2");
         var wanted = (ObjectNode) proposal("left").path("to").deepCopy();
         ((ObjectNode) wanted.at("/blocks/0/numbers")).put("contract", 99);
         var refused = decide("d1", "LEFT", "CHANGED", ",\"dose\":" + wanted);
@@ -150,18 +121,18 @@ public class ComposedAdvanceTest {
 
     @Test
     public void whatTheComposerChangesIsAnEditAndWhatItTakesOutEnds() {
-        cleanRun("r1");
+        scene.cleanRun("r1");
         var line = (ObjectNode) server.get(SESSION).body().at("/draft/stations/0/lines/0");
         ((ObjectNode) line.at("/left/0/numbers")).put("cycles", 5);
         line.put("unequalReason", "the left is behind");
-        keep(line);
+        scene.composed(line);
         var kept = server.get("/api/lines/" + lineId() + "/decisions").body();
         assertThat(kept.at("/0/answer").asString()).isEqualTo("EDITED");
         assertThat(kept.at("/0/changes/0/what").asString()).isEqualTo("contract–relax, cycles");
-        keep(line.deepCopy().put("id", "l2"));
+        scene.composed(line.deepCopy().put("id", "l2"));
         assertThat(day().path("lines").size()).isEqualTo(1);
         assertThat(day().at("/lines/0/sessionsDone").asInt()).isZero();
-        keep(line);
+        scene.composed(line);
         assertThat(day().at("/lines/0/sessionsDone").asInt()).isEqualTo(1);
     }
 
@@ -179,7 +150,7 @@ public class ComposedAdvanceTest {
 
     @Test
     public void painInTheSessionTakesItsLineDown() {
-        cleanRun("r1");
+        scene.cleanRun("r1");
         var floor = server.post(SESSION + "/sessions", "{\"id\":\"r2\"}").body();
         scene.doAll(floor);
         var first = floor.at("/timeline/phases")
@@ -203,8 +174,8 @@ public class ComposedAdvanceTest {
 
     @Test
     public void theArchiveCarriesComposedLinesWithTheirDecisions() {
-        cleanRun("r1");
-        cleanRun("r2");
+        scene.cleanRun("r1");
+        scene.cleanRun("r2");
         decide("d1", "LEFT", "ACCEPTED", "");
         var before = server.get(SESSION).body().path("draft");
         var flight = "/api/lines/" + lineId() + "/flight";
@@ -236,12 +207,9 @@ public class ComposedAdvanceTest {
 
     @Test
     public void aLineOfTheMiddleIsJudgedOnce() {
-        var answer =
-                server.get(CLIENT + "/score/line?motion=lumbar-flexion&position=seated-fold&id=l1&method=light-breath");
-        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
-        keep(answer.body());
-        cleanRun("r1");
-        cleanRun("r2");
+        scene.composed(scene.composedLine("lumbar-flexion", "seated-fold", "light-breath"));
+        scene.cleanRun("r1");
+        scene.cleanRun("r2");
         var proposals = server.get("/api/lines/" + lineId() + "/proposals").body();
         assertThat(proposals.path("trained").size()).isEqualTo(1);
         assertThat(proposals.at("/sides/left/proposal/verdict").asString())

@@ -16,6 +16,12 @@ public final class Scene {
              "equipment":["block"],"lengths":{"shank":42},"blockStepCm":1,
              "goals":[{"motion":"hip-internal-rotation","degrees":45,"replacesTable":false}]}
             """;
+    /** Path of a session of one line. */
+    public static final String EVENING = "/api/clients/" + CLIENT + "/compositions/evening";
+
+    private static final String COMPOSED = """
+            {"name":"Evening","draft":{"warmUp":[],"stations":[{"lines":[%s],"rounds":1,"restSeconds":0,"oneSetUp":false}]}}
+            """;
     private static final String RESTRICTION = """
             {"id":"%s","kind":"%s","scope":{"joints":[]}%s,"reason":"invented"}
             """;
@@ -163,6 +169,33 @@ public final class Scene {
     /** A clean session, answered the next morning; the clock ends two days on. */
     public Scene cleanSession(String id) {
         var floor = open(id);
+        assertThat(floor.status()).as(floor.body().toString()).isEqualTo(200);
+        doAll(floor.body());
+        close(id);
+        clock.move(Duration.ofHours(20));
+        morning(id);
+        clock.move(Duration.ofHours(28));
+        return this;
+    }
+
+    /** A line of a composed session as the client may begin with it. */
+    public JsonNode composedLine(String motion, String position, String method) {
+        var answer = server.get("/api/clients/%s/score/line?motion=%s&position=%s&id=l1&method=%s"
+                .formatted(CLIENT, motion, position, method));
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        return answer.body();
+    }
+
+    /** Keeps a session of one line, called Evening. */
+    public Scene composed(JsonNode line) {
+        var kept = server.put(EVENING, COMPOSED.formatted(line));
+        assertThat(kept.status()).as(kept.body().toString()).isEqualTo(200);
+        return this;
+    }
+
+    /** As above, run and answered the next morning; the clock ends two days on. */
+    public Scene cleanRun(String id) {
+        var floor = server.post(EVENING + "/sessions", "{\"id\":\"" + id + "\"}");
         assertThat(floor.status()).as(floor.body().toString()).isEqualTo(200);
         doAll(floor.body());
         close(id);

@@ -123,10 +123,8 @@ public class StageMoveTest {
     @Test
     public void aLineOfASessionGoesOnWithinItAndComesBackAsItWas() {
         grade("prone-knee-bent");
-        var path = CLIENT + "/compositions/evening";
-        var line = (ObjectNode) server.get(CLIENT
-                        + "/score/line?motion=hip-internal-rotation&position=prone-knee-bent&id=l1&method=stage-ladder")
-                .body();
+        var path = Scene.EVENING;
+        var line = scene.composedLine("hip-internal-rotation", "prone-knee-bent", "stage-ladder");
         for (var side : new String[] {"left", "right"}) {
             for (var block : line.path(side)) {
                 var numbers = (ObjectNode) block.path("numbers");
@@ -137,19 +135,12 @@ public class StageMoveTest {
                 }
             }
         }
-        var text = "{\"name\":\"Evening\",\"draft\":{\"warmUp\":[],\"stations\":[{\"lines\":[%s],\"rounds\":1,"
-                + "\"restSeconds\":0,\"oneSetUp\":false}]}}";
-        assertThat(server.put(path, text.formatted(line)).status()).isEqualTo(200);
+        scene.composed(line);
         var before =
                 server.get(path).body().at("/draft/stations/0/lines/0/left").toString();
-        for (int n = 1; n <= 2; n++) {
-            var floor = server.post(path + "/sessions", "{\"id\":\"e%d\"}".formatted(n))
-                    .body();
-            scene.doAll(floor).close("e" + n);
-            server.clock.move(Duration.ofHours(20));
-            scene.morning("e" + n);
-            server.clock.move(Duration.ofHours(52));
-        }
+        scene.cleanRun("e1");
+        server.clock.move(Duration.ofDays(1));
+        scene.cleanRun("e2");
         var id = lines().valueStream()
                 .filter(l -> l.path("session").asString().equals("Evening"))
                 .findFirst()

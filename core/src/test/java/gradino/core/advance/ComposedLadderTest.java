@@ -24,9 +24,11 @@ import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
 import gradino.core.quantity.PainScore;
 import gradino.core.quantity.Tenths;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -125,6 +127,17 @@ public final class ComposedLadderTest {
                                         r -> assertThat(value).as(name).isLessThanOrEqualTo(Math.max(r.most(), 12))));
             }
         }
+    }
+
+    @Test
+    public void aStepOfThePolicyIsTheStepOfABlock() {
+        var state = lived("hands-off", first("hands-off")).passive(31, 1).state();
+        var small = Policy.house().with("small", Map.of(Threshold.HANDS_OFF_STEP, 1.0));
+        var now = new Moment(Story.NOW, ZoneOffset.UTC);
+        assertThat(Advance.propose(state, Side.LEFT, small, now).to().handsOffSeconds())
+                .isEqualTo(11);
+        assertThat(Advance.propose(state, Side.LEFT, Policy.house(), now).to().handsOffSeconds())
+                .isEqualTo(12);
     }
 
     @Test

@@ -54,6 +54,30 @@ public class DecisionsBrowserTest {
     }
 
     @Test
+    public void aLineOfASessionIsChangedBlockByBlock() {
+        var scene = new Scene(server);
+        scene.composed(scene.composedLine("hip-internal-rotation", "prone-knee-bent", "contract-relax-linger"))
+                .cleanRun("r1")
+                .cleanRun("r2");
+        page.navigate(server.url("/clients/" + Scene.CLIENT + "/advance"));
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("in “Evening”"))
+                .click();
+        page.waitForTimeout(3000);
+        System.out.println(page.innerText("main"));
+        assertThat(page.getByText("Contraction: 5 s → 6 s").first()).isVisible();
+        browser.button("Change");
+        var contract = page.getByLabel("Contract", new Page.GetByLabelOptions().setExact(true));
+        contract.fill("99");
+        browser.button("Set this dose");
+        assertThat(page.getByText("Contract: between 1 and 60 s.")).isVisible();
+        assertThat(contract).hasValue("99");
+        contract.fill("7");
+        page.getByLabel("Why (needed").fill("strong today");
+        browser.button("Set this dose");
+        assertThat(page.getByText("contract–relax, contract 5 s → 7 s").first()).isVisible();
+    }
+
+    @Test
     public void theFlightShowsWhereALineHasBeen() {
         page.navigate(server.url("/clients/" + Scene.CLIENT + "/advance"));
         browser.button("Accept");
@@ -62,7 +86,7 @@ public class DecisionsBrowserTest {
         page.keyboard().press("ArrowLeft");
         assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("step up, too early to say")))
                 .isVisible();
-        assertThat(page.getByText("top hold 10 → 15 s").first()).isVisible();
+        assertThat(page.getByText("top hold 10 s → 15 s").first()).isVisible();
         assertThat(page.getByText("in the last seven days")).isVisible();
     }
 
