@@ -13,13 +13,14 @@ import org.testng.annotations.Test;
 /** The coach's evening: the queue by keyboard, taking back, the flight, a policy of one's own, looking back, rehearsing. */
 public class DecisionsBrowserTest {
     private TestServer server;
+    private Scene scene;
     private Browser browser;
     private Page page;
 
     @BeforeMethod
     public void start() {
         server = TestServer.empty();
-        new Scene(server)
+        scene = new Scene(server)
                 .client()
                 .measured(36, 30)
                 .prescribed()
@@ -55,15 +56,12 @@ public class DecisionsBrowserTest {
 
     @Test
     public void aLineOfASessionIsChangedBlockByBlock() {
-        var scene = new Scene(server);
         scene.composed(scene.composedLine("hip-internal-rotation", "prone-knee-bent", "contract-relax-linger"))
                 .cleanRun("r1")
                 .cleanRun("r2");
         page.navigate(server.url("/clients/" + Scene.CLIENT + "/advance"));
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("in “Evening”"))
                 .click();
-        page.waitForTimeout(3000);
-        System.out.println(page.innerText("main"));
         assertThat(page.getByText("Contraction: 5 s → 6 s").first()).isVisible();
         browser.button("Change");
         var contract = page.getByLabel("Contract", new Page.GetByLabelOptions().setExact(true));
