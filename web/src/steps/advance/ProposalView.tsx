@@ -10,6 +10,8 @@ import { Answers } from './Answers';
 import { Evidence } from './Evidence';
 import { GateList } from './GateList';
 
+type Reason = Schemas['Proposal']['why']['reason'];
+
 type Props = {
   judged: Schemas['Judged'];
   lineId: string;
@@ -41,14 +43,14 @@ export function ProposalView({ judged, lineId, clientId, onDecided }: Props) {
         <Consequences proposal={p} />
         {p.notes.map((note) => (
           <p key={note.text} className="my-2 border-l-4 border-ink bg-card px-3 py-1.5">
-            {note.text}.
+            {note.text}. <Way reason={note.reason} clientId={clientId} />
           </p>
         ))}
-        {p.requests.length > 0 && (
-          <p className="my-3">
-            <strong>Asked for:</strong> {p.requests.map((r) => r.text.toLowerCase()).join('; ')}.
+        {p.requests.map((asked) => (
+          <p key={asked.text} className="my-3">
+            <strong>Asked for:</strong> {asked.text.toLowerCase()}. <Way reason={asked.reason} clientId={clientId} />
           </p>
-        )}
+        ))}
         {p.verdict === 'STOP_AND_REFER' ? (
           <p className="my-3">
             Nothing else is proposed.{' '}
@@ -72,6 +74,25 @@ export function ProposalView({ judged, lineId, clientId, onDecided }: Props) {
         <Alternatives proposal={p} />
       </section>
     </div>
+  );
+}
+
+const WAYS: Partial<Record<Reason, [string, string]>> = {
+  PLATEAU: ['compose', 'Compose with another'],
+  RETEST_WEEK: ['measure', 'Measure'],
+  ASK_COLD: ['measure', 'Measure'],
+  ASK_GRADE: ['measure', 'Measure'],
+  ASK_MASS: ['', 'To the file'],
+};
+
+/** Where a note or a request is answered. */
+function Way({ reason, clientId }: { reason: Reason; clientId: string }) {
+  const way = WAYS[reason];
+  if (!way) return null;
+  return (
+    <Link className="font-semibold underline" to={`/clients/${clientId}${way[0] && `/${way[0]}`}`}>
+      {way[1]}
+    </Link>
   );
 }
 

@@ -205,6 +205,29 @@ public class ComposedAdvanceTest {
         assertThat(day().path("lines").size()).isEqualTo(2);
     }
 
+    /** A supported hold of 70 s would be too long for a newcomer, and so would every step that leaves it so. */
+    @Test
+    public void whoTrainsTheMotionByAPlanIsNoNewcomerToItInASession() {
+        scene.prescribed();
+        for (int n = 1; n <= 4; n++) {
+            scene.cleanSession("s" + n);
+        }
+        var line = scene.composedLine("hip-internal-rotation", "prone-knee-bent", "contract-relax-linger");
+        for (var side : new String[] {"left", "right"}) {
+            ((ObjectNode) line.at("/" + side + "/1/numbers")).put("seconds", 70);
+        }
+        scene.composed(line);
+        server.clock.move(Duration.ofHours(1));
+        scene.cleanRun("r1").cleanRun("r2");
+        var evening = day().path("lines")
+                .valueStream()
+                .filter(l -> l.path("session").asString().equals("Evening"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(evening.path("verdict").asString()).as(evening.toString()).isEqualTo("STEP_UP");
+        assertThat(evening.path("why").asString()).isEqualTo("Contraction: 5 s → 6 s");
+    }
+
     @Test
     public void aLineOfTheMiddleIsJudgedOnce() {
         scene.composed(scene.composedLine("lumbar-flexion", "seated-fold", "light-breath"));

@@ -61,7 +61,10 @@ final class Attendance {
 
     private boolean isNewcomer() {
         var all = state.sessions();
-        int wanted = policy.whole(Threshold.NEWCOMER_SESSIONS);
+        int wanted = policy.whole(Threshold.NEWCOMER_SESSIONS) - state.client().sessionsBeside();
+        if (wanted <= 0) {
+            return false;
+        }
         int longAway = policy.whole(Threshold.GAP_NEWCOMER_DAYS);
         if (!all.isEmpty() && moment.daysSince(all.get(all.size() - 1).endedAt()) >= longAway) {
             return true;

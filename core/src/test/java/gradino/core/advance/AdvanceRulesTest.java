@@ -198,6 +198,18 @@ public class AdvanceRulesTest {
                 .anyMatch(a -> a.lever() == LeverId.CEILING && a.why().text().contains("newcomer"));
     }
 
+    /** Fewer than four sessions of the motion, wherever it was trained (house rule). */
+    @Test
+    public void sessionsOfTheMotionElsewhereCount() {
+        var tops = Story.BASE.withTopHold(20);
+        var told = Story.of(tops).clean(6, 3).passive(32.5, 1.5);
+        var once = told.client(new ClientFacts(Limits.NONE, false, null, 45.0, null, null, null).withSessionsBeside(1));
+        assertThat(once.left().lever()).isEqualTo(LeverId.SETS);
+        var twice =
+                told.client(new ClientFacts(Limits.NONE, false, null, 45.0, null, null, null).withSessionsBeside(2));
+        assertThat(twice.left().lever()).isEqualTo(LeverId.CEILING);
+    }
+
     @Test
     public void anEffortCapIsNeverPassedAndPullsTheCeilingDown() {
         var cap = AnyLimits.of(40, false, false);

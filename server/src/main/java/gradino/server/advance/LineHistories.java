@@ -7,6 +7,7 @@ import gradino.core.advance.Event.Answer;
 import gradino.core.advance.Event.DoseDecided;
 import gradino.core.advance.Moment;
 import gradino.core.advance.Policy;
+import gradino.core.advance.Threshold;
 import gradino.core.because.Finding;
 import gradino.core.because.Verdict;
 import gradino.core.body.Catalogue;
@@ -39,6 +40,7 @@ import gradino.server.prescribe.LineRepository.PlanVersion;
 import gradino.server.prescribe.LineSets;
 import gradino.server.prescribe.Props;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -269,7 +271,13 @@ public class LineHistories implements LineHistory {
                 client.goalFor(line.motion()).orElse(null),
                 wanted.map(Wanted::flagAboveDegrees).orElse(null),
                 noise.gapLimit(),
-                line.composed() == null ? null : limb(client, line));
+                line.composed() == null ? null : limb(client, line),
+                sessions.closedBeside(line.id(), since(moment)));
+    }
+
+    private Instant since(Moment moment) {
+        int days = policies.current().whole(Threshold.GAP_NEWCOMER_DAYS);
+        return moment.instant().minus(Duration.ofDays(days));
     }
 
     private @Nullable Integer minutes(Client client, Line line, Plan plan) {

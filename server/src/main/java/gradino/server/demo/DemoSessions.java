@@ -27,9 +27,6 @@ class DemoSessions {
     private static final int COMPOSED_DAYS_AGO = 22;
     private static final List<Integer> RUN_DAYS_AGO = List.of(20, 17, 13, 10, 6, 3);
 
-    /** What came in since waits for the coach. */
-    private static final int DECIDED_DAYS_AGO = 10;
-
     private static final long SEED = 12;
 
     private final SuggestService suggestions;
@@ -70,10 +67,8 @@ class DemoSessions {
         var random = new Random(SEED);
         for (int ago : RUN_DAYS_AGO) {
             run(composition, DemoTeller.at(now, ago, 7), random);
-            if (ago >= DECIDED_DAYS_AGO) {
-                lines.ofComposition(CLIENT, SESSION)
-                        .forEach(line -> teller.decide(line, now.at(DemoTeller.at(now, ago - 1, 11))));
-            }
+            lines.ofComposition(CLIENT, SESSION)
+                    .forEach(line -> teller.decide(line, now.at(DemoTeller.at(now, ago - 1, 11))));
         }
     }
 

@@ -225,6 +225,19 @@ public class SessionRepository implements Whose, Flags {
                 """ + OF_LINE, SessionRepository::closed, lineId, clientId);
     }
 
+    /** How many sessions since a moment had the motion of a line in another of the client's lines. */
+    public int closedBeside(String lineId, Instant since) {
+        return sql.first("""
+                        SELECT count(DISTINCT s.id) FROM line l
+                          JOIN line o ON o.client_id = l.client_id AND o.motion = l.motion AND o.id <> l.id
+                          JOIN session s ON s.client_id = l.client_id
+                               AND (s.line_id = o.id OR s.composition_id = o.composition_id)
+                          JOIN session_close c ON c.session_id = s.id
+                         WHERE l.id = ?1 AND c.happened_at > ?2 AND s.line_id IS NOT l.id
+                           AND (l.composition_id IS NULL OR s.composition_id IS NOT l.composition_id)
+                        """, row -> row.getInt(1), lineId, since).orElse(0);
+    }
+
     /** Whatever a client did since, in the order of time. */
     List<Closed> closedSince(String clientId, Instant since) {
         return sql.list("""
