@@ -63,6 +63,17 @@ public class HomeTest {
     }
 
     @Test
+    public void aLineOfASessionIsStartedWithItAlone() {
+        var scene = new Scene(server);
+        scene.composed(scene.composedLine("hip-internal-rotation", "prone-knee-bent", "contract-relax-linger"));
+        var plan = home().get("/api/home/plan").body();
+        assertThat(plan.path("lines").valueStream().map(l -> l.path("lineId").asString()))
+                .containsExactly(Scene.LINE);
+        assertThat(plan.path("composed").valueStream().map(c -> c.path("name").asString()))
+                .containsExactly("Evening");
+    }
+
+    @Test
     public void aClientRunsTheirOwnSessionAnswersTheMorningAndSendsANote() {
         var home = home();
         var plan = home.get("/api/home/plan").body();

@@ -19,8 +19,8 @@ public record MethodBlock(
         List<Tread> steps,
         List<MethodBlock> blocks) {
     public MethodBlock {
-        numbers = Map.copyOf(numbers);
-        words = Map.copyOf(words);
+        numbers = BlockDraft.inOrder(numbers);
+        words = BlockDraft.inOrder(words);
         steps = List.copyOf(steps);
         blocks = List.copyOf(blocks);
     }

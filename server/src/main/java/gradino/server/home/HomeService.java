@@ -114,14 +114,20 @@ public class HomeService {
                 details.days().contains(now.getDayOfWeek()),
                 details.days().stream().sorted().toList(),
                 history.forbids(client.id()).stream().map(Finding::message).toList(),
-                day.lines().stream().map(HomeService::line).toList(),
+                day.lines().stream()
+                        .filter(l -> l.session() == null)
+                        .map(HomeService::line)
+                        .toList(),
                 compose.named(client.id()).stream()
                         .map(c -> new HomeSession(c.id(), c.name()))
                         .toList(),
                 asked.mornings().stream()
                         .map(m -> new HomeMorning(m.sessionId(), m.title(), m.endedAt()))
                         .toList(),
-                day.lines().stream().flatMap(l -> tape(client, l).stream()).toList(),
+                day.lines().stream()
+                        .flatMap(l -> tape(client, l).stream())
+                        .distinct()
+                        .toList(),
                 notes.of(client.id()));
     }
 
