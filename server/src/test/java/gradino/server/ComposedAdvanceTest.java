@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import gradino.server.prescribe.ComposedLines;
 import gradino.server.prescribe.CompositionRepository;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
@@ -187,6 +188,20 @@ public class ComposedAdvanceTest {
             assertThat(copy.get(SESSION).body().path("draft")).isEqualTo(before);
             assertThat(copy.get(flight).body().at("/sides/left/1/rung")).isEqualTo(rung);
         }
+    }
+
+    @Test
+    public void aFileWithABlockThatCannotBeIsRefusedByItsRow() {
+        var file = new String(server.bytes("/api/exchange/files/plans.csv"), StandardCharsets.UTF_8);
+        for (var wrong : new String[] {"\"\"cycles\"\":99", "\"\"cycles\"\":\"\"x\"\""}) {
+            var bad = file.replaceAll("\"\"cycles\"\":[0-9.]+", wrong).replaceAll("(?m)^[0-9a-f-]{36},", "other,");
+            var answer = server.upload("plans.csv", bad.getBytes(StandardCharsets.UTF_8));
+            assertThat(answer.status()).as(wrong).isEqualTo(422);
+        }
+        var nowhere = file.replace("prone-knee-bent", "on-the-ceiling").replaceAll("(?m)^[0-9a-f-]{36},", "other,");
+        assertThat(server.upload("plans.csv", nowhere.getBytes(StandardCharsets.UTF_8))
+                        .codes())
+                .contains("unknown-position");
     }
 
     @Test

@@ -162,8 +162,9 @@ final class ImportRun {
         against(version.plan()).stream()
                 .filter(Finding::blocks)
                 .forEach(f -> row.finding(f.path(), f.code(), f.message()));
-        for (var side : Side.PAIR) {
-            var plan = version.plan();
+        var plan = version.plan();
+        // What has no place, or no motion, cannot be worked out.
+        for (var side : row.isClean() ? Side.PAIR : List.<Side>of()) {
             var change = new DoseChange(plan, side, Optional.empty(), plan.dose(side));
             facts.obeys(row, line.line().clientId(), version.happenedAt(), change);
         }
