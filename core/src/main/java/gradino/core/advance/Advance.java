@@ -36,14 +36,10 @@ public final class Advance {
 
     private Advance() {}
 
-    /** As {@link #propose}, only what it comes to: for going through thousands of states. */
-    static Proposed step(Situation now) {
-        return step(now, 0, gate -> {});
-    }
-
     /**
-     * As above, when it is known that the first gates decide nothing.
+     * As {@link #propose}, only what it comes to: for going through thousands of states.
      *
+     * @param firstGate those before it are known to decide nothing
      * @param judged hears of each gate as it is judged
      */
     static Proposed step(Situation now, int firstGate, IntConsumer judged) {

@@ -340,8 +340,8 @@ public class LivedHistoryTest {
 
     private static void part(LineState state, Side side, Instant at, Policy other, List<String> found) {
         var moment = new Moment(at, ZoneOffset.UTC);
-        var a = Advance.step(new Situation(state, side, POLICY, moment));
-        var b = Advance.step(new Situation(state, side, other, moment));
+        var a = Advance.step(new Situation(state, side, POLICY, moment), 0, gate -> {});
+        var b = Advance.step(new Situation(state, side, other, moment), 0, gate -> {});
         if (a.verdict() != b.verdict() || !a.to().equals(b.to())) {
             found.add(side + " " + at + a + b);
         }

@@ -73,17 +73,7 @@ public class ComposedLines implements ApplicationRunner {
     /** Opens the lines of whatever was composed before lines were kept, or comes from such an archive; each saving is a version. */
     @Transactional
     public void adopt() {
-        var known = new HashSet<String>();
-        lines.all().forEach(line -> {
-            if (line.composed() != null) {
-                known.add(line.clientId() + " " + line.composed().compositionId());
-            }
-        });
-        for (var composition : compositions.all()) {
-            if (!known.contains(composition.clientId() + " " + composition.id())) {
-                saved(composition);
-            }
-        }
+        compositions.withoutLines().forEach(this::saved);
     }
 
     private void open(Composition composition, String key, Plan plan) {

@@ -45,6 +45,15 @@ public class CompositionRepository {
         return sql.list("SELECT * FROM composition ORDER BY seq", this::composition);
     }
 
+    /** Every saving, oldest first, of those whose lines are not kept; at almost every start there are none. */
+    List<Composition> withoutLines() {
+        return sql.list("""
+                SELECT * FROM composition c WHERE NOT EXISTS
+                  (SELECT 1 FROM line l WHERE l.composition_id = c.id AND l.client_id = c.client_id)
+                 ORDER BY seq
+                """, this::composition);
+    }
+
     /** Every saving of one, oldest first. */
     public List<Composition> versions(String clientId, String id) {
         return sql.list(
