@@ -49,10 +49,13 @@ const sources = [
 ];
 
 whenChanged('packages', packages, 'node_modules', () => npm('ci', '--silent'));
+const only = process.argv[2];
+if (only === 'packages') process.exit(0);
 whenChanged('types', [...packages, 'openapi.json'], 'src/shared/api/schema.d.ts', () =>
   npm('run', '--silent', 'types'),
 );
-whenChanged('pages', [...packages, ...sources], 'dist/index.html', () => {
-  npm('run', '--silent', 'check');
-  npm('run', '--silent', 'build');
-});
+if (only === 'check') {
+  whenChanged('check', [...packages, ...sources], 'node_modules', () => npm('run', '--silent', 'check'));
+} else {
+  whenChanged('pages', [...packages, ...sources], 'dist/index.html', () => npm('run', '--silent', 'build'));
+}

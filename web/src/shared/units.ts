@@ -22,7 +22,6 @@ const UNITS: Record<string, string> = {
   HOUR: ' h',
   DAY: ' days',
   PERCENT: ' %',
-  POINT: ' points',
   OF_TEN: '/10',
   RATIO: '',
   COUNT: '',

@@ -1710,6 +1710,8 @@ export interface components {
             /** Format: int32 */
             states: number;
             turns: components["schemas"]["TurnCount"][];
+            /** Format: int32 */
+            unjudged: number;
         };
         Band: {
             /** Format: date-time */
@@ -1895,7 +1897,7 @@ export interface components {
             /** Format: double */
             to: number;
             /** @enum {string} */
-            unit: "DEGREE" | "CENTIMETRE" | "KILOGRAM" | "SECOND" | "MINUTE" | "HOUR" | "DAY" | "PERCENT" | "POINT" | "OF_TEN" | "RATIO" | "COUNT";
+            unit: "DEGREE" | "CENTIMETRE" | "KILOGRAM" | "SECOND" | "MINUTE" | "HOUR" | "DAY" | "PERCENT" | "OF_TEN" | "RATIO" | "COUNT";
             what: string;
         };
         Clearance: {
@@ -1996,17 +1998,15 @@ export interface components {
             props: components["schemas"]["SidedSetUp"];
         };
         Cut: {
-            /** @enum {string} */
-            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE";
             /** Format: double */
             from: number;
             label: string;
-            name: string;
             place: string;
             /** Format: int32 */
             saves: number;
             /** Format: double */
             to: number;
+            what: string;
         };
         Decision: {
             /** @enum {string} */
@@ -2229,7 +2229,7 @@ export interface components {
             outcome: "PASSED" | "DECIDED" | "NOT_REACHED";
             source: components["schemas"]["Source"];
             /** @enum {string} */
-            unit: "DEGREE" | "CENTIMETRE" | "KILOGRAM" | "SECOND" | "MINUTE" | "HOUR" | "DAY" | "PERCENT" | "POINT" | "OF_TEN" | "RATIO" | "COUNT";
+            unit: "DEGREE" | "CENTIMETRE" | "KILOGRAM" | "SECOND" | "MINUTE" | "HOUR" | "DAY" | "PERCENT" | "OF_TEN" | "RATIO" | "COUNT";
             /** Format: double */
             value?: number;
             /** @enum {string} */
@@ -2554,6 +2554,7 @@ export interface components {
             session?: string;
             /** Format: int32 */
             sessionsDone: number;
+            trouble?: components["schemas"]["Finding"];
             /** @enum {string} */
             verdict?: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
             /** Format: int32 */
@@ -3261,6 +3262,10 @@ export interface components {
             beighton: components["schemas"]["BeightonItem"][];
             questions: components["schemas"]["Question"][];
         };
+        Queue: {
+            unjudged: components["schemas"]["Unjudged"][];
+            waiting: components["schemas"]["Waiting"][];
+        };
         RampPattern: {
             steps: components["schemas"]["EffortStep"][];
         };
@@ -3577,7 +3582,7 @@ export interface components {
             /** @enum {string} */
             threshold: "PAIN_TOO_MUCH" | "PAIN_UNSETTLED" | "PAIN_RISE" | "PAIN_CLEAN" | "PAIN_WINDOW_DAYS" | "GAP_STAY_DAYS" | "GAP_DOWN_DAYS" | "GAP_NEWCOMER_DAYS" | "UNKNOWN_HOURS" | "DONE_RATIO" | "PHASE_RATIO" | "SESSIONS_NEEDED" | "FAULTS_A_SET" | "CRAMPS_A_SET" | "EFFORT_TENTHS" | "EFFORT_WITHIN" | "NEAR_MAX_PEAK" | "SORENESS_SPACING" | "NEWCOMER_SESSIONS" | "ANGLE_MARGIN" | "ANGLE_SIGMAS" | "ANGLE_STEP" | "ANGLE_WEEK" | "ANGLE_LEAST" | "COLD_DAYS" | "COLD_SESSIONS" | "TOP_HOLD_STEP" | "CEILING_STEP" | "CEILING_FIRST_TOP" | "SUPPORTED_HOLD_STEP" | "ANGLE_CEILING_DROP" | "DOWN_CEILING" | "CEILING_LEAST" | "DOWN_ANGLE" | "HANDS_OFF_STEP" | "PLATEAU_DAYS" | "PLATEAU_SESSIONS" | "BLOCK_WEEKS" | "ILLNESS_DAYS" | "LEVEL_FIRST" | "LOAD_FIRST" | "LOAD_LEAST" | "LOAD_MOST" | "STAGE_GRADE";
             /** @enum {string} */
-            unit: "DEGREE" | "CENTIMETRE" | "KILOGRAM" | "SECOND" | "MINUTE" | "HOUR" | "DAY" | "PERCENT" | "POINT" | "OF_TEN" | "RATIO" | "COUNT";
+            unit: "DEGREE" | "CENTIMETRE" | "KILOGRAM" | "SECOND" | "MINUTE" | "HOUR" | "DAY" | "PERCENT" | "OF_TEN" | "RATIO" | "COUNT";
             /** Format: double */
             value: number;
             words: string;
@@ -3959,6 +3964,14 @@ export interface components {
             /** Format: double */
             standardUncertainty: number;
             value: number;
+        };
+        Unjudged: {
+            clientId: string;
+            clientName: string;
+            finding: components["schemas"]["Finding"];
+            lineId: string;
+            motion: string;
+            session?: string;
         };
         UsedLength: {
             /** Format: double */
@@ -5591,7 +5604,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Waiting"][];
+                    "application/json": components["schemas"]["Queue"];
                 };
             };
         };

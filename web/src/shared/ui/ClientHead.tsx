@@ -39,9 +39,15 @@ export function ClientHead({ clientId, tread }: { clientId: string; tread: Tread
   const states: Record<Tread, string> = {
     meet: day.data ? (day.data.screeningDue === 'NOT_DUE' ? 'screened' : 'to be screened') : '',
     measure: day.data ? daysAgo(day.data.lastMeasured) : '',
-    prescribe: day.data ? (line ? `${line.minutes} min` : 'no plan yet') : '',
-    perform: line ? (line.openSession ? 'running' : daysAgo(line.lastSession)) : '',
-    advance: line ? (line.waiting > 0 ? `${line.waiting} to decide` : 'nothing waits') : '',
+    prescribe: day.data ? (line ? (line.trouble ? 'cannot be judged' : `${line.minutes} min`) : 'no plan yet') : '',
+    perform: line && !line.trouble ? (line.openSession ? 'running' : daysAgo(line.lastSession)) : '',
+    advance: line
+      ? line.trouble
+        ? 'cannot be judged'
+        : line.waiting > 0
+          ? `${line.waiting} to decide`
+          : 'nothing waits'
+      : '',
   };
   return (
     <header>

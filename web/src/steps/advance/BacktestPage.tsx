@@ -96,6 +96,15 @@ function Summary({ view }: { view: View }) {
         <strong>{view.differences}</strong> of {view.states} states differ ({share} %), in {view.lines}{' '}
         {view.lines === 1 ? 'line' : 'lines'}.
       </p>
+      {view.unjudged > 0 && (
+        <p className="font-semibold text-warn">
+          ▲ {view.unjudged} {view.unjudged === 1 ? 'line' : 'lines'} could not be judged and stood aside;{' '}
+          <Link className="underline" to="/decisions">
+            Decisions
+          </Link>{' '}
+          says which.
+        </p>
+      )}
       <ul className="mt-1 flex flex-wrap gap-x-6">
         {view.turns.map((t) => (
           <li key={t.one + t.other}>

@@ -5,7 +5,7 @@ import { api, ask, on, type Schemas, type Side } from '../../shared/api/client';
 import { sideWords, words } from '../../shared/units';
 import { Choice } from '../../shared/ui/Choice';
 import { ClientHead, useClientDay } from '../../shared/ui/ClientHead';
-import { Failure } from '../../shared/ui/Findings';
+import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { isTyping } from '../../shared/ui/keys';
 import { FlightView } from './FlightView';
 import { LoadOfWeeks } from './LoadOfWeeks';
@@ -18,9 +18,10 @@ export function DecisionPage() {
   const [picked, pick] = useState<string | null>(null);
   const lines = dayState.data?.lines ?? [];
   const lineId = picked ?? lines[0]?.lineId;
+  const trouble = lines.find((l) => l.lineId === lineId)?.trouble;
   const proposals = useQuery({
     queryKey: ['proposals', lineId],
-    enabled: lineId !== undefined,
+    enabled: lineId !== undefined && !trouble,
     queryFn: () => ask(api.GET('/api/lines/{lineId}/proposals', { params: { path: { lineId: lineId ?? '' } } })),
   });
   return (
@@ -37,7 +38,8 @@ export function DecisionPage() {
           first.
         </p>
       )}
-      {proposals.data && <Decisions key={lineId} proposals={proposals.data} clientId={clientId} />}
+      {trouble && <OtherFindings findings={[trouble]} shown={() => false} />}
+      {proposals.data && !trouble && <Decisions key={lineId} proposals={proposals.data} clientId={clientId} />}
     </>
   );
 }
@@ -67,6 +69,7 @@ function Lines({ lines, chosen, choose }: LinesProps) {
             <span className="block text-xs text-soft">
               {l.session ? `in “${l.session}”` : 'its own plan'}
               {l.waiting > 0 ? `, ${l.waiting} to decide` : ''}
+              {l.trouble ? ', cannot be judged' : ''}
             </span>
           </button>
         </li>

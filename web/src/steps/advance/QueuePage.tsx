@@ -22,6 +22,24 @@ const STANDINGS: Record<Waiting['standing'], string> = {
 
 const NONE: Waiting[] = [];
 
+/** Lines that cannot be judged, each with what to do about it; the others go on without them. */
+function Unjudged({ lines }: { lines: Schemas['Unjudged'][] }) {
+  if (lines.length === 0) return null;
+  return (
+    <section className="mb-5 border-l-4 border-warn bg-warn-paper px-3 py-2" aria-label="Cannot be judged">
+      {lines.map((l) => (
+        <p key={l.lineId} className="text-warn">
+          <Link className="font-bold underline" to={`/clients/${l.clientId}/prescribe`}>
+            {l.clientName}
+          </Link>
+          , {words(l.motion)}
+          {l.session ? ` in “${l.session}”` : ''}: {l.finding.message}
+        </p>
+      ))}
+    </section>
+  );
+}
+
 function keyOf(w: Waiting): string {
   return `${w.lineId} ${w.side}`;
 }
@@ -31,7 +49,7 @@ export function QueuePage() {
   const queue = useQuery({ queryKey: ['queue'], queryFn: () => ask(api.GET('/api/decisions')) });
   const [picked, setPicked] = useState<string | null>(null);
   const [last, setLast] = useState<{ lineId: string; decisionId: string; words: string } | null>(null);
-  const all = queue.data ?? NONE;
+  const all = queue.data?.waiting ?? NONE;
   const at = Math.max(
     0,
     all.findIndex((w) => keyOf(w) === picked),
@@ -79,6 +97,7 @@ export function QueuePage() {
         </div>
       </header>
       <Failure error={undo.error} />
+      <Unjudged lines={queue.data.unjudged} />
       {now ? (
         <div className="grid gap-8 lg:grid-cols-[22rem_1fr]">
           <List waiting={all} chosen={keyOf(now)} choose={setPicked} />

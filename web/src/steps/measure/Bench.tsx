@@ -42,12 +42,13 @@ export function Bench({ clientId, body, state, setState, onKept, place }: Props)
   });
   const save = useMutation({
     mutationFn: (s: BenchState) => ask(api.POST('/api/clients/{clientId}/measurements', { ...path, body: draftOf(s) })),
-    onSuccess: async (_, s) => {
+    onSuccess: (_, s) => {
       setKept(`Kept: ${words(s.side)} ${words(s.mode)} ${words(s.warmth)}.`);
       onKept(s);
-      await Promise.all(
-        ['ranges', 'history', 'day', 'assessment'].map((key) => queries.invalidateQueries({ queryKey: [key] })),
-      );
+      // Nobody waits for them: whoever types on at once would find the next Enter ignored.
+      for (const key of ['ranges', 'history', 'day', 'assessment']) {
+        void queries.invalidateQueries({ queryKey: [key] });
+      }
     },
   });
   // Asks for one more trial first when they lie apart; Enter in the empty one keeps it as it is.

@@ -6,7 +6,7 @@ import { api, ask, type Schemas } from '../../shared/api/client';
 import { VerdictGlyph } from '../../shared/draw/VerdictGlyph';
 import { daysAgo, words } from '../../shared/units';
 import { isTyping } from '../../shared/ui/keys';
-import { Failure } from '../../shared/ui/Findings';
+import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { ButtonLink } from '../../shared/ui/ButtonLink';
 import { FromHome } from './FromHome';
 import { Mornings } from './Mornings';
@@ -82,6 +82,9 @@ function Group({ state, clients }: { state: ClientDay['state']; clients: ClientD
 function next(client: ClientDay): [string, string] {
   const line = client.lines.find((l) => l.openSession) ?? client.lines[0];
   if (line?.openSession) return [`/sessions/${line.openSession}`, 'Go on with the session'];
+  if (line?.trouble && client.lines.every((l) => l.waiting === 0)) {
+    return [`/clients/${client.id}/prescribe`, 'Prescribe'];
+  }
   if (client.state === 'STOP' || client.state === 'DECIDE') return [`/clients/${client.id}/advance`, 'Decide'];
   if (client.state === 'NEW') {
     return client.lastMeasured
@@ -89,6 +92,11 @@ function next(client: ClientDay): [string, string] {
       : [`/clients/${client.id}/measure`, 'Measure'];
   }
   return [`/clients/${client.id}/perform`, client.state === 'DUE' ? 'Start session' : 'Look'];
+}
+
+/** Of lines that cannot be judged. */
+function troubles(client: ClientDay): Schemas['Finding'][] {
+  return client.lines.flatMap((l) => l.trouble ?? []);
 }
 
 function Row({ client }: { client: ClientDay }) {
@@ -109,10 +117,11 @@ function Row({ client }: { client: ClientDay }) {
           <>
             {line.verdict && <VerdictGlyph verdict={line.verdict} />}
             <p className="text-sm">{line.why}</p>
+            <OtherFindings findings={troubles(client)} shown={() => false} />
             <p className="text-sm text-soft">
               {words(line.motion)}
-              {line.session ? ` in “${line.session}”` : ''}, {line.minutes} min · last session{' '}
-              {daysAgo(line.lastSession)}
+              {line.session ? ` in “${line.session}”` : ''}
+              {!line.trouble && `, ${line.minutes} min · last session ${daysAgo(line.lastSession)}`}
               {trainDue ? ' · session due' : ''}
             </p>
           </>

@@ -13,6 +13,12 @@ type MinutesProps = {
   put: (draft: edit.Draft) => void;
 };
 
+/** The rounds of lines that are done together have no block to name. */
+function cutWords({ what, label, from, to }: Schemas['Cut']): string {
+  const name = what === label ? words(label) : `${words(what)}, ${label}`;
+  return `${name}: ${from} → ${to}`;
+}
+
 /** Honest minutes, and the way into fewer. */
 export function Minutes({ totals, findings, clientId, draft, put }: MinutesProps) {
   const tooLong = findings.find((f) => f.code === 'too-long');
@@ -71,12 +77,12 @@ export function Minutes({ totals, findings, clientId, draft, put }: MinutesProps
       {shorten.data && tooLong && (
         <div className="w-full border-l-4 border-rule pl-3">
           <p className="font-semibold">
-            {shorten.data.fits ? 'This would fit' : 'Even so it would not fit'}: {clock(shorten.data.seconds)} min
+            {shorten.data.fits ? 'This would fit' : 'The shortest that it can be'}: {clock(shorten.data.seconds)} min
           </p>
           <ul>
             {shorten.data.cuts.map((c) => (
-              <li key={c.place + c.name}>
-                {words(c.form)}, {c.label}: {c.from} → {c.to}, saves {c.saves} s
+              <li key={c.place + c.label}>
+                {c.label === '' ? `Leave out ${c.what}` : cutWords(c)}, saves {c.saves} s
               </li>
             ))}
           </ul>

@@ -1,5 +1,6 @@
 package gradino.server;
 
+import gradino.server.platform.StartCheck;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 
@@ -7,6 +8,8 @@ import org.springframework.boot.autoconfigure.SpringBootApplication;
 @SpringBootApplication(proxyBeanMethods = false)
 public class GradinoServer {
     public static void main(String[] args) {
-        SpringApplication.run(GradinoServer.class, args);
+        var application = new SpringApplication(GradinoServer.class);
+        application.addListeners(new StartCheck());
+        application.run(args);
     }
 }

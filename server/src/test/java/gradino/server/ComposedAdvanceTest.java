@@ -67,7 +67,7 @@ public class ComposedAdvanceTest {
     public void twoCleanRunsLengthenTheContractionAndTheNextRunAsksForIt() {
         scene.cleanRun("r1");
         scene.cleanRun("r2");
-        var queue = server.get("/api/decisions").body();
+        var queue = server.get("/api/decisions").body().path("waiting");
         assertThat(queue.size()).isEqualTo(2);
         assertThat(queue.at("/0/session").asString()).isEqualTo("Evening");
         assertThat(queue.at("/0/why/text").asString()).isEqualTo("Contraction: 5 s → 6 s");
@@ -253,6 +253,6 @@ public class ComposedAdvanceTest {
         assertThat(proposals.at("/sides/left/proposal/verdict").asString())
                 .as(proposals.at("/sides/left/proposal").toString())
                 .isEqualTo("STEP_UP");
-        assertThat(server.get("/api/decisions").body().size()).isEqualTo(1);
+        assertThat(server.get("/api/decisions").body().path("waiting").size()).isEqualTo(1);
     }
 }

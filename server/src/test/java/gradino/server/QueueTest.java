@@ -31,7 +31,7 @@ public class QueueTest {
     }
 
     private List<JsonNode> queue() {
-        return server.get("/api/decisions").body().valueStream().toList();
+        return server.get("/api/decisions").body().path("waiting").valueStream().toList();
     }
 
     private static List<String> standings(List<JsonNode> queue) {
@@ -254,7 +254,7 @@ public class QueueTest {
         scene.cleanSession("s1");
         server.post("/api/accounts", TestServer.account("other", "Somebody", "other", "COACH"));
         var other = server.signedIn("other");
-        assertThat(other.get("/api/decisions").body().size()).isZero();
+        assertThat(other.get("/api/decisions").body().path("waiting").size()).isZero();
         assertThat(other.get("/api/lines/" + Scene.LINE + "/flight").status()).isEqualTo(404);
         assertThat(other.put("/api/policies/ours", OWN.formatted("Ours", "")).status())
                 .isEqualTo(403);

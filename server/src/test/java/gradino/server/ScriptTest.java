@@ -70,6 +70,17 @@ public class ScriptTest {
     }
 
     @Test
+    public void aTestThatIsNotThereIsSaid() throws Exception {
+        var there = Map.of("javac", "javac 17.0.1", "mvn", "x", "node", "v20.20.2", "npm", "10");
+        var path = Map.of("PATH", tools(there) + ":/usr/bin:/bin");
+        var said = run(path, "test", "NoSuchTest");
+        assertThat(said.exit()).isEqualTo(1);
+        assertThat(said.text()).isEqualTo("gradino: there is no test called NoSuchTest\n");
+        assertThat(run(path, "test", "--fast").text()).contains("unknown option --fast");
+        assertThat(run(path, "test", "core", "BeightonTest").exit()).isEqualTo(1);
+    }
+
+    @Test
     public void wrongOptionsAreSaid() throws Exception {
         assertThat(run(Map.of(), "run", "--port", "many").text())
                 .contains("--port needs a number up to 65535, was 'many'");

@@ -9,11 +9,13 @@ import java.nio.file.Path;
 
 /** A demo server in a process of its own, so that it can be killed as a power cut would. */
 public final class ServerProcess implements AutoCloseable {
-    private final Path data = TestServer.directory();
+    private final Path data;
     public final int port;
     private Process process;
 
-    public ServerProcess() throws IOException, InterruptedException {
+    /** @param data where the demo is told when it was not yet */
+    public ServerProcess(Path data) throws IOException, InterruptedException {
+        this.data = data;
         try (var free = new ServerSocket(0)) {
             port = free.getLocalPort();
         }
@@ -28,23 +30,25 @@ public final class ServerProcess implements AutoCloseable {
         process = started();
     }
 
+    /** What starts a server on a port, with the demo's data or without. */
+    static ProcessBuilder command(Path data, int port, boolean demo) {
+        return new ProcessBuilder(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:TieredStopAtLevel=1",
+                "-XX:+UseSerialGC",
+                "-XX:+UnlockDiagnosticVMOptions",
+                "-XX:-BytecodeVerificationRemote",
+                "-cp",
+                System.getProperty("java.class.path"),
+                "gradino.server.GradinoServer",
+                "--gradino.data=" + data,
+                "--gradino.demo=" + demo,
+                "--gradino.hash-strength=4",
+                "--server.port=" + port);
+    }
+
     private Process started() throws IOException, InterruptedException {
-        var command = Path.of(System.getProperty("java.home"), "bin", "java").toString();
-        var begun = new ProcessBuilder(
-                        command,
-                        "-XX:TieredStopAtLevel=1",
-                        "-XX:+UseSerialGC",
-                        "-XX:+UnlockDiagnosticVMOptions",
-                        "-XX:-BytecodeVerificationRemote",
-                        "-cp",
-                        System.getProperty("java.class.path"),
-                        "gradino.server.GradinoServer",
-                        "--gradino.data=" + data,
-                        "--gradino.demo=true",
-                        "--gradino.hash-strength=4",
-                        "--server.port=" + port)
-                .redirectErrorStream(true)
-                .start();
+        var begun = command(data, port, true).redirectErrorStream(true).start();
         var lines = new BufferedReader(new InputStreamReader(begun.getInputStream(), StandardCharsets.UTF_8));
         for (var line = lines.readLine(); line != null; line = lines.readLine()) {
             if (line.startsWith("Gradino is ready")) {

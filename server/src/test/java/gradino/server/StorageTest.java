@@ -6,6 +6,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import com.zaxxer.hikari.HikariDataSource;
 import gradino.server.platform.Sql;
 import gradino.server.platform.StorageException;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.ArrayList;
@@ -56,6 +60,38 @@ public class StorageTest {
             }
         }
         assertThat(pool("writer").getMaximumPoolSize()).isEqualTo(1);
+    }
+
+    /** So that nothing is looked for row by row when what it belongs to is asked for or erased. */
+    @Test
+    public void everyKeyIntoAnotherTableHasAnIndex() {
+        var bare = server.bean(Sql.class).list("""
+                        SELECT t.name || '.' || k."from" FROM pragma_table_list t, pragma_foreign_key_list(t.name) k
+                         WHERE t.schema = 'main' AND k.seq = 0
+                           AND NOT EXISTS (SELECT 1 FROM pragma_index_list(t.name) i, pragma_index_info(i.name) c
+                                            WHERE c.seqno = 0 AND c.name = k."from")
+                           AND NOT EXISTS (SELECT 1 FROM pragma_table_info(t.name) c
+                                            WHERE c.pk = 1 AND c.name = k."from")
+                        """, row -> row.getString(1));
+        assertThat(bare).isEmpty();
+    }
+
+    @Test
+    public void everyStatementNamesItsColumns() throws IOException {
+        try (var files = Files.walk(Path.of("src/main/java"))) {
+            var loose = files.filter(f -> f.toString().endsWith(".java"))
+                    .filter(StorageTest::asksForAll)
+                    .toList();
+            assertThat(loose).isEmpty();
+        }
+    }
+
+    private static boolean asksForAll(Path file) {
+        try {
+            return Files.readString(file).contains("SELECT *");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     @Test

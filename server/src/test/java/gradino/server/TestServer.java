@@ -2,6 +2,7 @@ package gradino.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gradino.server.RunningServer.Data;
 import gradino.server.account.DemoPassword;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -16,13 +17,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.List;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import org.springframework.boot.builder.SpringApplicationBuilder;
-import org.springframework.boot.web.server.context.WebServerApplicationContext;
-import org.springframework.context.ApplicationContextInitializer;
-import org.springframework.context.ConfigurableApplicationContext;
-import org.springframework.context.support.GenericApplicationContext;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -30,8 +25,9 @@ import tools.jackson.databind.json.JsonMapper;
 public final class TestServer implements AutoCloseable {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
-    private final ConfigurableApplicationContext context;
     public static final String PASSWORD = "a few plain words";
+    private final RunningServer running;
+    private final Runnable end;
     private final Caller me;
     public final TestClock clock;
     public final int port;
@@ -40,35 +36,22 @@ public final class TestServer implements AutoCloseable {
     /** A key store and its password. */
     record Safe(Path keyStore, String password) {}
 
-    private TestServer(Path data, boolean demo, Instant now) {
-        this(data, demo, now, null);
-    }
-
-    private TestServer(Safe safe, String... more) {
-        this(directory(), false, Instant.parse("2026-03-02T09:00:00Z"), safe, more);
-    }
-
-    private TestServer(Path data, boolean demo, Instant now, @Nullable Safe safe, String... more) {
+    private TestServer(RunningServer running, Data data, @Nullable Safe safe, Runnable end) {
+        this.running = running;
+        this.end = end;
         keyStore = safe;
-        clock = new TestClock(now);
-        context = new SpringApplicationBuilder(GradinoServer.class)
-                .initializers((ApplicationContextInitializer<GenericApplicationContext>)
-                        c -> c.registerBean(Clock.class, () -> clock))
-                .run(Stream.concat(
-                                Stream.of(
-                                        "--gradino.data=" + data,
-                                        "--gradino.demo=" + demo,
-                                        "--server.port=0",
-                                        "--gradino.hash-strength=4",
-                                        "--logging.level.root=ERROR"),
-                                Stream.of(more))
-                        .toArray(String[]::new));
-        port = ((WebServerApplicationContext) context).getWebServer().getPort();
+        clock = running.clock;
+        port = running.port;
         me = new Caller(this);
-        var seated = demo
+        var seated = data == Data.DEMO
                 ? me.signIn("maren", DemoPassword.WORDS)
                 : me.post("/api/sign-in/owner", account("owner", "Hollis Wray", "hollis", "OWNER"));
         assertThat(seated.status()).as(seated.body().toString()).isEqualTo(200);
+    }
+
+    private static TestServer shared(Data data) {
+        var running = RunningServer.take(data);
+        return new TestServer(running, data, null, () -> RunningServer.giveBack(running, data));
     }
 
     public static String account(String id, String name, String signIn, String role) {
@@ -77,25 +60,33 @@ public final class TestServer implements AutoCloseable {
     }
 
     public static TestServer empty() {
-        return new TestServer(directory(), false, Instant.parse("2026-03-02T09:00:00Z"));
+        return shared(Data.NONE);
     }
 
     public static TestServer demo() {
-        return demoIn(directory());
+        return shared(Data.DEMO);
     }
 
-    /** The demo in a directory where it may have been before. */
+    /** The demo in a directory where it may have been before; a start of its own. */
     public static TestServer demoIn(Path data) {
-        return new TestServer(data, true, Instant.parse("2026-03-02T09:00:00Z"));
+        var running = new RunningServer(data, Data.DEMO);
+        return new TestServer(running, Data.DEMO, null, running::close);
     }
 
     /** As somebody starts it with a key store; it is asked as localhost here. */
     public static TestServer safe(String host, Path keyStore, String password) {
-        return new TestServer(
-                new Safe(keyStore, password),
+        var running = new RunningServer(
+                directory(),
+                Data.NONE,
                 "--gradino.host=" + host,
                 "--server.ssl.key-store=" + keyStore,
                 "--server.ssl.key-store-password=" + password);
+        return new TestServer(running, Data.NONE, new Safe(keyStore, password), running::close);
+    }
+
+    /** Where its data are. */
+    Path data() {
+        return running.directory;
     }
 
     public static Path directory() {
@@ -118,6 +109,10 @@ public final class TestServer implements AutoCloseable {
             now = now.plus(by);
         }
 
+        void set(Instant moment) {
+            now = moment;
+        }
+
         @Override
         public ZoneId getZone() {
             return ZoneOffset.UTC;
@@ -135,11 +130,11 @@ public final class TestServer implements AutoCloseable {
     }
 
     public <T> T bean(Class<T> type) {
-        return context.getBean(type);
+        return running.context.getBean(type);
     }
 
     public <T> T bean(String name, Class<T> type) {
-        return context.getBean(name, type);
+        return running.context.getBean(name, type);
     }
 
     public String url(String path) {
@@ -206,6 +201,6 @@ public final class TestServer implements AutoCloseable {
 
     @Override
     public void close() {
-        context.close();
+        end.run();
     }
 }

@@ -15,6 +15,7 @@ import gradino.core.prescribe.EffortClass;
 import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.PlanCheck;
 import gradino.core.prescribe.PlanContext;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -29,7 +30,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Advance {
     /** Changes whenever the same state and policy could give another proposal. */
-    public static final String ENGINE_VERSION = "4";
+    public static final String ENGINE_VERSION = "5";
 
     private static final List<Gate> GATES =
             List.of(new StopSignGate(), new TooMuchGate(), new LongGapGate(), new UnknownsGate(), new QualifiedGate());
@@ -89,6 +90,15 @@ public final class Advance {
                 .lastDecision()
                 .map(d -> state.sessions().stream().anyMatch(s -> s.lastHeard().isAfter(d.recordedAt())))
                 .orElse(!state.sessions().isEmpty());
+    }
+
+    /**
+     * Whether a session is due: there was none yet, or the last one is as far back as sessions of the plan are apart.
+     *
+     * @param last end of the last session; null for none
+     */
+    public static boolean isDue(Plan plan, @Nullable Instant last, Moment moment) {
+        return last == null || moment.daysSince(last) >= plan.plannedIntervalDays();
     }
 
     /** Whether a line counts as a newcomer's at a moment. */
@@ -164,10 +174,13 @@ public final class Advance {
         }
 
         Proposed step() {
+            var verdict = deciding == null ? Verdict.STEP_UP : deciding.result().verdict();
+            if (s.isEmpty() && verdict != Verdict.STOP_AND_REFER) {
+                return new Proposed(Verdict.STAY, null, Because.of(Reason.EMPTY_SIDE), s.dose());
+            }
             if (deciding == null) {
                 return stepUp();
             }
-            var verdict = deciding.result().verdict();
             var cause = deciding.cause();
             if (verdict == Verdict.STEP_DOWN && cause != null) {
                 var down = StepDown.of(cause, s);

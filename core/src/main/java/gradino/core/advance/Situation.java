@@ -159,9 +159,14 @@ final class Situation {
         return state.method();
     }
 
-    /** Whether the side is composed of blocks. */
+    /** Whether the line is composed of blocks, be it on the other side only. */
     boolean isComposed() {
-        return dose().hasBlocks();
+        return dose().hasBlocks() || state.side(side.other()).dose().hasBlocks();
+    }
+
+    /** Whether nothing is done on this side of a composed line. */
+    boolean isEmpty() {
+        return isComposed() && !dose().hasBlocks();
     }
 
     /** A number of the line's method; empty where the method has none of it. */

@@ -2,7 +2,9 @@ package gradino.core.advance;
 
 import gradino.core.because.Reason;
 import gradino.core.because.Verdict;
+import java.util.Comparator;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Set;
 
 /** Where a proposal stands in a coach's queue, the most urgent first. */
@@ -15,6 +17,11 @@ public enum Standing {
     STAY;
 
     private static final Set<Reason> MEASURES = EnumSet.of(Reason.ASK_COLD, Reason.ASK_REMEASURE);
+
+    /** What speaks for a line of several sides: the most urgent of their proposals, the first of equal ones. */
+    public static Proposal mostUrgent(List<Proposal> proposals) {
+        return proposals.stream().min(Comparator.comparing(Standing::of)).orElseThrow();
+    }
 
     public static Standing of(Proposal proposal) {
         if (proposal.verdict() == Verdict.STOP_AND_REFER) {

@@ -77,6 +77,7 @@ public enum Reason {
     DOWN_NEWCOMER,
     MAINTAIN,
     AT_TOP_OF_LADDER,
+    EMPTY_SIDE,
     ASK_CLEARANCE,
     ASK_REMEASURE,
     ASK_MORNING,

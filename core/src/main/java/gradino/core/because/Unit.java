@@ -10,7 +10,6 @@ public enum Unit {
     HOUR(" h"),
     DAY(" days"),
     PERCENT(" %"),
-    POINT(" points"),
     OF_TEN("/10"),
     RATIO(""),
     COUNT("");

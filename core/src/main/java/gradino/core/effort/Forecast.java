@@ -101,11 +101,6 @@ public record Forecast(List<Pool> pools, List<Shortfall> marks) {
         return new Forecast(List.copyOf(done), List.copyOf(marks));
     }
 
-    /** Whether every effort below 90 % can be done as asked. */
-    public boolean isFeasible() {
-        return marks.stream().allMatch(Shortfall::allOut);
-    }
-
     private static List<String> borrowed(String joint) {
         return Fatigue.isBorrowed(joint)
                 ? Fatigue.of(joint).stream().map(Fatigue::name).toList()

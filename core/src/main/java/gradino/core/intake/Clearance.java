@@ -1,6 +1,8 @@
 package gradino.core.intake;
 
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -41,6 +43,16 @@ public record Clearance(
 
     public LocalDate lastDay() {
         return until == null ? writtenOn.plusYears(1) : until;
+    }
+
+    /**
+     * Up to when it clears stop signs: what was there on the day of the letter, not what came after.
+     *
+     * @param recordedFor when it was brought in
+     */
+    public Instant clearsUpTo(Instant recordedFor, ZoneId zone) {
+        var dayAfter = writtenOn.plusDays(1).atStartOfDay(zone).toInstant();
+        return dayAfter.isBefore(recordedFor) ? dayAfter : recordedFor;
     }
 
     public boolean holdsOn(LocalDate day) {

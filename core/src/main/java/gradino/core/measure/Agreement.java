@@ -70,12 +70,6 @@ public record Agreement(int pairs, double bias, double sd) {
         return sd / Math.sqrt(2);
     }
 
-    /** Repeatability coefficient of repeated readings by one method, the mean difference taken as 0: 2·√(Σd²/n). */
-    public double repeatabilityCoefficient() {
-        double meanSquare = (sd * sd * (pairs - 1) + bias * bias * pairs) / pairs;
-        return LIMIT_SDS * Math.sqrt(meanSquare);
-    }
-
     private Interval around(double value, double standardError) {
         double t = TDistribution.of(pairs - 1.0).inverseCumulativeProbability(0.975);
         return new Interval(value, value - t * standardError, value + t * standardError);

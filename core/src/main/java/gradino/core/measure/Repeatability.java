@@ -111,12 +111,7 @@ public record Repeatability(
         return x * x;
     }
 
-    /** Whether the readings differ at all; without any variance no correlation is defined and each is NaN. */
-    public boolean varies() {
-        return betweenMs > 0 || withinMs > 0;
-    }
-
-    /** One-way, a single reading. */
+    /** One-way, a single reading; this and the other two are NaN without any variance. */
     public double icc11() {
         return (betweenMs - withinMs) / (betweenMs + (judges - 1) * withinMs);
     }

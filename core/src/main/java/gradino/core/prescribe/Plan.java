@@ -47,6 +47,7 @@ public record Plan(
     private static final RampPattern NO_RAMP = new RampPattern(List.of(new EffortStep(EffortPercent.of(1), 1)));
 
     private static final int DAYS_PER_WEEK = 7;
+    private static final int SECONDS_PER_MINUTE = 60;
 
     public Plan {
         // What was kept before lines were composed trains both sides.
@@ -127,12 +128,15 @@ public record Plan(
         return doses.left().hasBlocks() || doses.right().hasBlocks();
     }
 
-    /** The sides that it trains, as their doses are kept: the midline's on the left. */
+    /** The sides that it trains, as their doses are kept: the midline's on the left. A composed side without a block is none. */
     public List<Side> trained() {
         return switch (sides) {
             case LEFT, MIDLINE -> List.of(Side.LEFT);
             case RIGHT -> List.of(Side.RIGHT);
-            case ONE_AFTER_OTHER, ALTERNATING -> Side.PAIR;
+            case ONE_AFTER_OTHER, ALTERNATING ->
+                Side.PAIR.stream()
+                        .filter(s -> !hasBlocks() || dose(s).hasBlocks())
+                        .toList();
         };
     }
 
@@ -211,6 +215,17 @@ public record Plan(
 
     public Dose dose(Side side) {
         return doses.on(side);
+    }
+
+    /**
+     * Whole minutes that the rest of a session leaves to this line.
+     *
+     * @param minutes that there are, 0 and more
+     * @param wholeSeconds of the session with this line in it
+     */
+    public int minutesLeft(int minutes, int wholeSeconds) {
+        int others = Math.max(0, wholeSeconds - Compiler.secondsOf(this));
+        return Math.max(0, minutes - others / SECONDS_PER_MINUTE);
     }
 
     /** Days from one session to the next, rounded up. */

@@ -35,11 +35,7 @@ public final class SessionCheck {
      *
      * @param timeline of all that could be read; empty when nothing could
      */
-    public record Checked(Optional<Timeline> timeline, List<Finding> findings) {
-        public boolean isBlocked() {
-            return findings.stream().anyMatch(Finding::blocks);
-        }
-    }
+    public record Checked(Optional<Timeline> timeline, List<Finding> findings) {}
 
     /** @param methods those that the studio may use: the shipped ones and its own */
     public static Checked check(SessionDraft draft, SessionContext context, List<Method> methods) {

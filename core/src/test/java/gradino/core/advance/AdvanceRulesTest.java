@@ -2,11 +2,9 @@ package gradino.core.advance;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import gradino.core.because.Because;
 import gradino.core.because.GateResult;
 import gradino.core.because.Reason;
 import gradino.core.because.Verdict;
-import gradino.core.because.Wording;
 import gradino.core.body.Side;
 import gradino.core.intake.AnyLimits;
 import gradino.core.intake.Limits;
@@ -358,13 +356,6 @@ public class AdvanceRulesTest {
                         state, story.left(), wanted.withAngle(Degrees.of(33)), "deeper", Policy.house(), NOW))
                 .extracting("code")
                 .containsExactly("above-range");
-    }
-
-    @Test
-    public void everyReasonHasItsWords() {
-        for (var reason : Reason.values()) {
-            assertThat(Wording.of(Because.of(reason))).as(reason.name()).isNotBlank();
-        }
     }
 
     @DataProvider

@@ -123,8 +123,7 @@ public final class ComposedLadderTest {
                         .forEach((name, value) -> BlockNumbers.range(method, dose.blocks(), place, name)
                                 .filter(r ->
                                         form != BlockForm.LIFT_OFF || !name.equals("repetitions") || dose.loadKg() == 0)
-                                .ifPresent(
-                                        r -> assertThat(value).as(name).isLessThanOrEqualTo(Math.max(r.most(), 12))));
+                                .ifPresent(r -> assertThat(value).as(name).isLessThanOrEqualTo(r.most())));
             }
         }
     }
@@ -276,16 +275,26 @@ public final class ComposedLadderTest {
 
     @Test
     public void aRestrictionOnEffortOrOnTheLengthOfAContractionHoldsInsideTheBlocks() {
-        var dose = first("contract-relax-linger");
-        var capped = new ClientFacts(
-                AnyLimits.of(RestrictionKind.CONTRACTION_CAP, 5.0), false, null, 45.0, null, null, null);
-        var p = Story.of(dose)
+        var p = restricted(RestrictionKind.CONTRACTION_CAP, 5.0, 0);
+        assertThat(p.lever()).as("%s", p.alternatives()).isEqualTo(LeverId.ROUNDS);
+        var soft = restricted(RestrictionKind.EFFORT_CAP, 30.0, 30);
+        assertThat(soft.verdict()).isEqualTo(Verdict.STEP_UP);
+        assertThat(soft.to().ceiling()).isEqualTo(EffortPercent.of(30));
+        var newer = restricted(RestrictionKind.EFFORT_CAP, 30.0, 0);
+        assertThat(newer.verdict()).isEqualTo(Verdict.STEP_DOWN);
+        assertThat(newer.why().reason()).isEqualTo(Reason.DOWN_CEILING);
+        assertThat(newer.to().blocks().get(0).number("effort")).isEqualTo(30);
+    }
+
+    /** @param ceiling to which the dose was set before; 0 for the method's own */
+    private static Proposal restricted(RestrictionKind kind, double bound, int ceiling) {
+        var own = first("contract-relax-linger");
+        return Story.of(ceiling == 0 ? own : own.withCeiling(EffortPercent.of(ceiling)))
                 .by("contract-relax-linger")
-                .client(capped)
+                .client(new ClientFacts(AnyLimits.of(kind, bound), false, null, 45.0, null, null, null))
                 .clean(15, 12, 9, 6, 3)
                 .passive(31, 1)
                 .left();
-        assertThat(p.lever()).as("%s", p.alternatives()).isEqualTo(LeverId.ROUNDS);
     }
 
     @Test

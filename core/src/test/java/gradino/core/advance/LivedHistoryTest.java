@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import gradino.core.because.Finding;
 import gradino.core.because.Verdict;
+import gradino.core.because.Words;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.intake.AnyLimits;
@@ -57,7 +58,7 @@ public class LivedHistoryTest {
     }
 
     /** A life: the line's start, and every event so far in the order it was recorded. */
-    private static final class Life {
+    static final class Life {
         final Random random;
         final LineState start;
         final List<Event> events = new ArrayList<>();
@@ -172,14 +173,18 @@ public class LivedHistoryTest {
         }
     }
 
-    private interface Look {
+    interface Look {
         void at(Life life, Proposal proposal);
     }
 
     private static Life live(int seed, Look look) {
+        return live(seed, SESSIONS, look);
+    }
+
+    static Life live(int seed, int sessions, Look look) {
         var life = new Life(seed);
         life.measure();
-        while (life.sessions < SESSIONS) {
+        while (life.sessions < sessions) {
             life.train();
             life.pass();
             if (life.sessions % 3 == 0) {
@@ -274,6 +279,14 @@ public class LivedHistoryTest {
         for (var side : Side.PAIR) {
             assertThat(Advance.propose(again, side, POLICY, life.moment())).isEqualTo(life.propose(side));
         }
+    }
+
+    @Test(dataProvider = "seeds")
+    public void everyReasonHasAllThatItsWordsAskFor(int seed) {
+        live(seed, (life, p) -> {
+            p.reasons().forEach(Words::requireComplete);
+            p.gates().forEach(g -> Words.requireComplete(g.because()));
+        });
     }
 
     @Test(dataProvider = "seeds")

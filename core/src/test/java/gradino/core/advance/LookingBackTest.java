@@ -71,6 +71,7 @@ public class LookingBackTest {
         assertThat(p.notes().get(p.notes().size() - 1).text()).isNotEmpty();
         assertThat(p.alternatives())
                 .filteredOn(a -> a.lever() == LeverId.CEILING)
+                .isNotEmpty()
                 .allSatisfy(a -> assertThat(a.why().reason()).isEqualTo(Reason.PLATEAU_FIRST));
     }
 

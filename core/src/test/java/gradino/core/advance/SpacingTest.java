@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import gradino.core.because.Reason;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
+import gradino.core.perform.PainKind;
 import gradino.core.quantity.EffortPercent;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -32,6 +33,32 @@ public class SpacingTest {
         var story = Story.of(Story.BASE.withCeiling(EffortPercent.of(70))).clean(daysAgo);
         assertThat(situation(story).rung().lastRuns(9).stream().map(List::size).toList())
                 .isEqualTo(sizes);
+    }
+
+    @DataProvider
+    public Object[][] frequencies() {
+        return new Object[][] {{1, 7}, {2, 4}, {3, 3}, {5, 2}, {7, 1}, {14, 1}};
+    }
+
+    /** 7 days ÷ sessions a week, rounded up, as the long gap counts them. */
+    @Test(dataProvider = "frequencies")
+    public void aSessionIsDueFromThePlannedIntervalOn(int perWeek, int days) {
+        var plan = Story.of(Story.BASE).start().plan().withSessionsPerWeek(perWeek);
+        var now = new Moment(Story.NOW, ZoneOffset.UTC);
+        assertThat(Advance.isDue(plan, Story.daysAgo(days), now)).isTrue();
+        assertThat(Advance.isDue(plan, Story.daysAgo(days - 1), now)).isFalse();
+        assertThat(Advance.isDue(plan, null, now)).isTrue();
+    }
+
+    @Test
+    public void theMostUrgentSideSpeaksForALine() {
+        var up = Story.of(Story.BASE).clean(6, 3).left();
+        var stay = Story.of(Story.BASE).clean(3).left();
+        var down =
+                Story.of(Story.BASE).painful(3, 6, PainKind.WHILE_CONTRACTING).left();
+        assertThat(Standing.mostUrgent(List.of(stay, up))).isSameAs(up);
+        assertThat(Standing.mostUrgent(List.of(up, down))).isSameAs(down);
+        assertThat(Standing.mostUrgent(List.of(stay))).isSameAs(stay);
     }
 
     @Test

@@ -28,8 +28,10 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** Tells the history of an invented line, day by day, and asks the engine what it makes of it. Day 0 is the last day. */
@@ -93,26 +95,8 @@ final class Story {
 
     Story session(double daysAgo, UnaryOperator<BlockRecord> change) {
         var started = daysAgo(daysAgo);
-        var blocks = Compiler.compile(plan()).phases().stream()
-                .collect(java.util.stream.Collectors.groupingBy(
-                        Timeline.Phase::blockId, java.util.LinkedHashMap::new, java.util.stream.Collectors.toList()))
-                .values()
-                .stream()
-                .map(this::done)
-                .map(change)
-                .toList();
-        var session = new SessionRecord(
-                "s" + ++sessions,
-                started,
-                started.plusSeconds(900),
-                observer,
-                doses,
-                blocks,
-                Tenths.of(5),
-                null,
-                null,
-                "",
-                List.of());
+        var blocks = done(plan()).stream().map(change).toList();
+        var session = held("s" + ++sessions, started, observer, doses, blocks);
         events.add(new Event.SessionHeld(session, session.endedAt()));
         return this;
     }
@@ -252,7 +236,34 @@ final class Story {
                 doses);
     }
 
-    private BlockRecord done(List<Timeline.Phase> phases) {
+    /** A session of a quarter of an hour that nothing ended. */
+    static SessionRecord held(
+            String id, Instant started, Observer observer, Sided<Dose> doses, List<BlockRecord> blocks) {
+        return new SessionRecord(
+                id,
+                started,
+                started.plusSeconds(900),
+                observer,
+                doses,
+                blocks,
+                Tenths.of(5),
+                null,
+                null,
+                "",
+                List.of());
+    }
+
+    /** Every block of a plan, done as it was asked. */
+    static List<BlockRecord> done(Plan plan) {
+        return Compiler.compile(plan).phases().stream()
+                .collect(Collectors.groupingBy(Timeline.Phase::blockId, LinkedHashMap::new, Collectors.toList()))
+                .values()
+                .stream()
+                .map(Story::done)
+                .toList();
+    }
+
+    private static BlockRecord done(List<Timeline.Phase> phases) {
         var first = phases.get(0);
         var rated = first.block() == gradino.core.prescribe.BlockKind.PRESS
                 ? Tenths.of((int) Math.round(asked(phases).tenths()))

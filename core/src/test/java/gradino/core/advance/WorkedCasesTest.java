@@ -87,7 +87,9 @@ public class WorkedCasesTest {
                 .left();
         assertThat(p.lever()).isEqualTo(LeverId.HANDS_OFF_HOLD);
         assertThat(p.to().angle()).isEqualTo(CASE_3.angle());
-        assertThat(p.alternatives()).extracting(Proposal.Alternative::lever).doesNotContain(LeverId.ANGLE);
+        assertThat(p.alternatives())
+                .extracting(Proposal.Alternative::lever)
+                .containsExactly(LeverId.SETS, LeverId.STAGE);
     }
 
     @Test

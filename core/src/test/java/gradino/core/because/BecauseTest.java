@@ -21,6 +21,15 @@ public class BecauseTest {
     }
 
     @Test
+    public void everyReasonHasItsWordsAndSaysEachOfItsTerms() {
+        for (var reason : Reason.values()) {
+            var filled = Words.filled(reason);
+            assertThat(filled.text()).as(reason.name()).isNotBlank().doesNotContain("{");
+            assertThat(filled.terms()).allSatisfy(t -> assertThat(filled.text()).contains(t.text()));
+        }
+    }
+
+    @Test
     public void whatChangedIsASetDifference() {
         var before = new TreeSet<Because>();
         before.add(Because.of(Reason.PAIN_NOT_CLEAN, Term.of(3, Unit.OF_TEN), Term.of(2, Unit.OF_TEN)));

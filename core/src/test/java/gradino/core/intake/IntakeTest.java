@@ -169,6 +169,14 @@ public class IntakeTest {
     }
 
     @Test
+    public void aLetterClearsTheStopSignsOfItsDayAndNoneAfterIt() {
+        var letter = new Clearance("invented", TODAY, null, "may train", true, List.of());
+        var dayAfter = TODAY.plusDays(1).atStartOfDay(ZONE).toInstant();
+        assertThat(letter.clearsUpTo(dayAfter.plusSeconds(86_400), ZONE)).isEqualTo(dayAfter);
+        assertThat(letter.clearsUpTo(dayAfter.minusSeconds(60), ZONE)).isEqualTo(dayAfter.minusSeconds(60));
+    }
+
+    @Test
     public void aStrainEndsByItselfAndABreakAfterAYear() {
         var strain = event(EventKind.STRAIN, "knee", Side.RIGHT, "2026-03-01");
         var fracture = event(EventKind.FRACTURE, "wrist", Side.LEFT, "2025-03-10");

@@ -30,6 +30,16 @@ public class PrescribeTest {
     }
 
     @Test
+    public void theRestOfASessionLeavesWholeMinutes() {
+        var plan = PLAN;
+        int own = Compiler.secondsOf(plan);
+        assertThat(plan.minutesLeft(20, own)).isEqualTo(20);
+        assertThat(plan.minutesLeft(20, own + 59)).isEqualTo(20);
+        assertThat(plan.minutesLeft(20, own + 60)).isEqualTo(19);
+        assertThat(plan.minutesLeft(1, own + 600)).isZero();
+    }
+
+    @Test
     public void cutsTheStaircaseAtTheCeiling() {
         var pattern = Method.rampBothWays().pattern();
         assertThat(efforts(pattern.cappedAt(EffortPercent.of(50)))).containsExactly(20, 40, 50);

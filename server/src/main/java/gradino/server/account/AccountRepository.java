@@ -11,6 +11,7 @@ import org.springframework.stereotype.Repository;
 /** Owns account. */
 @Repository
 class AccountRepository {
+    private static final String COLUMNS = "id, sign_in, name, role, disabled_at";
     private final Sql sql;
 
     AccountRepository(Sql sql) {
@@ -18,15 +19,17 @@ class AccountRepository {
     }
 
     List<Account> all() {
-        return sql.list("SELECT * FROM account ORDER BY disabled_at IS NOT NULL, name, id", AccountRepository::account);
+        return sql.list(
+                "SELECT " + COLUMNS + " FROM account ORDER BY disabled_at IS NOT NULL, name, id",
+                AccountRepository::account);
     }
 
     Optional<Account> find(String id) {
-        return sql.first("SELECT * FROM account WHERE id = ?", AccountRepository::account, id);
+        return sql.first("SELECT " + COLUMNS + " FROM account WHERE id = ?", AccountRepository::account, id);
     }
 
     Optional<Account> bySignIn(String signIn) {
-        return sql.first("SELECT * FROM account WHERE sign_in = ?", AccountRepository::account, signIn);
+        return sql.first("SELECT " + COLUMNS + " FROM account WHERE sign_in = ?", AccountRepository::account, signIn);
     }
 
     Optional<String> passwordHash(String accountId) {

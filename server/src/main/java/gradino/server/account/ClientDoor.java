@@ -2,7 +2,9 @@ package gradino.server.account;
 
 import gradino.server.account.AuditRepository.Action;
 import gradino.server.platform.ClientChanges;
+import gradino.server.platform.InMemory;
 import gradino.server.platform.Problem;
+import gradino.server.platform.Reads;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
@@ -15,6 +17,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpMethod;
 import org.springframework.stereotype.Component;
+import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.servlet.HandlerMapping;
 
@@ -23,7 +26,7 @@ import org.springframework.web.servlet.HandlerMapping;
  * nobody's, and it is written down who saw or changed what.
  */
 @Component
-class ClientDoor implements HandlerInterceptor {
+class ClientDoor implements HandlerInterceptor, InMemory {
     private static final String CLIENT = ClientDoor.class.getName();
     private static final Set<String> READS =
             Set.of(HttpMethod.GET.name(), HttpMethod.HEAD.name(), HttpMethod.OPTIONS.name());
@@ -78,7 +81,8 @@ class ClientDoor implements HandlerInterceptor {
             HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable Exception failure) {
         var clientId = (String) request.getAttribute(CLIENT);
         var what = String.valueOf(request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE));
-        boolean reads = READS.contains(request.getMethod()) || what.endsWith("/preview") || what.contains("/score/");
+        boolean reads = READS.contains(request.getMethod())
+                || (handler instanceof HandlerMethod method && method.hasMethodAnnotation(Reads.class));
         if (!reads) {
             changed(clientId);
         }
@@ -100,6 +104,11 @@ class ClientDoor implements HandlerInterceptor {
         } else {
             changes.one(clientId);
         }
+    }
+
+    @Override
+    public void forget() {
+        looks.clear();
     }
 
     private boolean isNewLook(String key) {

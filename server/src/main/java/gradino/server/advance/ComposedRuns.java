@@ -5,7 +5,6 @@ import gradino.core.advance.Event.StopSignElsewhere;
 import gradino.core.body.Side;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.MeasuredEffort;
-import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.Method;
 import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.SessionDraft.LineDraft;
@@ -32,8 +31,6 @@ import org.springframework.stereotype.Component;
 /** What of the runs of a composed session belongs to one of its lines: named as if the line had been done alone. */
 @Component
 public class ComposedRuns {
-    private static final int SECONDS_PER_MINUTE = 60;
-
     private final VisitRepository visits;
     private final SessionRepository sessions;
     private final CompositionRepository compositions;
@@ -144,10 +141,10 @@ public class ComposedRuns {
         if (minutes == null) {
             return null;
         }
-        int others = compositions
+        return compositions
                 .newest(line.clientId(), place(line).compositionId())
-                .map(c -> ComposeService.timeline(c.draft()).seconds() - Compiler.secondsOf(plan))
-                .orElse(0);
-        return Math.max(0, minutes - Math.max(0, others) / SECONDS_PER_MINUTE);
+                .map(c -> plan.minutesLeft(
+                        minutes, ComposeService.timeline(c.draft()).seconds()))
+                .orElse(minutes);
     }
 }

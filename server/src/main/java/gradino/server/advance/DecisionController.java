@@ -28,7 +28,7 @@ class DecisionController {
 
     /** All that nobody has looked at yet. */
     @GetMapping("/api/decisions")
-    List<QueueService.Waiting> waiting() {
+    QueueService.Queue waiting() {
         return queue.waiting();
     }
 

@@ -24,6 +24,8 @@ import gradino.server.platform.ClientChanges;
 import gradino.server.platform.Json;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
+import gradino.server.prescribe.EachLine;
+import gradino.server.prescribe.EachLine.Tried;
 import gradino.server.prescribe.Line;
 import gradino.server.prescribe.LineRepository;
 import gradino.server.prescribe.LineService;
@@ -40,6 +42,7 @@ public class DecisionService {
     private final DecisionRepository decisions;
     private final LineHistories histories;
     private final LineStates states;
+    private final EachLine each;
     private final ClientChanges changes;
     private final StageMoves stages;
     private final LineService lines;
@@ -53,6 +56,7 @@ public class DecisionService {
             DecisionRepository decisions,
             LineHistories histories,
             LineStates states,
+            EachLine each,
             ClientChanges changes,
             StageMoves stages,
             LineService lines,
@@ -64,6 +68,7 @@ public class DecisionService {
         this.decisions = decisions;
         this.histories = histories;
         this.states = states;
+        this.each = each;
         this.changes = changes;
         this.stages = stages;
         this.lines = lines;
@@ -128,8 +133,17 @@ public class DecisionService {
         return proposals(lines.get(lineId));
     }
 
+    /** As {@link #proposals}, of one line among others. */
     @Transactional(readOnly = true)
-    public Proposals proposals(Line line) {
+    public Tried<Proposals> tried(Line line) {
+        return each.tried(line, () -> worked(line));
+    }
+
+    private Proposals proposals(Line line) {
+        return each.required(line, () -> worked(line));
+    }
+
+    private Proposals worked(Line line) {
         var policy = policies.current();
         var now = StudioClock.moment(clock);
         var states = this.states.of(line, now, policy);

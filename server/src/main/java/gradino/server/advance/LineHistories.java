@@ -25,7 +25,6 @@ import gradino.server.advance.PauseRepository.StoredPause;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientRepository;
 import gradino.server.intake.IntakeRepository;
-import gradino.server.intake.IntakeRepository.StoredClearance;
 import gradino.server.measure.NoiseService;
 import gradino.server.measure.Ranges;
 import gradino.server.perform.SessionRepository;
@@ -121,7 +120,8 @@ public class LineHistories implements LineHistory {
         pauses.of(line.clientId()).forEach(p -> events.add(paused(p, moment.zone())));
         intakes.clearances(line.clientId()).stream()
                 .filter(c -> c.clearance().stopSigns())
-                .forEach(c -> events.add(new Event.Cleared(clearedUpTo(c, moment.zone()), c.recordedAt())));
+                .forEach(c -> events.add(
+                        new Event.Cleared(c.clearance().clearsUpTo(c.happenedAt(), moment.zone()), c.recordedAt())));
         elsewhere(line, events);
         var versions = versions(line);
         methods(versions, events);
@@ -178,12 +178,6 @@ public class LineHistories implements LineHistory {
                         .toList();
     }
 
-    /** A letter clears what was there on the day it was written, not what came after. */
-    private static Instant clearedUpTo(StoredClearance c, ZoneId zone) {
-        var dayAfter = c.clearance().writtenOn().plusDays(1).atStartOfDay(zone).toInstant();
-        return dayAfter.isBefore(c.happenedAt()) ? dayAfter : c.happenedAt();
-    }
-
     @Override
     public Plan current(Line line) {
         var inputs = inputs(line);
@@ -226,7 +220,7 @@ public class LineHistories implements LineHistory {
     public List<Finding> forbids(String clientId) {
         var cleared = intakes.clearances(clientId).stream()
                 .filter(c -> c.clearance().stopSigns())
-                .map(c -> clearedUpTo(c, clock.getZone()))
+                .map(c -> c.clearance().clearsUpTo(c.happenedAt(), clock.getZone()))
                 .max(Comparator.naturalOrder())
                 .orElse(Instant.EPOCH);
         return sessions.stopsOfClient(clientId).stream()

@@ -6,6 +6,7 @@ import gradino.server.advance.LookBackService.ClientParting;
 import gradino.server.advance.LookBackService.FlightView;
 import gradino.server.advance.LookBackService.Life;
 import gradino.server.advance.LookBackService.RehearsalDraft;
+import gradino.server.platform.Reads;
 import java.io.IOException;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
@@ -99,6 +100,7 @@ class LookBackController {
     }
 
     /** Invented clients through a plan; nothing is kept. */
+    @Reads
     @PostMapping("/api/rehearsals/preview")
     List<Life> rehearse(@RequestBody RehearsalDraft draft) {
         return lookBack.rehearse(draft);

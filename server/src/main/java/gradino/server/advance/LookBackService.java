@@ -12,6 +12,7 @@ import gradino.server.intake.ClientService;
 import gradino.server.platform.Json;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
+import gradino.server.prescribe.EachLine;
 import gradino.server.prescribe.LineRepository;
 import gradino.server.prescribe.LineService;
 import java.time.Clock;
@@ -37,6 +38,7 @@ public class LookBackService {
     private final LineService lines;
     private final LineRepository lineRows;
     private final LineHistories histories;
+    private final EachLine each;
     private final DecisionRepository decisions;
     private final PolicyService policies;
     private final Json json;
@@ -47,6 +49,7 @@ public class LookBackService {
             LineService lines,
             LineRepository lineRows,
             LineHistories histories,
+            EachLine each,
             DecisionRepository decisions,
             PolicyService policies,
             Json json,
@@ -55,6 +58,7 @@ public class LookBackService {
         this.lines = lines;
         this.lineRows = lineRows;
         this.histories = histories;
+        this.each = each;
         this.decisions = decisions;
         this.policies = policies;
         this.json = json;
@@ -77,7 +81,7 @@ public class LookBackService {
     public FlightView flight(String lineId) {
         var line = lines.get(lineId);
         var policy = policies.current();
-        var state = histories.inputs(line).state(policy);
+        var state = each.required(line, () -> histories.inputs(line).state(policy));
         var kept = decisions.of(lineId).stream()
                 .collect(Collectors.toMap(d -> d.decided().id(), Function.identity()));
         return new FlightView(Sided.of(side -> Flight.of(state, side, policy).stream()
@@ -104,6 +108,7 @@ public class LookBackService {
      * Another policy over what was recorded.
      *
      * @param states looked at
+     * @param unjudged lines that could not be
      * @param differences of all lines; {@code shown} holds the newest of them
      */
     public record BacktestView(
@@ -111,6 +116,7 @@ public class LookBackService {
             String other,
             int lines,
             int states,
+            int unjudged,
             int differences,
             List<TurnCount> turns,
             List<ClientParting> shown) {}
@@ -141,12 +147,13 @@ public class LookBackService {
                 policies.newest(policyId).version(),
                 run.lines(),
                 run.states(),
+                run.unjudged(),
                 run.partings().size(),
                 List.copyOf(turns.values()),
                 newest);
     }
 
-    record Run(int lines, int states, List<ClientParting> partings) {}
+    record Run(int lines, int states, int unjudged, List<ClientParting> partings) {}
 
     /** Every difference, client by client in the order of time. */
     @Transactional(readOnly = true)
@@ -157,14 +164,21 @@ public class LookBackService {
         var found = new ArrayList<ClientParting>();
         int lineCount = 0;
         int states = 0;
+        int unjudged = 0;
         for (var client : clients.mine()) {
             if (!wanted.isEmpty() && !wanted.contains(client.id())) {
                 continue;
             }
             for (var line : lineRows.trained(client.id())) {
-                var inputs = histories.inputs(line, now);
-                var start = inputs.start();
-                var result = Backtest.of(start, inputs.events(), now, one, other);
+                var tried = each.tried(line, () -> {
+                    var inputs = histories.inputs(line, now);
+                    return Backtest.of(inputs.start(), inputs.events(), now, one, other);
+                });
+                var result = tried.value();
+                if (result == null) {
+                    unjudged++;
+                    continue;
+                }
                 lineCount++;
                 states += result.states();
                 result.differences()
@@ -172,7 +186,7 @@ public class LookBackService {
                                 new ClientParting(client.id(), client.details().name(), line.id(), line.motion(), d)));
             }
         }
-        return new Run(lineCount, states, found);
+        return new Run(lineCount, states, unjudged, found);
     }
 
     /** Who lives through which policy. */

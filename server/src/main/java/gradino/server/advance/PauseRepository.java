@@ -14,6 +14,7 @@ import org.springframework.stereotype.Repository;
 /** Owns client_pause. */
 @Repository
 public class PauseRepository {
+    private static final String COLUMNS = "id, client_id, kind, from_day, until_day, note, recorded_at";
     private final Sql sql;
 
     PauseRepository(Sql sql) {
@@ -49,8 +50,8 @@ public class PauseRepository {
 
     /** As they stand, newest first. */
     List<StoredPause> of(String clientId) {
-        return sql.list("""
-                SELECT * FROM client_pause p
+        return sql.list("SELECT " + COLUMNS + """
+                 FROM client_pause p
                  WHERE client_id = ? AND seq = (SELECT max(seq) FROM client_pause q WHERE q.id = p.id)
                  ORDER BY from_day DESC, seq DESC
                 """, PauseRepository::pause, clientId);
@@ -63,7 +64,7 @@ public class PauseRepository {
 
     /** Every row, corrected ones too. */
     public List<StoredPause> all() {
-        return sql.list("SELECT * FROM client_pause ORDER BY client_id, seq", PauseRepository::pause);
+        return sql.list("SELECT " + COLUMNS + " FROM client_pause ORDER BY client_id, seq", PauseRepository::pause);
     }
 
     private static StoredPause pause(ResultSet row) throws SQLException {

@@ -16,6 +16,7 @@ import org.springframework.stereotype.Repository;
 /** Owns policy and policy_use. */
 @Repository
 public class PolicyRepository {
+    private static final String COLUMNS = "id, version, name, note, thresholds, recorded_at";
     private final Sql sql;
     private final Json json;
 
@@ -50,11 +51,12 @@ public class PolicyRepository {
 
     /** Every version, the newest of each policy last. */
     public List<StoredPolicy> all() {
-        return sql.list("SELECT * FROM policy ORDER BY id, version", this::policy);
+        return sql.list("SELECT " + COLUMNS + " FROM policy ORDER BY id, version", this::policy);
     }
 
     Optional<StoredPolicy> newest(String id) {
-        return sql.first("SELECT * FROM policy WHERE id = ? ORDER BY version DESC LIMIT 1", this::policy, id);
+        return sql.first(
+                "SELECT " + COLUMNS + " FROM policy WHERE id = ? ORDER BY version DESC LIMIT 1", this::policy, id);
     }
 
     /** Empty while the house policy is judged by. */

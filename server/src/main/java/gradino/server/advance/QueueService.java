@@ -8,15 +8,16 @@ import gradino.core.advance.Proposal;
 import gradino.core.advance.ReasonChange;
 import gradino.core.advance.Standing;
 import gradino.core.because.Because;
+import gradino.core.because.Finding;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.SidePlan;
-import gradino.server.advance.LineStates.Both;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.CompositionRepository;
+import gradino.server.prescribe.EachLine;
 import gradino.server.prescribe.Line;
 import gradino.server.prescribe.LineRepository;
 import java.time.Clock;
@@ -34,6 +35,7 @@ public class QueueService {
     private final LineRepository lines;
     private final CompositionRepository compositions;
     private final LineStates states;
+    private final EachLine each;
     private final PolicyService policies;
     private final Clock clock;
 
@@ -42,12 +44,14 @@ public class QueueService {
             LineRepository lines,
             CompositionRepository compositions,
             LineStates states,
+            EachLine each,
             PolicyService policies,
             Clock clock) {
         this.clients = clients;
         this.lines = lines;
         this.compositions = compositions;
         this.states = states;
+        this.each = each;
         this.policies = policies;
         this.clock = clock;
     }
@@ -80,24 +84,54 @@ public class QueueService {
             List<Because> fresh,
             List<Because> gone) {}
 
+    /** A line that cannot be judged, and what to do about it. */
+    public record Unjudged(
+            String clientId,
+            String clientName,
+            String lineId,
+            String motion,
+            @Nullable String session,
+            Finding finding) {}
+
+    /** What waits, and what could not be looked at. */
+    public record Queue(List<Waiting> waiting, List<Unjudged> unjudged) {}
+
     @Transactional(readOnly = true)
-    public List<Waiting> waiting() {
+    public Queue waiting() {
         var now = StudioClock.moment(clock);
         var policy = policies.current();
         var found = new ArrayList<Waiting>();
+        var unjudged = new ArrayList<Unjudged>();
         for (var client : clients.mine()) {
             for (var line : lines.trained(client.id())) {
-                add(client, line, states.of(client, line, now, policy), policy, now, found);
+                var tried = each.tried(line, () -> of(client, line, policy, now));
+                tried.found().ifPresent(found::addAll);
+                var trouble = tried.trouble();
+                if (trouble != null) {
+                    unjudged.add(unjudged(client, line, trouble));
+                }
             }
         }
         found.sort(Comparator.comparing(Waiting::standing)
                 .thenComparing(Waiting::clientName)
                 .thenComparing(Waiting::lineId)
                 .thenComparing(Waiting::side));
-        return found;
+        return new Queue(found, unjudged);
     }
 
-    private void add(Client client, Line line, Both states, Policy policy, Moment now, List<Waiting> found) {
+    private Unjudged unjudged(Client client, Line line, Finding trouble) {
+        return new Unjudged(
+                client.id(),
+                client.details().name(),
+                line.id(),
+                line.motion(),
+                each.tried(line, () -> compositions.nameOf(line)).value(),
+                trouble);
+    }
+
+    private List<Waiting> of(Client client, Line line, Policy policy, Moment now) {
+        var states = this.states.of(client, line, now, policy);
+        var found = new ArrayList<Waiting>();
         for (var side : states.now().plan().trained()) {
             var proposal = Advance.propose(states.now(), side, policy, now);
             if (Advance.isNew(states.now(), proposal)) {
@@ -110,6 +144,7 @@ public class QueueService {
                         states.sinceLastWeek(proposal, policy, now)));
             }
         }
+        return found;
     }
 
     private static Waiting waiting(

@@ -1,6 +1,7 @@
 package gradino.server.device;
 
 import gradino.server.account.SignedIn;
+import gradino.server.platform.InMemory;
 import gradino.server.platform.Problem;
 import jakarta.annotation.PreDestroy;
 import java.util.List;
@@ -19,7 +20,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** The devices of every open page. A page belongs to who opened it. */
 @Service
-class Devices {
+class Devices implements InMemory {
     /** Two samples of the fastest device in each message. */
     private static final int MILLIS_A_TICK = 40;
 
@@ -106,6 +107,11 @@ class Devices {
     /** Open streams would hold the shutdown back. */
     @EventListener(ContextClosedEvent.class)
     void close() {
+        forget();
+    }
+
+    @Override
+    public void forget() {
         pages.values().forEach(Page::close);
         pages.clear();
     }

@@ -1,5 +1,5 @@
 /**
- * CSV in and out. Read {@link gradino.server.exchange.ImportService} first. May use every step up to advance.
+ * CSV in and out. Read {@link gradino.server.exchange.ImportService} first. May use every step before it.
  */
 @NullMarked
 package gradino.server.exchange;

@@ -11,6 +11,7 @@ import org.springframework.stereotype.Repository;
 /** Owns home_note. */
 @Repository
 public class NoteRepository {
+    private static final String COLUMNS = "id, client_id, text, happened_at, recorded_at, read_at";
     private final Sql sql;
 
     NoteRepository(Sql sql) {
@@ -35,19 +36,23 @@ public class NoteRepository {
     }
 
     public List<Note> all() {
-        return sql.list("SELECT * FROM home_note ORDER BY client_id, happened_at, rowid", NoteRepository::note);
+        return sql.list(
+                "SELECT " + COLUMNS + " FROM home_note ORDER BY client_id, happened_at, rowid", NoteRepository::note);
     }
 
     /** Newest first. */
     List<Note> of(String clientId) {
         return sql.list(
-                "SELECT * FROM home_note WHERE client_id = ? ORDER BY happened_at DESC, rowid DESC LIMIT 100",
+                "SELECT " + COLUMNS
+                        + " FROM home_note WHERE client_id = ? ORDER BY happened_at DESC, rowid DESC LIMIT 100",
                 NoteRepository::note,
                 clientId);
     }
 
     List<Note> unread() {
-        return sql.list("SELECT * FROM home_note WHERE read_at IS NULL ORDER BY happened_at", NoteRepository::note);
+        return sql.list(
+                "SELECT " + COLUMNS + " FROM home_note WHERE read_at IS NULL ORDER BY happened_at",
+                NoteRepository::note);
     }
 
     void read(String clientId, Instant now) {

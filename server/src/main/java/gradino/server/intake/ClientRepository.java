@@ -22,6 +22,7 @@ import org.springframework.stereotype.Repository;
 /** Owns client, client_details and client_goal. */
 @Repository
 public class ClientRepository implements Whose {
+    private static final String COLUMNS = "details_id, motion, degrees, replaces_table";
     private static final String CURRENT = """
             SELECT c.id AS whose, c.recorded_at AS taken_in, d.id AS details_id, d.*,
                    (SELECT min(recorded_at) FROM client_details same
@@ -147,7 +148,7 @@ public class ClientRepository implements Whose {
 
     private List<MotionGoal> goals(long detailsId) {
         return sql.list(
-                "SELECT * FROM client_goal WHERE details_id = ? ORDER BY motion",
+                "SELECT " + COLUMNS + " FROM client_goal WHERE details_id = ? ORDER BY motion",
                 row -> new MotionGoal(
                         row.getString("motion"), row.getDouble("degrees"), row.getInt("replaces_table") == 1),
                 detailsId);

@@ -9,6 +9,7 @@ import gradino.core.intake.Screening;
 import gradino.server.intake.IntakeRepository.StoredClearance;
 import gradino.server.intake.IntakeService.Added;
 import gradino.server.intake.IntakeService.ScreeningPreview;
+import gradino.server.platform.Reads;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
@@ -64,6 +65,7 @@ class IntakeController {
         return new LastScreening(intake.newest(clientId));
     }
 
+    @Reads
     @PostMapping("/api/clients/{clientId}/screening/preview")
     ScreeningPreview preview(@PathVariable String clientId, @Valid @RequestBody Answers answers) {
         return intake.preview(clientId, answers);

@@ -21,6 +21,12 @@ import org.springframework.stereotype.Repository;
 /** Owns screening, coach_restriction and clearance. */
 @Repository
 public class IntakeRepository {
+    private static final String SCREENING_COLUMNS = "id, client_id, happened_at, recorded_at, answers";
+    private static final String COACH_RESTRICTION_COLUMNS =
+            "id, client_id, happened_at, recorded_at, kind, joints, motion, side, bound, reason";
+    private static final String CLEARANCE_COLUMNS =
+            "id, client_id, happened_at, recorded_at, cleared_by, note, written_on, until_day, stop_signs, "
+                    + "loosens";
     private static final Source COACH = new Source(Source.Kind.HOUSE_RULE, "the coach's own restriction");
 
     private final Sql sql;
@@ -57,7 +63,7 @@ public class IntakeRepository {
 
     public List<StoredScreening> screenings() {
         return sql.list(
-                "SELECT * FROM screening ORDER BY client_id, happened_at, id",
+                "SELECT " + SCREENING_COLUMNS + " FROM screening ORDER BY client_id, happened_at, id",
                 row -> new StoredScreening(
                         row.getString("id"),
                         row.getString("client_id"),
@@ -87,14 +93,15 @@ public class IntakeRepository {
 
     public List<Restriction> added(String clientId) {
         return sql.list(
-                "SELECT * FROM coach_restriction WHERE client_id = ? ORDER BY recorded_at, id",
+                "SELECT " + COACH_RESTRICTION_COLUMNS
+                        + " FROM coach_restriction WHERE client_id = ? ORDER BY recorded_at, id",
                 IntakeRepository::restriction,
                 clientId);
     }
 
     public List<AddedRestriction> allAdded() {
         return sql.list(
-                "SELECT * FROM coach_restriction ORDER BY client_id, recorded_at, id",
+                "SELECT " + COACH_RESTRICTION_COLUMNS + " FROM coach_restriction ORDER BY client_id, recorded_at, id",
                 row -> new AddedRestriction(
                         row.getString("client_id"), restriction(row), Sql.instant(row, "recorded_at")));
     }
@@ -141,7 +148,8 @@ public class IntakeRepository {
 
     public List<StoredClearance> clearances(String clientId) {
         return sql.list(
-                "SELECT * FROM clearance WHERE client_id = ? ORDER BY written_on, recorded_at, id",
+                "SELECT " + CLEARANCE_COLUMNS
+                        + " FROM clearance WHERE client_id = ? ORDER BY written_on, recorded_at, id",
                 this::clearance,
                 clientId);
     }

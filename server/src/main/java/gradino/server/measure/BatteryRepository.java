@@ -13,6 +13,10 @@ import org.springframework.stereotype.Repository;
 /** Owns battery, assessment and movement_result. */
 @Repository
 public class BatteryRepository {
+    private static final String BATTERY_COLUMNS = "id, client_id, recorded_at, name, body";
+    private static final String ASSESSMENT_COLUMNS = "id, client_id, battery_id, happened_at, recorded_at";
+    private static final String MOVEMENT_RESULT_COLUMNS =
+            "id, client_id, assessment_id, movement, value, happened_at, recorded_at, note";
     private final Sql sql;
     private final Json json;
 
@@ -30,23 +34,35 @@ public class BatteryRepository {
     }
 
     List<Battery> of(String clientId) {
-        return sql.list("SELECT * FROM battery WHERE client_id = ? ORDER BY recorded_at, id", this::battery, clientId);
+        return sql.list(
+                "SELECT " + BATTERY_COLUMNS + " FROM battery WHERE client_id = ? ORDER BY recorded_at, id",
+                this::battery,
+                clientId);
     }
 
     public List<Battery> all() {
-        return sql.list("SELECT * FROM battery ORDER BY client_id, recorded_at, id", this::battery);
+        return sql.list(
+                "SELECT " + BATTERY_COLUMNS + " FROM battery ORDER BY client_id, recorded_at, id", this::battery);
     }
 
     public List<Assessment> allAssessments() {
-        return sql.list("SELECT * FROM assessment ORDER BY client_id, happened_at, id", BatteryRepository::assessment);
+        return sql.list(
+                "SELECT " + ASSESSMENT_COLUMNS + " FROM assessment ORDER BY client_id, happened_at, id",
+                BatteryRepository::assessment);
     }
 
     public List<MovementResult> allResults() {
-        return sql.list("SELECT * FROM movement_result ORDER BY client_id, recorded_at, id", BatteryRepository::result);
+        return sql.list(
+                "SELECT " + MOVEMENT_RESULT_COLUMNS + " FROM movement_result ORDER BY client_id, recorded_at, id",
+                BatteryRepository::result);
     }
 
     public Optional<Battery> find(String clientId, String id) {
-        return sql.first("SELECT * FROM battery WHERE client_id = ? AND id = ?", this::battery, clientId, id);
+        return sql.first(
+                "SELECT " + BATTERY_COLUMNS + " FROM battery WHERE client_id = ? AND id = ?",
+                this::battery,
+                clientId,
+                id);
     }
 
     /** @return whether it was not there yet */
@@ -59,7 +75,8 @@ public class BatteryRepository {
 
     List<Assessment> assessments(String clientId, String batteryId) {
         return sql.list(
-                "SELECT * FROM assessment WHERE client_id = ? AND battery_id = ? ORDER BY happened_at, recorded_at, id",
+                "SELECT " + ASSESSMENT_COLUMNS
+                        + " FROM assessment WHERE client_id = ? AND battery_id = ? ORDER BY happened_at, recorded_at, id",
                 BatteryRepository::assessment,
                 clientId,
                 batteryId);
@@ -67,7 +84,10 @@ public class BatteryRepository {
 
     public Optional<Assessment> assessment(String clientId, String id) {
         return sql.first(
-                "SELECT * FROM assessment WHERE client_id = ? AND id = ?", BatteryRepository::assessment, clientId, id);
+                "SELECT " + ASSESSMENT_COLUMNS + " FROM assessment WHERE client_id = ? AND id = ?",
+                BatteryRepository::assessment,
+                clientId,
+                id);
     }
 
     /** @return whether it was not there yet */
@@ -92,7 +112,8 @@ public class BatteryRepository {
     /** In the order they were recorded: the last of a movement counts. */
     List<MovementResult> results(String assessmentId) {
         return sql.list(
-                "SELECT * FROM movement_result WHERE assessment_id = ? ORDER BY recorded_at, id",
+                "SELECT " + MOVEMENT_RESULT_COLUMNS
+                        + " FROM movement_result WHERE assessment_id = ? ORDER BY recorded_at, id",
                 BatteryRepository::result,
                 assessmentId);
     }

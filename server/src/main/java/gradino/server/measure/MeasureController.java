@@ -8,6 +8,7 @@ import gradino.core.body.Position.TapeFormulaId;
 import gradino.core.body.Segment;
 import gradino.core.measure.Instrument;
 import gradino.core.measure.Tape;
+import gradino.server.platform.Reads;
 import jakarta.validation.Valid;
 import java.time.Instant;
 import java.util.Arrays;
@@ -57,6 +58,7 @@ class MeasureController {
         return new Body(Catalogue.motions(), Catalogue.positions(), tapes, Catalogue.equipment());
     }
 
+    @Reads
     @PostMapping("/api/clients/{clientId}/measurements/preview")
     MeasureService.MeasurePreview preview(@PathVariable String clientId, @Valid @RequestBody MeasurementDraft draft) {
         return measure.preview(clientId, draft);

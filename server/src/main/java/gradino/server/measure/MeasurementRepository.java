@@ -30,6 +30,10 @@ import org.springframework.stereotype.Repository;
 /** Owns measurement. */
 @Repository
 public class MeasurementRepository {
+    private static final String COLUMNS =
+            "id, client_id, motion, side, mode, warmth, position, instrument, tester, happened_at, "
+                    + "recorded_at, trials, tape_lengths, tape_start_cm, end_feel, pain, control_grade, note, "
+                    + "tape_inputs, measured_by, bench, incline, assessment_id";
     private static final String INSERT = """
             INSERT INTO measurement
               (id, client_id, motion, side, mode, warmth, position, instrument, tester, happened_at, recorded_at, trials,
@@ -47,7 +51,7 @@ public class MeasurementRepository {
 
     public List<Measurement> of(String clientId) {
         return sql.list(
-                "SELECT * FROM measurement WHERE client_id = ? ORDER BY happened_at, id",
+                "SELECT " + COLUMNS + " FROM measurement WHERE client_id = ? ORDER BY happened_at, id",
                 MeasurementRepository::measurement,
                 clientId);
     }
@@ -62,7 +66,8 @@ public class MeasurementRepository {
 
     public List<Measurement> all() {
         return sql.list(
-                "SELECT * FROM measurement ORDER BY client_id, happened_at, id", MeasurementRepository::measurement);
+                "SELECT " + COLUMNS + " FROM measurement ORDER BY client_id, happened_at, id",
+                MeasurementRepository::measurement);
     }
 
     /** Stores each once: an id that is there already is left as it is. */

@@ -23,6 +23,11 @@ import org.springframework.stereotype.Repository;
 /** Owns noise_study, study_reading and noise_rules. */
 @Repository
 public class StudyRepository {
+    private static final String NOISE_STUDY_COLUMNS =
+            "id, account_id, motion, instrument, people, visits, trials, recorded_at, finished_at";
+    private static final String STUDY_READING_COLUMNS = "person, visit, trials, recorded_at";
+    private static final String NOISE_RULES_COLUMNS =
+            "id, recorded_at, account_id, sem_coach, sem_self, gap_most, gap_share, gap_least";
     private final Sql sql;
     private final Json json;
 
@@ -68,12 +73,15 @@ public class StudyRepository {
     }
 
     Optional<Study> find(String id) {
-        return sql.first("SELECT * FROM noise_study WHERE id = ?", this::study, id);
+        return sql.first("SELECT " + NOISE_STUDY_COLUMNS + " FROM noise_study WHERE id = ?", this::study, id);
     }
 
     List<Study> of(String accountId) {
         return sql.list(
-                "SELECT * FROM noise_study WHERE account_id = ? ORDER BY recorded_at DESC, id", this::study, accountId);
+                "SELECT " + NOISE_STUDY_COLUMNS
+                        + " FROM noise_study WHERE account_id = ? ORDER BY recorded_at DESC, id",
+                this::study,
+                accountId);
     }
 
     public void add(String studyId, StudyReading reading, Instant recordedAt) {
@@ -90,8 +98,8 @@ public class StudyRepository {
     /** The newest for each person and visit. */
     List<StudyReading> readings(String studyId) {
         return sql.list(
-                """
-                SELECT * FROM study_reading r WHERE study_id = ?
+                "SELECT " + STUDY_READING_COLUMNS + """
+                 FROM study_reading r WHERE study_id = ?
                    AND seq = (SELECT max(seq) FROM study_reading
                                WHERE study_id = r.study_id AND person = r.person AND visit = r.visit)
                  ORDER BY person, visit
@@ -109,7 +117,12 @@ public class StudyRepository {
 
     /** Every study that is in force, worked out. */
     List<NoiseBook.Entry> finished() {
-        return sql.list("SELECT * FROM noise_study WHERE finished_at IS NOT NULL", this::study).stream()
+        return sql
+                .list(
+                        "SELECT " + NOISE_STUDY_COLUMNS
+                                + " FROM noise_study WHERE finished_at IS NOT NULL ORDER BY finished_at, id",
+                        this::study)
+                .stream()
                 .flatMap(this::entry)
                 .toList();
     }
@@ -161,7 +174,9 @@ public class StudyRepository {
     }
 
     House house() {
-        return sql.first("SELECT * FROM noise_rules ORDER BY id DESC LIMIT 1", StudyRepository::house)
+        return sql.first(
+                        "SELECT " + NOISE_RULES_COLUMNS + " FROM noise_rules ORDER BY id DESC LIMIT 1",
+                        StudyRepository::house)
                 .orElse(House.SHIPPED);
     }
 

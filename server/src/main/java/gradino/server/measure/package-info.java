@@ -1,5 +1,5 @@
 /**
- * Measurements and ranges. Read {@link gradino.server.measure.MeasureService} first. May use platform and intake.
+ * Measurements and ranges. Read {@link gradino.server.measure.MeasureService} first. May use platform, account and intake.
  */
 @NullMarked
 package gradino.server.measure;

@@ -2,6 +2,7 @@ package gradino.server.perform;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import gradino.server.platform.InMemory;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.concurrent.TimeUnit;
@@ -9,7 +10,7 @@ import org.springframework.stereotype.Component;
 
 /** Which devices have a session open now. Known to the running server only: it is about the moment. */
 @Component
-class Presence {
+class Presence implements InMemory {
     /** A floor says that it is there every ten seconds; two missed are no absence. */
     private static final Duration THERE = Duration.ofSeconds(30);
 
@@ -30,6 +31,11 @@ class Presence {
         return (int) there.asMap().keySet().stream()
                 .filter(d -> d.session().equals(sessionId) && !d.id().equals(device))
                 .count();
+    }
+
+    @Override
+    public void forget() {
+        there.invalidateAll();
     }
 
     void left(String sessionId, String device) {

@@ -37,6 +37,13 @@ import org.springframework.stereotype.Repository;
 /** Owns session_block, session_close, morning, and the sessions of lines; {@link VisitRepository} those that were composed. */
 @Repository
 public class SessionRepository implements Whose, Flags {
+    private static final String SESSION_COLUMNS = "id, line_id, client_id, happened_at, recorded_at, plan";
+    private static final String SESSION_BLOCK_COLUMNS =
+            "id, session_id, block_id, side, kind, happened_at, recorded_at, phases, effort_rating, faults, "
+                    + "pains, cramps, effort_missed, skipped, note, used_degrees, used_stack_cm";
+    private static final String SESSION_CLOSE_COLUMNS =
+            "session_id, happened_at, recorded_at, observer, rating, stop_sign, stop_side, note";
+    private static final String MORNING_COLUMNS = "id, session_id, settled, soreness, happened_at, recorded_at";
     private static final String INSERT_BLOCK = """
             INSERT INTO session_block
               (id, session_id, block_id, side, kind, happened_at, recorded_at, phases, effort_rating, faults, pains,
@@ -124,7 +131,8 @@ public class SessionRepository implements Whose, Flags {
     }
 
     public Optional<Opened> find(String id) {
-        return sql.first("SELECT * FROM session WHERE id = ? AND line_id IS NOT NULL", this::opened, id);
+        return sql.first(
+                "SELECT " + SESSION_COLUMNS + " FROM session WHERE id = ? AND line_id IS NOT NULL", this::opened, id);
     }
 
     public Optional<Timeline> timeline(String id) {
@@ -141,7 +149,10 @@ public class SessionRepository implements Whose, Flags {
     }
 
     public List<Opened> ofLine(String lineId) {
-        return sql.list("SELECT * FROM session WHERE line_id = ? ORDER BY happened_at, id", this::opened, lineId);
+        return sql.list(
+                "SELECT " + SESSION_COLUMNS + " FROM session WHERE line_id = ? ORDER BY happened_at, id",
+                this::opened,
+                lineId);
     }
 
     /** Whether a line's session began after a moment. */
@@ -156,7 +167,9 @@ public class SessionRepository implements Whose, Flags {
 
     public List<Opened> all() {
         return sql.list(
-                "SELECT * FROM session WHERE line_id IS NOT NULL ORDER BY client_id, happened_at, id", this::opened);
+                "SELECT " + SESSION_COLUMNS
+                        + " FROM session WHERE line_id IS NOT NULL ORDER BY client_id, happened_at, id",
+                this::opened);
     }
 
     public void addBlocks(List<StoredBlock> blocks) {
@@ -164,18 +177,23 @@ public class SessionRepository implements Whose, Flags {
     }
 
     public List<StoredBlock> blocks(String sessionId) {
-        return sql.list("SELECT * FROM session_block WHERE session_id = ? ORDER BY seq", this::block, sessionId);
+        return sql.list(
+                "SELECT " + SESSION_BLOCK_COLUMNS + " FROM session_block WHERE session_id = ? ORDER BY seq",
+                this::block,
+                sessionId);
     }
 
     public List<StoredBlock> blocksOfLine(String lineId) {
         return sql.list(
-                "SELECT * FROM session_block WHERE session_id IN " + OF_LINE + " ORDER BY session_id, seq",
+                "SELECT " + SESSION_BLOCK_COLUMNS + " FROM session_block WHERE session_id IN " + OF_LINE
+                        + " ORDER BY session_id, seq",
                 this::block,
                 lineId);
     }
 
     public List<StoredBlock> allBlocks() {
-        return sql.list("SELECT * FROM session_block ORDER BY session_id, seq", this::block);
+        return sql.list(
+                "SELECT " + SESSION_BLOCK_COLUMNS + " FROM session_block ORDER BY session_id, seq", this::block);
     }
 
     public void close(Closed c) {
@@ -196,12 +214,17 @@ public class SessionRepository implements Whose, Flags {
     }
 
     public Optional<Closed> closed(String sessionId) {
-        return sql.first("SELECT * FROM session_close WHERE session_id = ?", SessionRepository::closed, sessionId);
+        return sql.first(
+                "SELECT " + SESSION_CLOSE_COLUMNS + " FROM session_close WHERE session_id = ?",
+                SessionRepository::closed,
+                sessionId);
     }
 
     public List<Closed> closedOfLine(String lineId) {
         return sql.list(
-                "SELECT * FROM session_close WHERE session_id IN " + OF_LINE, SessionRepository::closed, lineId);
+                "SELECT " + SESSION_CLOSE_COLUMNS + " FROM session_close WHERE session_id IN " + OF_LINE,
+                SessionRepository::closed,
+                lineId);
     }
 
     /** Closes with a stop sign in any line of a client. */
@@ -247,7 +270,9 @@ public class SessionRepository implements Whose, Flags {
     }
 
     public List<Closed> allClosed() {
-        return sql.list("SELECT * FROM session_close", SessionRepository::closed);
+        return sql.list(
+                "SELECT " + SESSION_CLOSE_COLUMNS + " FROM session_close ORDER BY session_id",
+                SessionRepository::closed);
     }
 
     public void addMorning(Morning m) {
@@ -267,7 +292,7 @@ public class SessionRepository implements Whose, Flags {
     /** Answers of a line's sessions; a later one for the same session corrects an earlier one. */
     public List<Morning> mornings(String lineId) {
         return sql.list(
-                "SELECT * FROM morning WHERE session_id IN " + OF_LINE + " ORDER BY seq",
+                "SELECT " + MORNING_COLUMNS + " FROM morning WHERE session_id IN " + OF_LINE + " ORDER BY seq",
                 SessionRepository::morning,
                 lineId);
     }
@@ -275,11 +300,13 @@ public class SessionRepository implements Whose, Flags {
     /** The newest answer holds; those before it are kept. */
     Optional<Morning> lastMorning(String sessionId) {
         return sql.first(
-                "SELECT * FROM morning WHERE session_id = ? ORDER BY seq DESC", SessionRepository::morning, sessionId);
+                "SELECT " + MORNING_COLUMNS + " FROM morning WHERE session_id = ? ORDER BY seq DESC",
+                SessionRepository::morning,
+                sessionId);
     }
 
     public List<Morning> allMornings() {
-        return sql.list("SELECT * FROM morning ORDER BY seq", SessionRepository::morning);
+        return sql.list("SELECT " + MORNING_COLUMNS + " FROM morning ORDER BY seq", SessionRepository::morning);
     }
 
     /** A session with all that was logged, ready for the fold. */

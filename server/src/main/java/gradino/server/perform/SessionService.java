@@ -25,6 +25,7 @@ import gradino.server.perform.VisitRepository.Visit;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.ComposeService;
+import gradino.server.prescribe.EachLine;
 import gradino.server.prescribe.Line;
 import gradino.server.prescribe.LineHistory;
 import gradino.server.prescribe.LineService;
@@ -57,6 +58,7 @@ public class SessionService {
     private final ComposeService compose;
     private final LineService lines;
     private final LineHistory history;
+    private final EachLine each;
     private final ClientService clients;
     private final SignedIn signedIn;
     private final Clock clock;
@@ -69,6 +71,7 @@ public class SessionService {
             ComposeService compose,
             LineService lines,
             LineHistory history,
+            EachLine each,
             ClientService clients,
             SignedIn signedIn,
             Clock clock) {
@@ -79,6 +82,7 @@ public class SessionService {
         this.compose = compose;
         this.lines = lines;
         this.history = history;
+        this.each = each;
         this.clients = clients;
         this.signedIn = signedIn;
         this.clock = clock;
@@ -104,9 +108,9 @@ public class SessionService {
         if (unclosed.isPresent()) {
             return floor(unclosed.get().id());
         }
-        var plan = history.current(line);
-        Problem.throwIfBlocking(history.forbids(line));
-        var context = history.context(line);
+        var plan = each.required(line, () -> history.current(line));
+        Problem.throwIfBlocking(each.required(line, () -> history.forbids(line)));
+        var context = each.required(line, () -> history.context(line));
         Problem.throwIfBlocking(PlanCheck.check(plan, context).stream()
                 .filter(f -> !f.code().equals("above-range"))
                 .toList());

@@ -21,6 +21,12 @@ import org.springframework.stereotype.Repository;
 /** Owns trace and reference_contraction. */
 @Repository
 public class TraceRepository {
+    private static final String TRACE_COLUMNS =
+            "id, session_id, block_id, side, reference_newtons, phase_seconds, force, analysis, "
+                    + "effort_within, near_max_peak, happened_at, recorded_at";
+    private static final String REFERENCE_CONTRACTION_COLUMNS =
+            "id, client_id, session_id, motion, position, side, direction, degrees, newtons, tries, "
+                    + "happened_at, recorded_at";
     private final Sql sql;
     private final Json json;
 
@@ -92,7 +98,8 @@ public class TraceRepository {
     }
 
     public List<StoredTrace> of(String sessionId) {
-        return sql.list("SELECT * FROM trace WHERE session_id = ? ORDER BY rowid", this::trace, sessionId);
+        return sql.list(
+                "SELECT " + TRACE_COLUMNS + " FROM trace WHERE session_id = ? ORDER BY rowid", this::trace, sessionId);
     }
 
     /** What gauges said in a line's sessions, by session, with when that came in; without the traces themselves. */
@@ -120,7 +127,8 @@ public class TraceRepository {
     /** Traces that came in by a file and were not held against their staircase yet. */
     List<StoredTrace> unjudged() {
         return sql.list(
-                "SELECT * FROM trace WHERE analysis IS NULL AND reference_newtons IS NOT NULL ORDER BY rowid",
+                "SELECT " + TRACE_COLUMNS
+                        + " FROM trace WHERE analysis IS NULL AND reference_newtons IS NOT NULL ORDER BY rowid",
                 this::trace);
     }
 
@@ -135,7 +143,7 @@ public class TraceRepository {
     }
 
     public List<StoredTrace> all() {
-        return sql.list("SELECT * FROM trace ORDER BY session_id, rowid", this::trace);
+        return sql.list("SELECT " + TRACE_COLUMNS + " FROM trace ORDER BY session_id, rowid", this::trace);
     }
 
     /** @return whether it was new */
@@ -164,23 +172,32 @@ public class TraceRepository {
 
     /** The newest of a motion in a position. */
     Optional<StoredReference> newest(String clientId, String motion, String position, Side side, Direction direction) {
-        return sql.first("""
-                SELECT * FROM reference_contraction
+        return sql.first(
+                "SELECT " + REFERENCE_CONTRACTION_COLUMNS + """
+                 FROM reference_contraction
                  WHERE client_id = ? AND motion = ? AND position = ? AND side = ? AND direction = ?
                  ORDER BY happened_at DESC, rowid DESC
-                """, TraceRepository::reference, clientId, motion, position, side, direction);
+                """,
+                TraceRepository::reference,
+                clientId,
+                motion,
+                position,
+                side,
+                direction);
     }
 
     public List<StoredReference> referencesOf(String sessionId) {
         return sql.list(
-                "SELECT * FROM reference_contraction WHERE session_id = ? ORDER BY rowid",
+                "SELECT " + REFERENCE_CONTRACTION_COLUMNS
+                        + " FROM reference_contraction WHERE session_id = ? ORDER BY rowid",
                 TraceRepository::reference,
                 sessionId);
     }
 
     public List<StoredReference> allReferences() {
         return sql.list(
-                "SELECT * FROM reference_contraction ORDER BY client_id, happened_at, rowid",
+                "SELECT " + REFERENCE_CONTRACTION_COLUMNS
+                        + " FROM reference_contraction ORDER BY client_id, happened_at, rowid",
                 TraceRepository::reference);
     }
 

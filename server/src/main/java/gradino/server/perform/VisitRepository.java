@@ -15,6 +15,7 @@ import org.springframework.stereotype.Repository;
 /** Owns the rows of session that run something composed. */
 @Repository
 public class VisitRepository {
+    private static final String COLUMNS = "id, client_id, happened_at, recorded_at, composition_id, name, draft";
     private final Sql sql;
     private final Json json;
 
@@ -50,7 +51,7 @@ public class VisitRepository {
     }
 
     public Optional<Visit> find(String id) {
-        return sql.first("SELECT * FROM session WHERE id = ? AND draft IS NOT NULL", this::visit, id);
+        return sql.first("SELECT " + COLUMNS + " FROM session WHERE id = ? AND draft IS NOT NULL", this::visit, id);
     }
 
     /** The newest run of something composed that nobody closed. */
@@ -65,7 +66,8 @@ public class VisitRepository {
     /** A client's runs, newest first. */
     List<Visit> of(String clientId) {
         return sql.list(
-                "SELECT * FROM session WHERE client_id = ? AND draft IS NOT NULL ORDER BY happened_at DESC",
+                "SELECT " + COLUMNS
+                        + " FROM session WHERE client_id = ? AND draft IS NOT NULL ORDER BY happened_at DESC",
                 this::visit,
                 clientId);
     }
@@ -73,7 +75,8 @@ public class VisitRepository {
     /** Every run of something composed, in the order of time. */
     public List<Visit> ofComposition(String clientId, String compositionId) {
         return sql.list(
-                "SELECT * FROM session WHERE client_id = ? AND composition_id = ? ORDER BY happened_at, id",
+                "SELECT " + COLUMNS
+                        + " FROM session WHERE client_id = ? AND composition_id = ? ORDER BY happened_at, id",
                 this::visit,
                 clientId,
                 compositionId);
@@ -97,7 +100,8 @@ public class VisitRepository {
 
     public List<Visit> all() {
         return sql.list(
-                "SELECT * FROM session WHERE draft IS NOT NULL ORDER BY client_id, happened_at, id", this::visit);
+                "SELECT " + COLUMNS + " FROM session WHERE draft IS NOT NULL ORDER BY client_id, happened_at, id",
+                this::visit);
     }
 
     private Visit visit(ResultSet row) throws SQLException {

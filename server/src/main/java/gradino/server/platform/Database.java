@@ -22,6 +22,7 @@ import org.springframework.transaction.annotation.EnableTransactionManagement;
 @Configuration(proxyBeanMethods = false)
 @EnableTransactionManagement
 class Database {
+    static final String FILE = "gradino.db";
     private static final int READERS = 4;
     private static final String BUSY_TIMEOUT_MS = "5000";
 
@@ -69,7 +70,7 @@ class Database {
         }
         var config = new HikariConfig();
         config.setPoolName(name);
-        config.setJdbcUrl("jdbc:sqlite:" + directory.resolve("gradino.db").toAbsolutePath());
+        config.setJdbcUrl("jdbc:sqlite:" + directory.resolve(FILE).toAbsolutePath());
         config.setMaximumPoolSize(size);
         config.addDataSourceProperty("journal_mode", "WAL");
         config.addDataSourceProperty("foreign_keys", "true");

@@ -7,6 +7,7 @@ import gradino.core.prescribe.BlockParameter;
 import gradino.core.prescribe.SessionDraft;
 import gradino.core.prescribe.SessionDraft.LineDraft;
 import gradino.core.prescribe.Shorten;
+import gradino.server.platform.Reads;
 import gradino.server.prescribe.CompositionRepository.Composition;
 import gradino.server.prescribe.LibraryService.LibraryEntry;
 import gradino.server.prescribe.MethodService.KnownMethod;
@@ -119,16 +120,19 @@ class ComposeController {
         return suggestions.line(clientId, motion, position, method, id);
     }
 
+    @Reads
     @PostMapping("/api/clients/{clientId}/score/preview")
     ScorePreview preview(@PathVariable String clientId, @RequestBody SessionDraft draft) {
         return compose.preview(clientId, draft);
     }
 
+    @Reads
     @PostMapping("/api/clients/{clientId}/score/shorten")
     Shorten.Shorter shorten(@PathVariable String clientId, @RequestBody Shortening s) {
         return compose.shorten(clientId, s.draft(), s.minutes());
     }
 
+    @Reads
     @PostMapping("/api/clients/{clientId}/score/solve")
     EffortSolver.WaysOut solve(@PathVariable String clientId, @RequestBody Solving s) {
         return compose.solve(clientId, s.draft(), s.station(), s.line(), s.block());

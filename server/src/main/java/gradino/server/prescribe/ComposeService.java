@@ -85,7 +85,16 @@ public class ComposeService {
     @Transactional(readOnly = true)
     List<Composition> of(String clientId) {
         clients.get(clientId);
-        return compositions.of(clientId).stream().map(this::inForce).toList();
+        return compositions.of(clientId).stream().map(this::inForceIfKnown).toList();
+    }
+
+    /** To look at: as it was composed where what came of a line since cannot be worked out. It cannot be started then. */
+    private Composition inForceIfKnown(Composition composition) {
+        try {
+            return inForce(composition);
+        } catch (Problem oneLine) {
+            return composition;
+        }
     }
 
     private Composition inForce(Composition composition) {

@@ -26,11 +26,13 @@ public class ComposedLines implements ApplicationRunner {
     private final LineRepository lines;
     private final CompositionRepository compositions;
     private final LineHistory history;
+    private final EachLine each;
 
-    ComposedLines(LineRepository lines, CompositionRepository compositions, LineHistory history) {
+    ComposedLines(LineRepository lines, CompositionRepository compositions, LineHistory history, EachLine each) {
         this.lines = lines;
         this.compositions = compositions;
         this.history = history;
+        this.each = each;
     }
 
     /** What was composed with the doses in force now: decided steps taken, suspended ones not. */
@@ -40,7 +42,7 @@ public class ComposedLines implements ApplicationRunner {
                 .draft()
                 .withLines(draft -> find(known, draft)
                         .map(line -> {
-                            var plan = history.current(line);
+                            var plan = each.required(line, () -> history.current(line));
                             return draft.with(plan.doses(), plan.sessionsPerWeek());
                         })
                         .orElse(draft));

@@ -15,6 +15,8 @@ import org.springframework.stereotype.Repository;
 /** Owns composition and studio_method: each saving is a new row, the newest of an id counts. */
 @Repository
 public class CompositionRepository {
+    private static final String COMPOSITION_COLUMNS = "id, client_id, account_id, recorded_at, name, body";
+    private static final String STUDIO_METHOD_COLUMNS = "id, account_id, recorded_at, body";
     private final Sql sql;
     private final Json json;
 
@@ -42,13 +44,13 @@ public class CompositionRepository {
 
     /** Every saving, oldest first. */
     public List<Composition> all() {
-        return sql.list("SELECT * FROM composition ORDER BY seq", this::composition);
+        return sql.list("SELECT " + COMPOSITION_COLUMNS + " FROM composition ORDER BY seq", this::composition);
     }
 
     /** Every saving, oldest first, of those whose lines are not kept; at almost every start there are none. */
     List<Composition> withoutLines() {
-        return sql.list("""
-                SELECT * FROM composition c WHERE NOT EXISTS
+        return sql.list("SELECT " + COMPOSITION_COLUMNS + """
+                 FROM composition c WHERE NOT EXISTS
                   (SELECT 1 FROM line l WHERE l.composition_id = c.id AND l.client_id = c.client_id)
                  ORDER BY seq
                 """, this::composition);
@@ -57,7 +59,7 @@ public class CompositionRepository {
     /** Every saving of one, oldest first. */
     public List<Composition> versions(String clientId, String id) {
         return sql.list(
-                "SELECT * FROM composition WHERE client_id = ? AND id = ? ORDER BY seq",
+                "SELECT " + COMPOSITION_COLUMNS + " FROM composition WHERE client_id = ? AND id = ? ORDER BY seq",
                 this::composition,
                 clientId,
                 id);
@@ -65,7 +67,7 @@ public class CompositionRepository {
 
     public List<StudioMethod> allMethods() {
         return sql.list(
-                "SELECT * FROM studio_method ORDER BY seq",
+                "SELECT " + STUDIO_METHOD_COLUMNS + " FROM studio_method ORDER BY seq",
                 row -> new StudioMethod(
                         json.read(row.getString("body"), Method.class),
                         row.getString("account_id"),
@@ -73,8 +75,8 @@ public class CompositionRepository {
     }
 
     List<Composition> of(String clientId) {
-        return sql.list("""
-                SELECT * FROM composition c WHERE client_id = ?
+        return sql.list("SELECT " + COMPOSITION_COLUMNS + """
+                 FROM composition c WHERE client_id = ?
                    AND seq = (SELECT max(seq) FROM composition WHERE client_id = c.client_id AND id = c.id)
                  ORDER BY seq DESC
                 """, this::composition, clientId);
@@ -82,7 +84,8 @@ public class CompositionRepository {
 
     public Optional<Composition> newest(String clientId, String id) {
         return sql.first(
-                "SELECT * FROM composition WHERE client_id = ? AND id = ? ORDER BY seq DESC LIMIT 1",
+                "SELECT " + COMPOSITION_COLUMNS
+                        + " FROM composition WHERE client_id = ? AND id = ? ORDER BY seq DESC LIMIT 1",
                 this::composition,
                 clientId,
                 id);

@@ -2,6 +2,7 @@ package gradino.server.prescribe;
 
 import gradino.core.measure.Instrument;
 import gradino.core.prescribe.Plan;
+import gradino.server.platform.Reads;
 import gradino.server.prescribe.LineService.CurrentLine;
 import gradino.server.prescribe.LineService.PlanPreview;
 import gradino.server.prescribe.LineService.Suggestion;
@@ -45,6 +46,7 @@ class LineController {
         return lines.suggest(clientId, motion, position, instrument);
     }
 
+    @Reads
     @PostMapping("/api/clients/{clientId}/plans/preview")
     PlanPreview preview(@PathVariable String clientId, @RequestBody PlanDraft draft) {
         return lines.preview(clientId, draft.lineId(), draft.instrument(), draft.plan());

@@ -16,6 +16,10 @@ import org.springframework.stereotype.Repository;
 /** Owns line and plan. */
 @Repository
 public class LineRepository implements Whose {
+    private static final String LINE_COLUMNS =
+            "id, client_id, motion, position, instrument, happened_at, recorded_at, composition_id, "
+                    + "line_key, ended_at";
+    private static final String PLAN_COLUMNS = "id, line_id, happened_at, recorded_at, body";
     private final Sql sql;
     private final Json json;
 
@@ -36,8 +40,8 @@ public class LineRepository implements Whose {
 
     /** Lines with a plan of their own. */
     public List<Line> of(String clientId) {
-        return sql.list("""
-                SELECT * FROM line WHERE client_id = ? AND composition_id IS NULL AND ended_at IS NULL
+        return sql.list("SELECT " + LINE_COLUMNS + """
+                 FROM line WHERE client_id = ? AND composition_id IS NULL AND ended_at IS NULL
                  ORDER BY happened_at, id
                 """, LineRepository::line, clientId);
     }
@@ -45,7 +49,8 @@ public class LineRepository implements Whose {
     /** Those, and the lines of composed sessions as they are now. */
     public List<Line> trained(String clientId) {
         return sql.list(
-                "SELECT * FROM line WHERE client_id = ? AND ended_at IS NULL ORDER BY happened_at, id",
+                "SELECT " + LINE_COLUMNS
+                        + " FROM line WHERE client_id = ? AND ended_at IS NULL ORDER BY happened_at, id",
                 LineRepository::line,
                 clientId);
     }
@@ -53,7 +58,8 @@ public class LineRepository implements Whose {
     /** Every line that a composed session has or had. */
     public List<Line> ofComposition(String clientId, String compositionId) {
         return sql.list(
-                "SELECT * FROM line WHERE client_id = ? AND composition_id = ? ORDER BY happened_at, id",
+                "SELECT " + LINE_COLUMNS
+                        + " FROM line WHERE client_id = ? AND composition_id = ? ORDER BY happened_at, id",
                 LineRepository::line,
                 clientId,
                 compositionId);
@@ -65,11 +71,12 @@ public class LineRepository implements Whose {
     }
 
     public List<Line> all() {
-        return sql.list("SELECT * FROM line ORDER BY client_id, happened_at, id", LineRepository::line);
+        return sql.list(
+                "SELECT " + LINE_COLUMNS + " FROM line ORDER BY client_id, happened_at, id", LineRepository::line);
     }
 
     public Optional<Line> find(String id) {
-        return sql.first("SELECT * FROM line WHERE id = ?", LineRepository::line, id);
+        return sql.first("SELECT " + LINE_COLUMNS + " FROM line WHERE id = ?", LineRepository::line, id);
     }
 
     public void insert(Line line) {
@@ -107,7 +114,7 @@ public class LineRepository implements Whose {
     /** Every version, oldest first. */
     public List<PlanVersion> plans(String lineId) {
         return sql.list(
-                "SELECT * FROM plan WHERE line_id = ? ORDER BY id",
+                "SELECT " + PLAN_COLUMNS + " FROM plan WHERE line_id = ? ORDER BY id",
                 row -> new PlanVersion(
                         row.getString("line_id"),
                         json.read(row.getString("body"), Plan.class),

@@ -34,6 +34,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class LineService {
     private final LineRepository lines;
     private final LineHistory history;
+    private final EachLine each;
     private final ClientService clients;
     private final MeasurementRepository measurements;
     private final NoiseService noise;
@@ -42,12 +43,14 @@ public class LineService {
     LineService(
             LineRepository lines,
             LineHistory history,
+            EachLine each,
             ClientService clients,
             MeasurementRepository measurements,
             NoiseService noise,
             Clock clock) {
         this.lines = lines;
         this.history = history;
+        this.each = each;
         this.clients = clients;
         this.measurements = measurements;
         this.noise = noise;
@@ -86,7 +89,9 @@ public class LineService {
     @Transactional(readOnly = true)
     public List<CurrentLine> of(String clientId) {
         clients.get(clientId);
-        return lines.of(clientId).stream().map(this::current).toList();
+        return lines.of(clientId).stream()
+                .flatMap(line -> each.tried(line, () -> worked(line)).found().stream())
+                .toList();
     }
 
     @Transactional(readOnly = true)
@@ -181,6 +186,10 @@ public class LineService {
     }
 
     private CurrentLine current(Line line) {
+        return each.required(line, () -> worked(line));
+    }
+
+    private CurrentLine worked(Line line) {
         var plan = history.current(line);
         var grid = Props.grid(clients.get(line.clientId()), line.position());
         int seconds = Compiler.compile(plan).seconds();

@@ -36,15 +36,23 @@ public class SessionContexts {
 
     private final LineRepository lines;
     private final LineHistory history;
+    private final EachLine each;
     private final MeasureService measures;
     private final Writes writes;
     private final Clock clock;
     private final Cache<Key, LineFacts> facts =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
-    SessionContexts(LineRepository lines, LineHistory history, MeasureService measures, Writes writes, Clock clock) {
+    SessionContexts(
+            LineRepository lines,
+            LineHistory history,
+            EachLine each,
+            MeasureService measures,
+            Writes writes,
+            Clock clock) {
         this.lines = lines;
         this.history = history;
+        this.each = each;
         this.measures = measures;
         this.writes = writes;
         this.clock = clock;
@@ -101,7 +109,7 @@ public class SessionContexts {
         var rows = measures.ranges(client, List.of(motion));
         return lines.trained(client.id()).stream()
                 .filter(k -> k.motion().equals(motion) && k.position().equals(position))
-                .map(k -> facts(k, rows, motion, position))
+                .flatMap(k -> each.tried(k, () -> facts(k, rows, motion, position)).found().stream())
                 // Whoever trains it in one place is no newcomer to it in another.
                 .reduce((one, other) -> one.newcomer() && !other.newcomer() ? other : one)
                 .orElseGet(() -> newLine(client, rows, motion, position));

@@ -27,6 +27,7 @@ public class SuggestService {
     private final MethodService methods;
     private final LineRepository lines;
     private final LineHistory history;
+    private final EachLine each;
     private final ClientService clients;
     private final MeasureService measures;
     private final SessionContexts contexts;
@@ -36,6 +37,7 @@ public class SuggestService {
             MethodService methods,
             LineRepository lines,
             LineHistory history,
+            EachLine each,
             ClientService clients,
             MeasureService measures,
             SessionContexts contexts,
@@ -43,6 +45,7 @@ public class SuggestService {
         this.methods = methods;
         this.lines = lines;
         this.history = history;
+        this.each = each;
         this.clients = clients;
         this.measures = measures;
         this.contexts = contexts;
@@ -121,7 +124,9 @@ public class SuggestService {
         var day = LocalDate.now(clock);
         boolean newcomer = lines.trained(client.id()).stream()
                 .filter(l -> l.motion().equals(row.motion()))
-                .allMatch(l -> history.context(l).newcomer());
+                .allMatch(l -> each.tried(l, () -> history.context(l).newcomer())
+                        .found()
+                        .orElse(true));
         return Optional.of(new SessionStart.Wish(
                 motion.get(),
                 position.get(),

@@ -9,6 +9,7 @@ import gradino.core.measure.Tape;
 import gradino.core.quantity.OutOfBoundsException;
 import gradino.server.intake.ClientService;
 import gradino.server.platform.Problem;
+import gradino.server.platform.Reads;
 import java.util.List;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
@@ -71,6 +72,7 @@ class WeightController {
             List<BandPoint> points,
             @Nullable BandPoint wanted) {}
 
+    @Reads
     @PostMapping("/api/clients/{clientId}/score/load")
     List<LoadForTorque> load(@PathVariable String clientId, @RequestBody TorqueWanted wanted) {
         var client = clients.get(clientId);

@@ -1,5 +1,6 @@
 /**
- * Lines and their plans. Read {@link gradino.server.prescribe.LineService} first. May use platform, intake and measure.
+ * Lines and their plans, composed sessions, the library and hand-outs. Read {@link gradino.server.prescribe.LineService} first. May use
+ * platform, account, intake and measure.
  */
 @NullMarked
 package gradino.server.prescribe;

@@ -1,13 +1,15 @@
 package gradino.server.today;
 
+import gradino.core.advance.Advance;
 import gradino.core.advance.Moment;
+import gradino.core.advance.Standing;
+import gradino.core.because.Finding;
 import gradino.core.because.Verdict;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Motion;
 import gradino.core.intake.Intake;
 import gradino.core.intake.Restriction;
 import gradino.core.intake.Scope;
-import gradino.core.prescribe.Plan;
 import gradino.server.advance.ComposedRuns;
 import gradino.server.advance.DecisionService;
 import gradino.server.advance.DecisionService.Proposals;
@@ -19,6 +21,7 @@ import gradino.server.perform.SessionRepository.Held;
 import gradino.server.perform.VisitRepository;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.CompositionRepository;
+import gradino.server.prescribe.EachLine;
 import gradino.server.prescribe.Line;
 import gradino.server.prescribe.LineRepository;
 import java.time.Clock;
@@ -37,7 +40,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class TodayService {
     private static final int MORNING_DAYS = 7;
-    private static final int DAYS_A_WEEK = 7;
 
     private final ClientService clients;
     private final LineRepository lines;
@@ -47,6 +49,7 @@ public class TodayService {
     private final ComposedRuns composed;
     private final CompositionRepository compositions;
     private final DecisionService decisions;
+    private final EachLine each;
     private final Clock clock;
 
     TodayService(
@@ -58,6 +61,7 @@ public class TodayService {
             ComposedRuns composed,
             CompositionRepository compositions,
             DecisionService decisions,
+            EachLine each,
             Clock clock) {
         this.clients = clients;
         this.lines = lines;
@@ -67,6 +71,7 @@ public class TodayService {
         this.composed = composed;
         this.compositions = compositions;
         this.decisions = decisions;
+        this.each = each;
         this.clock = clock;
     }
 
@@ -102,6 +107,7 @@ public class TodayService {
      * A line's day.
      *
      * @param session that it is part of; null for a line with a plan of its own
+     * @param trouble why it cannot be judged; null when it can
      */
     public record LineDay(
             String lineId,
@@ -116,7 +122,8 @@ public class TodayService {
             int waiting,
             @Nullable Verdict verdict,
             @Nullable String why,
-            @Nullable Integer recentPain) {}
+            @Nullable Integer recentPain,
+            @Nullable Finding trouble) {}
 
     /** A session whose next-morning questions were not answered. */
     public record MorningAsked(String sessionId, String clientId, String clientName, String title, Instant endedAt) {}
@@ -150,16 +157,12 @@ public class TodayService {
     private ClientDay day(Client client, Moment now, List<MorningAsked> mornings) {
         var lineDays = new ArrayList<LineDay>();
         for (var line : lines.trained(client.id())) {
-            if (line.composed() == null) {
-                var held = sessions.held(line.id());
-                lineDays.add(lineDay(line, held, now));
-                mornings.addAll(asked(client, line, held, now));
-            } else {
-                lineDays.add(lineDay(line, composed.held(line, new ArrayList<>()), now));
-            }
+            var tried = each.tried(line, () -> looked(client, line, now));
+            tried.found().ifPresent(l -> mornings.addAll(l.mornings()));
+            lineDays.add(tried.found().map(Looked::day).orElseGet(() -> unjudged(line, tried.trouble())));
         }
         // What waits for the coach stands first.
-        lineDays.sort(Comparator.comparing((LineDay l) -> l.waiting() == 0));
+        lineDays.sort(Comparator.comparing((LineDay l) -> l.waiting() == 0 && l.trouble() == null));
         mornings.addAll(askedOfComposed(client, now));
         var file = clients.file(client);
         return new ClientDay(
@@ -179,7 +182,7 @@ public class TodayService {
                 || lines.stream().anyMatch(l -> l.verdict() == Verdict.STOP_AND_REFER);
         if (stop) {
             return State.STOP;
-        } else if (lines.stream().anyMatch(l -> l.waiting() > 0)) {
+        } else if (lines.stream().anyMatch(l -> l.waiting() > 0 || l.trouble() != null)) {
             return State.DECIDE;
         } else if (lines.isEmpty()) {
             return State.NEW;
@@ -187,10 +190,32 @@ public class TodayService {
         return lines.stream().anyMatch(LineDay::due) ? State.DUE : State.QUIET;
     }
 
-    private LineDay lineDay(Line line, List<Held> held, Moment now) {
-        var proposals = decisions.proposals(line);
+    /** A line, and which mornings after it are still to be asked for. */
+    private record Looked(LineDay day, List<MorningAsked> mornings) {}
+
+    private Looked looked(Client client, Line line, Moment now) {
+        var tried = decisions.tried(line);
+        var proposals = tried.value();
+        if (proposals == null) {
+            return new Looked(unjudged(line, tried.trouble()), List.of());
+        }
+        if (line.composed() != null) {
+            return new Looked(lineDay(line, proposals, composed.held(line, new ArrayList<>()), now), List.of());
+        }
+        var held = sessions.held(line.id());
+        return new Looked(lineDay(line, proposals, held, now), asked(client, line, held, now));
+    }
+
+    private static LineDay unjudged(Line line, @Nullable Finding trouble) {
+        return new LineDay(
+                line.id(), line.motion(), line.position(), null, null, null, 0, false, 0, 0, null, null, null, trouble);
+    }
+
+    private LineDay lineDay(Line line, Proposals proposals, List<Held> held, Moment now) {
         var last = held.isEmpty() ? null : held.get(held.size() - 1).record().endedAt();
-        var most = mostCautious(proposals);
+        var most = Standing.mostUrgent(proposals.trained().stream()
+                .map(side -> proposals.sides().on(side).proposal())
+                .toList());
         return new LineDay(
                 line.id(),
                 line.motion(),
@@ -199,12 +224,13 @@ public class TodayService {
                 last,
                 open(line),
                 held.size(),
-                isDue(proposals.plan(), last, now),
+                Advance.isDue(proposals.plan(), last, now),
                 proposals.minutes(),
                 waiting(proposals),
                 most.verdict(),
                 most.why().text(),
-                recentPain(held, now));
+                recentPain(held, now),
+                null);
     }
 
     private @Nullable String open(Line line) {
@@ -214,21 +240,6 @@ public class TodayService {
                 : visits.unclosed(line.clientId(), place.compositionId())
                         .map(VisitRepository.Visit::id)
                         .orElse(null);
-    }
-
-    private static boolean isDue(Plan plan, @Nullable Instant last, Moment now) {
-        return last == null || now.daysSince(last) >= DAYS_A_WEEK / plan.sessionsPerWeek();
-    }
-
-    private static gradino.core.advance.Proposal mostCautious(Proposals proposals) {
-        if (proposals.trained().size() == 1) {
-            return proposals.sides().on(proposals.trained().get(0)).proposal();
-        }
-        var left = proposals.sides().left().proposal();
-        var right = proposals.sides().right().proposal();
-        boolean leftSpeaks = (left.verdict().isMoreCautiousThan(right.verdict()) && left.verdict() != Verdict.STAY)
-                || right.verdict() == Verdict.STAY;
-        return leftSpeaks ? left : right;
     }
 
     private static int waiting(Proposals proposals) {

@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import gradino.server.Scene;
 import gradino.server.TestServer;
@@ -151,7 +150,7 @@ public class AssessmentBrowserTest {
         page.navigate(server.url(
                 CLIENT + "/measure/bench?motion=hip-flexion&position=supine-knee-to-chest&instrument=INCLINOMETER"));
         var device = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Inclinometer"));
-        assertThat(device.getByText("steady")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
+        assertThat(device.getByText("steady")).isVisible();
         browser.button("Hold this reading");
         var first = page.locator("input[name=trial-0]");
         assertThat(first).hasValue(Pattern.compile("\\d+(\\.\\d)?"));
@@ -162,7 +161,7 @@ public class AssessmentBrowserTest {
                 .isDisabled();
         assertThat(first).hasValue(held);
         browser.button("Plug it in again");
-        assertThat(device.getByText("steady")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(20_000));
+        assertThat(device.getByText("steady")).isVisible();
         browser.button("Hold this reading");
         assertThat(page.locator("input[name=trial-1]")).not().hasValue("");
         assertThat(first).hasValue(held);

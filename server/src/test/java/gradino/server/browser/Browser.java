@@ -4,6 +4,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.Cookie;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
@@ -14,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /** The machine's own Chromium, headless. */
 public final class Browser implements AutoCloseable {
@@ -27,8 +29,23 @@ public final class Browser implements AutoCloseable {
             "--disable-sync",
             "--autoplay-policy=no-user-gesture-required");
 
-    private final Playwright playwright;
-    private final com.microsoft.playwright.Browser browser;
+    private static final Playwright PLAYWRIGHT = Playwright.create(new Playwright.CreateOptions()
+            .setEnv(Map.of(
+                    "PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD",
+                    "1",
+                    "PLAYWRIGHT_NODEJS_PATH",
+                    found("PLAYWRIGHT_NODEJS_PATH", "node"))));
+    /** Started once; every test has a context of its own, which shares nothing with another's. */
+    private static final com.microsoft.playwright.Browser CHROMIUM = launched(List.of());
+
+    /** Long, so that a slow machine only takes longer. */
+    private static final double PATIENCE_MS = 60_000;
+
+    static {
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
+    }
+
+    private final com.microsoft.playwright.@Nullable Browser own;
     final BrowserContext context;
     final Page page;
 
@@ -43,24 +60,38 @@ public final class Browser implements AutoCloseable {
     }
 
     private Browser(boolean phone, ServiceWorkerPolicy workers, List<String> more) {
-        playwright = Playwright.create(new Playwright.CreateOptions()
-                .setEnv(Map.of(
-                        "PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD",
-                        "1",
-                        "PLAYWRIGHT_NODEJS_PATH",
-                        found("PLAYWRIGHT_NODEJS_PATH", "node"))));
-        browser = playwright
+        own = more.isEmpty() ? null : launched(more);
+        context = (own == null ? CHROMIUM : own)
+                .newContext(new com.microsoft.playwright.Browser.NewContextOptions()
+                        .setViewportSize(phone ? 390 : 1280, phone ? 844 : 800)
+                        .setServiceWorkers(workers)
+                        .setLocale("en-GB")
+                        .setTimezoneId("UTC"));
+        context.setDefaultTimeout(PATIENCE_MS);
+        page = context.newPage();
+    }
+
+    private static com.microsoft.playwright.Browser launched(List<String> more) {
+        return PLAYWRIGHT
                 .chromium()
                 .launch(new BrowserType.LaunchOptions()
                         .setExecutablePath(Path.of(found("CHROMIUM_PATH", "chromium")))
                         .setHeadless(true)
                         .setArgs(Stream.concat(ARGS.stream(), more.stream()).toList()));
-        context = browser.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
-                .setViewportSize(phone ? 390 : 1280, phone ? 844 : 800)
-                .setServiceWorkers(workers)
-                .setLocale("en-GB")
-                .setTimezoneId("UTC"));
-        page = context.newPage();
+    }
+
+    /** On a profile of its own. */
+    static BrowserContext on(Path profile) {
+        return PLAYWRIGHT
+                .chromium()
+                .launchPersistentContext(
+                        profile,
+                        new BrowserType.LaunchPersistentContextOptions()
+                                .setExecutablePath(Path.of(found("CHROMIUM_PATH", "chromium")))
+                                .setHeadless(true)
+                                .setServiceWorkers(ServiceWorkerPolicy.BLOCK)
+                                .setViewportSize(1280, 800)
+                                .setArgs(ARGS));
     }
 
     /** A window in which the studio's owner is signed in. */
@@ -117,7 +148,8 @@ public final class Browser implements AutoCloseable {
     @Override
     public void close() {
         context.close();
-        browser.close();
-        playwright.close();
+        if (own != null) {
+            own.close();
+        }
     }
 }

@@ -6,80 +6,25 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import gradino.server.TestServer;
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
-import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
-/** Every page of the demo, at every width, and the journeys that are not the main one. */
-public class PagesBrowserTest {
-    private static final List<String> PAGES = List.of(
-            "/",
-            "/clients/new",
-            "/clients/demo-bell-ringer",
-            "/clients/demo-bell-ringer/edit",
-            "/clients/demo-waller/measure/bench?motion=hip-internal-rotation&position=seated-90-90-rear&instrument=TAPE",
-            "/clients/demo-puppeteer/measure",
-            "/clients/demo-rower/measure",
-            "/clients/demo-rower/measure/batteries",
-            "/clients/demo-rower/measure/motions/hip-internal-rotation/prone-knee-bent/GONIOMETER",
-            "/clients/demo-puppeteer/screening",
-            "/clients/demo-rower/sharing",
-            "/clients/demo-rower/measure/assessments/looked-at",
-            "/noise",
-            "/noise/looked-at",
-            "/sessions/looked-at",
-            "/sessions/looked-at/close",
-            "/sessions/looked-at/replay",
-            "/clients/demo-rower/home",
-            "/studio/accounts",
-            "/clients/demo-rower/prescribe",
-            "/clients/demo-puppeteer/prescribe",
-            "/clients/demo-rower/compose",
-            "/library",
-            "/clients/demo-rower/perform",
-            "/clients/demo-bell-ringer/advance",
-            "/clients/demo-puppeteer/advance",
-            "/decisions",
-            "/rules",
-            "/rules/backtest",
-            "/rules/rehearsal",
-            "/studio",
-            "/studio/nowhere");
+/** The journeys of the demo that are not the main one. */
+public class JourneysBrowserTest {
     private TestServer server;
     private Browser browser;
     private Page page;
-    private final List<String> troubles = new ArrayList<>();
 
     @BeforeClass
     public void start() {
         server = TestServer.demo();
-        server.post("/api/lines/demo-waller-line/sessions", "{\"id\":\"looked-at\"}");
-        server.post("/api/studies", """
-            {"id":"looked-at","motion":"hip-flexion","instrument":"GONIOMETER","people":["A","B","C","D","E"],"visits":2,"trials":3}
-            """);
-        server.post("/api/clients/demo-rower/batteries", """
-            {"id":"looked-at","name":"Catch","body":{"movements":[{"name":"deep squat","unit":"GRADE","higherIsBetter":true}],
-             "items":[{"motion":"hip-flexion","side":"LEFT","mode":"PASSIVE","warmth":"COLD",
-                       "position":"supine-knee-to-chest","instrument":"INCLINOMETER"}]}}
-            """);
-        server.post("/api/clients/demo-rower/assessments", "{\"id\":\"looked-at\",\"batteryId\":\"looked-at\"}");
         browser = new Browser(server);
         page = browser.page;
-        page.onPageError(troubles::add);
-        page.onRequest(request -> {
-            if (!request.url().startsWith(server.url("")) && !request.url().startsWith("data:")) {
-                troubles.add("asks elsewhere: " + request.url());
-            }
-        });
     }
 
     @AfterClass(alwaysRun = true)
@@ -88,52 +33,8 @@ public class PagesBrowserTest {
         server.close();
     }
 
-    @DataProvider
-    public Object[][] widths() {
-        return new Object[][] {{360, 740}, {1280, 800}, {2560, 1440}};
-    }
-
-    @Test(dataProvider = "widths")
-    public void noPageIsWiderThanItsWindowOrAsksElsewhere(int width, int height) {
-        page.setViewportSize(width, height);
-        for (var path : PAGES) {
-            page.navigate(server.url(path));
-            page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
-            int over = ((Number) page.evaluate("document.documentElement.scrollWidth - innerWidth")).intValue();
-            Assertions.assertThat(over).as(path + " at " + width).isLessThanOrEqualTo(0);
-        }
-        Assertions.assertThat(troubles).isEmpty();
-    }
-
-    @DataProvider
-    public Object[][] themes() {
-        return new Object[][] {{"light", ""}, {"dark", "color-contrast"}};
-    }
-
-    /** axe-core, the accessibility rules of WCAG: nothing serious or critical on any view; the dark theme differs by colour. */
-    @Test(dataProvider = "themes")
-    public void noViewKeepsAnybodyOut(String theme, String rule) throws IOException {
-        var axe = Files.readString(Path.of("../web/node_modules/axe-core/axe.min.js"));
-        page.setViewportSize(1280, 800);
-        page.navigate(server.url("/"));
-        page.evaluate("theme => localStorage.setItem('gradino.theme', theme)", theme);
-        for (var path : PAGES) {
-            page.navigate(server.url(path));
-            page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
-            page.evaluate(axe);
-            var found = (List<?>) page.evaluate("""
-                    async rule => (await axe.run(rule ? { runOnly: [rule] } : {})).violations
-                      .filter(v => v.impact === 'serious' || v.impact === 'critical')
-                      .map(v => v.id + ': ' + v.nodes.slice(0, 3).map(n => n.html.slice(0, 120)).join(' | '))
-                    """, rule);
-            Assertions.assertThat(found).as(path + " " + theme).isEmpty();
-        }
-        page.evaluate("localStorage.removeItem('gradino.theme')");
-    }
-
     @Test
     public void theScreeningIsAnsweredByKeysAndLeadsToItsRestrictions() {
-        page.setViewportSize(1280, 800);
         page.navigate(server.url("/clients/demo-puppeteer/screening"));
         assertThat(page.getByText("Has a doctor ever found something with your heart?"))
                 .isVisible();
@@ -156,7 +57,6 @@ public class PagesBrowserTest {
 
     @Test
     public void aNewClientIsTakenInAndLeadsToTheScreening() {
-        page.setViewportSize(1280, 800);
         page.navigate(server.url("/clients/new"));
         page.getByLabel("Goal, in the client's words").fill("ring the noon bell without a twist");
         page.getByLabel("Stature").fill("12");
@@ -174,7 +74,6 @@ public class PagesBrowserTest {
 
     @Test
     public void tapeReadsLiveWithItsUncertaintyAndNamesWhatDisagrees() {
-        page.setViewportSize(1280, 800);
         page.navigate(
                 server.url(
                         "/clients/demo-waller/measure/bench?motion=hip-internal-rotation&position=seated-90-90-rear&instrument=TAPE"));
@@ -191,7 +90,6 @@ public class PagesBrowserTest {
 
     @Test
     public void aDeclinedDecisionKeepsItsReasonAndLeavesTheQueue() {
-        page.setViewportSize(1280, 800);
         page.navigate(server.url("/clients/demo-bell-ringer/advance"));
         assertThat(page.getByText("Step down").first()).isVisible();
         assertThat(page.getByText("Pain 6/10 during the session").first()).isVisible();
@@ -217,7 +115,6 @@ public class PagesBrowserTest {
 
     @Test
     public void aBrokenFileIsNamedAndTheGoodOneTaken() {
-        page.setViewportSize(1280, 800);
         page.navigate(server.url("/studio"));
         var header = "answer_id,session_id,settled,soreness,happened_at,recorded_at\r\n";
         choose("mornings.csv", header + "a1,nothing,perhaps,3,2026-02-01T08:00:00Z,\r\n");
@@ -237,7 +134,6 @@ public class PagesBrowserTest {
 
     @Test
     public void theKeysAreOnTheirSheetAndTheThemeStays() {
-        page.setViewportSize(1280, 800);
         page.navigate(server.url("/clients/demo-rower"));
         assertThat(page.getByText("What must not be done")).isVisible();
         page.keyboard().press("?");

@@ -1,0 +1,139 @@
+package gradino.core.advance;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gradino.core.because.Verdict;
+import gradino.core.because.Words;
+import gradino.core.body.Catalogue;
+import gradino.core.body.Position;
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.intake.Limits;
+import gradino.core.measure.NoiseRules;
+import gradino.core.measure.PropGrid;
+import gradino.core.perform.BlockRecord;
+import gradino.core.perform.Observer;
+import gradino.core.prescribe.BlockDraft;
+import gradino.core.prescribe.Method;
+import gradino.core.prescribe.Plan;
+import gradino.core.prescribe.SessionDraft.LineDraft;
+import gradino.core.prescribe.SidePlan;
+import gradino.core.quantity.Tenths;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Every method in every position that names it, whatever its sides, however long nobody came: there is a judgement, never a failure. */
+public class EveryLineIsJudgedTest {
+    private static final int[] DAYS_AWAY = {0, 15, 30, 60, 400};
+    private static final Moment NOW = new Moment(Story.NOW, ZoneOffset.UTC);
+    private static final ClientFacts CLIENT = new ClientFacts(Limits.NONE, false, null, 45.0, null, null, null);
+    private static final ClientFacts HYPERMOBILE = new ClientFacts(Limits.NONE, true, null, 45.0, null, null, null);
+
+    /** On which sides, and which of them has blocks. */
+    private enum Shape {
+        LEFT(SidePlan.LEFT, true, false),
+        RIGHT(SidePlan.RIGHT, false, true),
+        MIDLINE(SidePlan.MIDLINE, true, false),
+        BOTH(SidePlan.ONE_AFTER_OTHER, true, true),
+        TURNS(SidePlan.ALTERNATING, true, true),
+        EMPTY_RIGHT(SidePlan.ONE_AFTER_OTHER, true, false),
+        EMPTY_LEFT(SidePlan.ALTERNATING, false, true);
+
+        private final SidePlan sides;
+        private final boolean left;
+        private final boolean right;
+
+        Shape(SidePlan sides, boolean left, boolean right) {
+            this.sides = sides;
+            this.left = left;
+            this.right = right;
+        }
+
+        boolean has(Side side) {
+            return side == Side.LEFT ? left : right;
+        }
+    }
+
+    @DataProvider
+    public Object[][] places() {
+        var places = new ArrayList<Object[]>();
+        for (var position : Catalogue.positions()) {
+            for (var method : Method.shipped()) {
+                var training = position.training();
+                if (training != null && training.methods().contains(method.id())) {
+                    places.add(new Object[] {method, position});
+                }
+            }
+        }
+        assertThat(places).hasSizeGreaterThan(200);
+        return places.toArray(Object[][]::new);
+    }
+
+    @Test(dataProvider = "places")
+    public void hasAProposalOnEachSideThatItTrains(Method method, Position position) {
+        for (var shape : Shape.values()) {
+            var plan = plan(method, position, shape);
+            var done = Story.done(plan);
+            assertThat(plan.trained()).allMatch(shape::has).isNotEmpty();
+            for (int away : DAYS_AWAY) {
+                judged(lived(plan, done, CLIENT, away), shape, away);
+            }
+            if (shape == Shape.BOTH) {
+                judged(lived(plan, done, HYPERMOBILE, 0), shape, 0);
+            }
+        }
+    }
+
+    /** The side that has nothing is asked as well: pages and records do. */
+    private static void judged(LineState state, Shape shape, int away) {
+        for (var side : Side.PAIR) {
+            var proposal = Advance.propose(state, side, Policy.house(), NOW);
+            assertThat(proposal.to().hasBlocks()).isEqualTo(shape.has(side));
+            proposal.reasons().forEach(Words::requireComplete);
+            assertThat(Flight.of(state, side, Policy.house())).isNotEmpty();
+            if (!shape.has(side)) {
+                assertThat(proposal.verdict()).isEqualTo(Verdict.STAY);
+            } else if (away >= 60) {
+                assertThat(proposal.verdict()).isEqualTo(Verdict.STEP_DOWN);
+                assertThat(proposal.to().ceiling())
+                        .isLessThanOrEqualTo(proposal.from().ceiling());
+            }
+        }
+    }
+
+    private static Plan plan(Method method, Position position, Shape shape) {
+        var blocks = method.firstBlocks(false);
+        List<BlockDraft> none = List.of();
+        return Plan.composed(new LineDraft(
+                "l",
+                position.motions().get(0),
+                position.id(),
+                method.id(),
+                shape.sides,
+                Side.LEFT,
+                Sided.both(30.0),
+                shape.left ? blocks : none,
+                shape.right ? blocks : none,
+                20,
+                10,
+                3,
+                "one side only"));
+    }
+
+    /** Five clean sessions, the last one so many days ago. */
+    private static LineState lived(Plan plan, List<BlockRecord> done, ClientFacts client, int away) {
+        var events = new ArrayList<Event>();
+        for (int i = 0; i < 5; i++) {
+            double daysAgo = away + 12.5 - 3 * i;
+            var started = Story.daysAgo(daysAgo);
+            var session = Story.held("s" + i, started, Observer.COACH, plan.doses(), done);
+            events.add(new Event.SessionHeld(session, session.endedAt()));
+            var morning = Story.daysAgo(daysAgo - 0.4);
+            events.add(new Event.MorningAnswered(session.id(), true, Tenths.of(1), morning, morning));
+        }
+        return LineState.fold(LineState.open(plan, new PropGrid.AngleStep(0.5), client), events, NoiseRules.HOUSE);
+    }
+}

@@ -1,0 +1,24 @@
+package gradino.server.browser;
+
+import java.util.List;
+
+/** The pages that are of no one client, and those of a session. */
+public class StudioPagesBrowserTest extends EveryPage {
+    public StudioPagesBrowserTest() {
+        super(List.of(
+                "/",
+                "/noise",
+                "/noise/looked-at",
+                "/sessions/looked-at",
+                "/sessions/looked-at/close",
+                "/sessions/looked-at/replay",
+                "/studio/accounts",
+                "/library",
+                "/decisions",
+                "/rules",
+                "/rules/backtest",
+                "/rules/rehearsal",
+                "/studio",
+                "/studio/nowhere"));
+    }
+}
