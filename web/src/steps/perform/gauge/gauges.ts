@@ -25,6 +25,8 @@ export class Gauges {
   private readonly offset = new Map<Side, number>();
   private readonly latest = new Map<Side, number>();
   private readonly recent = new Map<Side, Sample[]>();
+  private readonly wanted = new Map<Side, Asked>();
+  private readonly telling = new Map<Side, Promise<void>>();
   private readonly samplers = new Set<Listener>();
   private readonly peakListeners = new Set<PeakListener>();
   private readonly watchers = new Set<() => void>();
@@ -60,15 +62,27 @@ export class Gauges {
 
   close = () => this.page.close();
 
-  /** Tells the invented person what is asked from now on; a real gauge has nobody to tell. */
+  /**
+   * Tells the invented person what is asked from now on; a real gauge has nobody to tell. One after the other, for two on
+   * their way at once may arrive in either order, and the last must win.
+   */
   ask = (side: Side, asked: Asked | null) => {
-    void ask(
+    this.wanted.set(side, asked ?? NOTHING);
+    const told = (this.telling.get(side) ?? Promise.resolve()).then(() => this.tell(side));
+    this.telling.set(side, told);
+  };
+
+  private async tell(side: Side) {
+    const body = this.wanted.get(side);
+    if (!body) return;
+    this.wanted.delete(side);
+    await ask(
       api.POST('/api/devices/{page}/{deviceId}/ask', {
         params: { path: { page: this.page.id, deviceId: side } },
-        body: asked ?? NOTHING,
+        body,
       }),
     ).catch(() => undefined);
-  };
+  }
 
   cable = (side: Side, plugged: boolean) =>
     ask(
