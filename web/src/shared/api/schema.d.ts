@@ -286,7 +286,7 @@ export interface paths {
         get: operations["get_1"];
         put: operations["save_1"];
         post?: never;
-        delete?: never;
+        delete: operations["remove"];
         options?: never;
         head?: never;
         patch?: never;
@@ -445,7 +445,7 @@ export interface paths {
         };
         get: operations["of_1"];
         put?: never;
-        post: operations["open"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -542,22 +542,6 @@ export interface paths {
         get?: never;
         put: operations["keep"];
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/clients/{clientId}/plans/preview": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["preview_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -701,7 +685,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["preview_2"];
+        post: operations["preview_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -781,7 +765,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["preview_3"];
+        post: operations["preview_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -813,22 +797,6 @@ export interface paths {
         };
         get?: never;
         put: operations["share"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/clients/{clientId}/suggestion": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["suggest_1"];
-        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1156,22 +1124,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/lines/{lineId}/plan": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["change_1"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/lines/{lineId}/proposals": {
         parameters: {
             query?: never;
@@ -1197,7 +1149,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["open_1"];
+        post: operations["open"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1276,7 +1228,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["noise"];
-        put: operations["change_2"];
+        put: operations["change_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1867,12 +1819,6 @@ export interface components {
             /** @enum {string} */
             phase: "IN" | "OUT" | "SHALLOW";
         };
-        Breathing: {
-            /** Format: int32 */
-            inSeconds: number;
-            /** Format: int32 */
-            outSeconds: number;
-        };
         Cable: {
             in: boolean;
         };
@@ -1979,13 +1925,13 @@ export interface components {
             role: "OWNER" | "COACH" | "ASSISTANT";
         };
         Composition: {
-            accountId?: string;
             clientId: string;
             draft: components["schemas"]["SessionDraft"];
             id: string;
             name: string;
             /** Format: date-time */
             recordedAt: string;
+            troubles: components["schemas"]["Finding"][];
         };
         Confirmed: {
             name: string;
@@ -1996,6 +1942,7 @@ export interface components {
             minutes: number;
             plan: components["schemas"]["Plan"];
             props: components["schemas"]["SidedSetUp"];
+            sessions: string[];
         };
         Cut: {
             /** Format: double */
@@ -2052,17 +1999,6 @@ export interface components {
         Dose: {
             angle: number;
             blocks: components["schemas"]["BlockDraft"][];
-            ceiling: number;
-            /** Format: int32 */
-            handsOffRepetitions: number;
-            /** Format: int32 */
-            handsOffSeconds: number;
-            /** Format: int32 */
-            sets: number;
-            /** Format: int32 */
-            supportedHoldSeconds: number;
-            /** Format: int32 */
-            topHoldSeconds: number;
         };
         Dot: {
             /** Format: date-time */
@@ -2076,11 +2012,6 @@ export interface components {
             ownStudy: boolean;
             /** @enum {string} */
             warmth: "COLD" | "WARM";
-        };
-        EffortStep: {
-            effort: number;
-            /** Format: int32 */
-            seconds: number;
         };
         Entry: {
             account: string;
@@ -2144,13 +2075,14 @@ export interface components {
             closed: boolean;
             doneBlocks: string[];
             id: string;
-            lineId?: string;
+            labels: {
+                [key: string]: string;
+            };
             lines: components["schemas"]["FloorLine"][];
             /** Format: date-time */
             openedAt: string;
             /** Format: int32 */
             painEndsBlockAbove: number;
-            plan?: components["schemas"]["Plan"];
             references: components["schemas"]["FloorReference"][];
             timeline: components["schemas"]["Timeline"];
             title: string;
@@ -2285,17 +2217,6 @@ export interface components {
             pin?: string;
             token: string;
         };
-        HomeLine: {
-            due: boolean;
-            /** Format: date-time */
-            lastDone?: string;
-            lineId: string;
-            /** Format: int32 */
-            minutes: number;
-            openSession?: string;
-            position: string;
-            title: string;
-        };
         HomeLink: {
             /** Format: int32 */
             devices: number;
@@ -2316,19 +2237,26 @@ export interface components {
         };
         HomePlan: {
             clientId: string;
-            composed: components["schemas"]["HomeSession"][];
             days: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
             heldBack: string[];
-            lines: components["schemas"]["HomeLine"][];
             mornings: components["schemas"]["HomeMorning"][];
             name: string;
             notes: components["schemas"]["Note"][];
+            sessions: components["schemas"]["HomeSession"][];
             tapes: components["schemas"]["HomeTape"][];
             trainingDay: boolean;
         };
         HomeSession: {
-            compositionId: string;
+            due: boolean;
+            heldBack: string[];
+            id: string;
+            /** Format: date-time */
+            lastDone?: string;
+            lines: string[];
+            /** Format: int32 */
+            minutes: number;
             name: string;
+            openRun?: string;
         };
         HomeTape: {
             hasStart: boolean;
@@ -2362,10 +2290,6 @@ export interface components {
             icc31?: number;
             /** Format: double */
             icc3k?: number;
-        };
-        InSession: {
-            compositionId: string;
-            key: string;
         };
         Incline: {
             bench: string;
@@ -2526,14 +2450,12 @@ export interface components {
         };
         Line: {
             clientId: string;
-            composed?: components["schemas"]["InSession"];
             /** Format: date-time */
             endedAt?: string;
+            follows?: string;
             /** Format: date-time */
             happenedAt: string;
             id: string;
-            /** @enum {string} */
-            instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
             motion: string;
             position: string;
             /** Format: date-time */
@@ -2891,12 +2813,6 @@ export interface components {
             /** Format: int64 */
             seed: number;
         };
-        NewLine: {
-            id: string;
-            /** @enum {string} */
-            instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
-            plan: components["schemas"]["Plan"];
-        };
         NewMorning: {
             id: string;
             settled: boolean;
@@ -3085,37 +3001,15 @@ export interface components {
             method: string;
             motion: string;
             position: string;
-            press: components["schemas"]["RampPattern"];
-            /** Format: int32 */
-            pullSeconds: number;
-            /** Format: int32 */
-            rotationsEachWay: number;
-            /** Format: int32 */
-            secondsPerCircle: number;
             /** Format: int32 */
             sessionsPerWeek: number;
             /** Format: int32 */
             setUpSeconds: number;
-            settleBreathing: components["schemas"]["Breathing"];
-            /** Format: int32 */
-            settleSeconds: number;
             /** Format: int32 */
             sideChangeSeconds: number;
             /** @enum {string} */
             sides: "LEFT" | "RIGHT" | "ONE_AFTER_OTHER" | "ALTERNATING" | "MIDLINE";
             unequalReason: string;
-        };
-        PlanDraft: {
-            /** @enum {string} */
-            instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
-            lineId?: string;
-            plan: components["schemas"]["Plan"];
-        };
-        PlanPreview: {
-            findings: components["schemas"]["Finding"][];
-            props: components["schemas"]["SidedSetUp"];
-            timeline?: components["schemas"]["Timeline"];
-            totals?: components["schemas"]["Totals"];
         };
         PolicyDraft: {
             name: string;
@@ -3266,9 +3160,6 @@ export interface components {
             unjudged: components["schemas"]["Unjudged"][];
             waiting: components["schemas"]["Waiting"][];
         };
-        RampPattern: {
-            steps: components["schemas"]["EffortStep"][];
-        };
         Range: {
             /** Format: double */
             first: number;
@@ -3406,9 +3297,9 @@ export interface components {
             /** Format: double */
             upper95?: number;
         };
-        Run: {
+        RunHead: {
             closed?: components["schemas"]["Closed"];
-            compositionId: string;
+            compositionId?: string;
             id: string;
             name: string;
             /** Format: date-time */
@@ -3633,6 +3524,8 @@ export interface components {
         SideWeek: {
             /** Format: double */
             active: number;
+            /** Format: int32 */
+            ceiling: number;
             dose: components["schemas"]["Dose"];
             /** Format: double */
             estimate?: number;
@@ -3642,6 +3535,8 @@ export interface components {
                 reason: string;
                 text: string;
             }[];
+            /** Format: int32 */
+            sets: number;
             steps: components["schemas"]["TakenStep"][];
             /** Format: int32 */
             worstPain: number;
@@ -3805,10 +3700,6 @@ export interface components {
                 reason: string;
                 text: string;
             }[];
-        };
-        Suggestion: {
-            findings: components["schemas"]["Finding"][];
-            plan?: components["schemas"]["Plan"];
         };
         Summary: {
             closed?: components["schemas"]["Closed"];
@@ -4639,6 +4530,27 @@ export interface operations {
             };
         };
     };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                compositionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     handoutPage: {
         parameters: {
             query?: never;
@@ -4902,32 +4814,6 @@ export interface operations {
             };
         };
     };
-    open: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                clientId: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NewLine"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["CurrentLine"];
-                };
-            };
-        };
-    };
     load: {
         parameters: {
             query?: never;
@@ -5093,32 +4979,6 @@ export interface operations {
             };
         };
     };
-    preview_1: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                clientId: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PlanDraft"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlanPreview"];
-                };
-            };
-        };
-    };
     props: {
         parameters: {
             query?: never;
@@ -5237,7 +5097,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Run"][];
+                    "application/json": components["schemas"]["RunHead"][];
                 };
             };
         };
@@ -5320,7 +5180,7 @@ export interface operations {
             };
         };
     };
-    preview_2: {
+    preview_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -5468,7 +5328,7 @@ export interface operations {
             };
         };
     };
-    preview_3: {
+    preview_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -5539,32 +5399,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Grant"][];
-                };
-            };
-        };
-    };
-    suggest_1: {
-        parameters: {
-            query: {
-                motion: string;
-                position: string;
-                instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
-            };
-            header?: never;
-            path: {
-                clientId: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Suggestion"];
                 };
             };
         };
@@ -6060,32 +5894,6 @@ export interface operations {
             };
         };
     };
-    change_1: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                lineId: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Plan"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["CurrentLine"];
-                };
-            };
-        };
-    };
     proposals: {
         parameters: {
             query?: never;
@@ -6108,7 +5916,7 @@ export interface operations {
             };
         };
     };
-    open_1: {
+    open: {
         parameters: {
             query?: never;
             header?: never;
@@ -6264,7 +6072,7 @@ export interface operations {
             };
         };
     };
-    change_2: {
+    change_1: {
         parameters: {
             query?: never;
             header?: never;

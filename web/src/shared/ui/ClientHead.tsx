@@ -35,19 +35,30 @@ export function ClientCautions({ clientId }: { clientId: string }) {
 export function ClientHead({ clientId, tread }: { clientId: string; tread: Tread }) {
   const day = useClientDay(clientId);
   if (day.error) return <p className="font-semibold text-warn">{day.error.message}</p>;
-  const line = day.data?.lines[0];
+  const lines = day.data?.lines ?? [];
+  const judged = lines.filter((l) => !l.trouble);
+  const waiting = lines.reduce((n, l) => n + l.waiting, 0);
+  const last = judged
+    .flatMap((l) => l.lastSession ?? [])
+    .sort()
+    .at(-1);
   const states: Record<Tread, string> = {
     meet: day.data ? (day.data.screeningDue === 'NOT_DUE' ? 'screened' : 'to be screened') : '',
     measure: day.data ? daysAgo(day.data.lastMeasured) : '',
-    prescribe: day.data ? (line ? (line.trouble ? 'cannot be judged' : `${line.minutes} min`) : 'no plan yet') : '',
-    perform: line && !line.trouble ? (line.openSession ? 'running' : daysAgo(line.lastSession)) : '',
-    advance: line
-      ? line.trouble
-        ? 'cannot be judged'
-        : line.waiting > 0
-          ? `${line.waiting} to decide`
-          : 'nothing waits'
+    prescribe: day.data
+      ? lines.length > 0
+        ? `${lines.length} ${lines.length === 1 ? 'line' : 'lines'}`
+        : 'nothing yet'
       : '',
+    perform: judged.length > 0 ? (lines.some((l) => l.openSession) ? 'running' : daysAgo(last)) : '',
+    advance:
+      lines.length === 0
+        ? ''
+        : judged.length < lines.length
+          ? 'cannot be judged'
+          : waiting > 0
+            ? `${waiting} to decide`
+            : 'nothing waits',
   };
   return (
     <header>

@@ -2,7 +2,6 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { api, ask, findingsOf, newId, type Schemas } from '../../shared/api/client';
 import { Button } from '../../shared/ui/Button';
-import { DoseInputs } from '../../shared/ui/DoseInputs';
 import { Failure, FieldFinding } from '../../shared/ui/Findings';
 import { BlockDose } from './BlockDose';
 import { isTyping } from '../../shared/ui/keys';
@@ -11,16 +10,6 @@ type Judged = Schemas['Judged'];
 type Answer = Schemas['Decision']['answer'];
 
 type Props = { judged: Judged; lineId: string; onDecided: (decisionId: string) => void };
-
-function ChangedDose(props: Parameters<typeof BlockDose>[0]) {
-  return props.dose.blocks.length > 0 ? (
-    <BlockDose {...props} />
-  ) : (
-    <div className="grid grid-cols-2 gap-x-8 gap-y-3 sm:grid-cols-3">
-      <DoseInputs {...props} />
-    </div>
-  );
-}
 
 /** Accept, change or decline; by a, c and d. */
 export function Answers({ judged, lineId, onDecided }: Props) {
@@ -43,10 +32,7 @@ export function Answers({ judged, lineId, onDecided }: Props) {
       await queries.invalidateQueries();
     },
   });
-  const findings = findingsOf(decide.error).map((f) => ({
-    ...f,
-    path: f.path.replace(/^dose\./, `doses.${p.side.toLowerCase()}.`),
-  }));
+  const findings = findingsOf(decide.error);
   const stay = p.verdict === 'STAY' && !p.suspends;
   const seen = stay && !judged.isNew;
   const accept = decide.mutate;
@@ -86,7 +72,7 @@ export function Answers({ judged, lineId, onDecided }: Props) {
           </Button>
         )}
       </div>
-      {mode === 'CHANGED' && <ChangedDose dose={dose} setDose={setDose} findings={findings} side={p.side} />}
+      {mode === 'CHANGED' && <BlockDose dose={dose} setDose={setDose} findings={findings} side={p.side} />}
       {mode && (
         <>
           <label className="block text-sm text-soft">

@@ -8,7 +8,7 @@ type Block = Schemas['BlockDraft'];
 
 type Props = { side: Side; dose: Dose; setDose: (dose: Dose) => void; findings: Finding[] };
 
-/** A composed side's dose: its angle, and its blocks one by one. */
+/** A side's dose: its angle, and its blocks one by one. */
 export function BlockDose({ side, dose, setDose, findings }: Props) {
   const forms = useForms();
   if (!forms.data) return null;

@@ -67,7 +67,7 @@ function Lines({ lines, chosen, choose }: LinesProps) {
           >
             <span className="font-semibold">{words(l.motion)}</span>
             <span className="block text-xs text-soft">
-              {l.session ? `in “${l.session}”` : 'its own plan'}
+              {l.session ? `in “${l.session}”` : 'in no session'}
               {l.waiting > 0 ? `, ${l.waiting} to decide` : ''}
               {l.trouble ? ', cannot be judged' : ''}
             </span>
@@ -103,9 +103,7 @@ function Decisions({ proposals, clientId }: { proposals: Schemas['Proposals']; c
           onChange={setPicked}
           options={trained.map((one) => [one, title(sideWords(one, midline), on(one, sides).waits)])}
         />
-        <p className="text-soft">
-          {proposals.line.composed ? 'This line then takes' : 'The session then takes'} {proposals.minutes} min.
-        </p>
+        <p className="text-soft">This line then takes {proposals.minutes} min.</p>
       </div>
       <ProposalView
         key={side + JSON.stringify(judged.proposal.to) + judged.proposal.verdict}

@@ -68,8 +68,7 @@ export function Lived({ life, side }: { life: Life; side: Side }) {
       </p>
       <p className="mt-2">
         <strong>{ups}</strong> up, <strong>{downs}</strong> down, {weeks.reduce((n, w) => n + w.held, 0)} sessions held;
-        ends at {degrees(weeks.at(-1)?.dose.angle ?? 0)}, {weeks.at(-1)?.dose.sets} sets to {weeks.at(-1)?.dose.ceiling}{' '}
-        %.
+        ends at {degrees(weeks.at(-1)?.dose.angle ?? 0)}, {weeks.at(-1)?.sets} sets to {weeks.at(-1)?.ceiling} %.
       </p>
       <Prevented weeks={weeks} />
     </>

@@ -147,20 +147,11 @@ function Consequences({ proposal }: { proposal: Schemas['Proposal'] }) {
 }
 
 function DoseLine({ dose }: { dose: Schemas['Dose'] }) {
-  if (dose.blocks.length > 0) {
-    return (
-      <div className="my-3 text-soft">
-        The dose stays, at {degrees(dose.angle)}:
-        <BlocksInWords blocks={dose.blocks} />
-      </div>
-    );
-  }
   return (
-    <p className="my-3 text-soft">
-      The dose stays: {degrees(dose.angle)}, {dose.sets} sets to {dose.ceiling} %, top hold {dose.topHoldSeconds} s,
-      supported {dose.supportedHoldSeconds} s
-      {dose.handsOffSeconds > 0 ? `, hands-off ${dose.handsOffRepetitions} × ${dose.handsOffSeconds} s` : ''}.
-    </p>
+    <div className="my-3 text-soft">
+      The dose stays, at {degrees(dose.angle)}:
+      <BlocksInWords blocks={dose.blocks} />
+    </div>
   );
 }
 

@@ -45,39 +45,25 @@ export function PlanPage() {
 }
 
 function Sessions({ plan }: { plan: Plan }) {
-  const held = plan.heldBack.length > 0;
-  const lines = [...plan.lines].sort((a, b) => Number(b.due) - Number(a.due));
-  if (lines.length === 0 && plan.composed.length === 0) {
+  const sessions = [...plan.sessions].sort((a, b) => urgency(b) - urgency(a));
+  if (sessions.length === 0) {
     return <p className="text-lg">Your coach has not set anything for home yet.</p>;
   }
   return (
     <section className="space-y-3">
       <h2 className="text-xl font-bold">{today(plan)}</h2>
-      {lines.map((line) => (
+      {sessions.map((s, i) => (
         <Card
-          key={line.lineId}
-          title={line.position}
-          words={`${line.title}, about ${line.minutes} min · ${line.due ? 'due' : `done ${daysAgo(line.lastDone)}`}`}
-          main={line.due && !held}
-          action={line.openSession ? 'Go on' : 'Start'}
-          disabled={held}
-          open={(id) =>
-            ask(api.POST('/api/lines/{lineId}/sessions', { params: { path: { lineId: line.lineId } }, body: { id } }))
-          }
-        />
-      ))}
-      {plan.composed.map((c) => (
-        <Card
-          key={c.compositionId}
-          title={c.name}
-          words="a whole session"
-          main={lines.length === 0 && !held}
-          action="Start"
-          disabled={held}
+          key={s.id}
+          title={s.name}
+          words={`${s.lines.join(', ')}, about ${s.minutes} min · ${s.due ? 'due' : `done ${daysAgo(s.lastDone)}`}`}
+          main={i === 0 && s.heldBack.length === 0}
+          action={s.openRun ? 'Go on' : 'Start'}
+          disabled={s.heldBack.length > 0}
           open={(id) =>
             ask(
               api.POST('/api/clients/{clientId}/compositions/{compositionId}/sessions', {
-                params: { path: { clientId: plan.clientId, compositionId: c.compositionId } },
+                params: { path: { clientId: plan.clientId, compositionId: s.id } },
                 body: { id },
               }),
             )
@@ -86,6 +72,10 @@ function Sessions({ plan }: { plan: Plan }) {
       ))}
     </section>
   );
+}
+
+function urgency(session: Schemas['HomeSession']): number {
+  return session.openRun ? 2 : session.due ? 1 : 0;
 }
 
 function today(plan: Plan): string {

@@ -199,6 +199,7 @@ function Stop({ store, floor, run, close }: Part & { floor: Schemas['Floor'] }) 
   const [side] = useState(() => Runs.current(run).side);
   const [chosen, setChosen] = useState<Schemas['StopSignText'] | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
+  const [sent, setSent] = useState(false);
   useEffect(() => {
     store.change(Runs.pause);
   }, [store]);
@@ -214,6 +215,7 @@ function Stop({ store, floor, run, close }: Part & { floor: Schemas['Floor'] }) 
           body: { observer: AT_HOME ? 'CLIENT' : 'COACH', stopSign: sign.sign, stopSide: side, note: '' },
         }),
       );
+      setSent(true);
     } catch {
       setTrouble('This could not be sent yet. Keep this page open and try again.');
     }
@@ -236,7 +238,7 @@ function Stop({ store, floor, run, close }: Part & { floor: Schemas['Floor'] }) 
         <Button
           look="main"
           className="min-h-14 w-full text-xl"
-          disabled={trouble !== null}
+          disabled={!sent}
           onClick={() => {
             close();
             void navigate(`/sessions/${floor.id}/close`);

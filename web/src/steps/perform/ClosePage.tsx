@@ -8,7 +8,6 @@ import { ClientHead } from '../../shared/ui/ClientHead';
 import { ButtonLink } from '../../shared/ui/ButtonLink';
 import { Failure } from '../../shared/ui/Findings';
 import { Scale } from '../../shared/ui/Scale';
-import { blockWords } from './blockWords';
 
 type Observer = Schemas['CloseDraft']['observer'];
 
@@ -226,8 +225,8 @@ function Closed({ closed, load, clientId }: ClosedProps) {
 function leftOut(all: string[]): string[] {
   const byReason = new Map<string, string[]>();
   for (const text of all) {
-    const [id = '', ...why] = text.split(': ');
-    byReason.set(why.join(': '), [...(byReason.get(why.join(': ')) ?? []), blockWords(id)]);
+    const [label = '', ...why] = text.split(': ');
+    byReason.set(why.join(': '), [...(byReason.get(why.join(': ')) ?? []), label]);
   }
   return [...byReason].map(([why, blocks]) => `left out, ${why}: ${blocks.join(', ')}`);
 }

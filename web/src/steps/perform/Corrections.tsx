@@ -7,16 +7,17 @@ import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { NumberField } from '../../shared/ui/NumberField';
 import { Sheet } from '../../shared/ui/Sheet';
 import { TextField } from '../../shared/ui/TextField';
-import { blockWords } from './blockWords';
 import { setUpWords } from './setUp';
 
 type Block = Schemas['BlockRecord'];
+/** What people call each block, by its id. */
+type Labels = Schemas['Floor']['labels'];
 
 /** Findings that stand beside a field of the sheet. */
 const SHOWN = /^block\.(phases\[\d+\]\.doneSeconds|effortRating|cramps|prop\.(angle|stack))$/;
 
 /** Every block as it is in the record, each open to a correction; what was there before is kept. */
-export function Corrections({ sessionId }: { sessionId: string }) {
+export function Corrections({ sessionId, labels }: { sessionId: string; labels: Labels }) {
   const blocks = useQuery({
     queryKey: ['blocks', sessionId],
     queryFn: () => ask(api.GET('/api/sessions/{sessionId}/blocks', { params: { path: { sessionId } } })),
@@ -30,7 +31,7 @@ export function Corrections({ sessionId }: { sessionId: string }) {
         {blocks.data.map((b) => (
           <li key={b.blockId} className="flex items-center gap-3 border-t border-rule py-1">
             <span className="grow">
-              {title(b)} <span className="text-soft">{saying(b)}</span>
+              {title(b, labels)} <span className="text-soft">{saying(b)}</span>
             </span>
             <Button className="text-sm" onClick={() => choose(b)}>
               Correct
@@ -38,13 +39,21 @@ export function Corrections({ sessionId }: { sessionId: string }) {
           </li>
         ))}
       </ul>
-      {chosen && <Correction key={chosen.blockId} sessionId={sessionId} block={chosen} close={() => choose(null)} />}
+      {chosen && (
+        <Correction
+          key={chosen.blockId}
+          sessionId={sessionId}
+          title={title(chosen, labels)}
+          block={chosen}
+          close={() => choose(null)}
+        />
+      )}
     </details>
   );
 }
 
-function title(b: Block): string {
-  return `${words(b.side)} ${blockWords(b.blockId)}`;
+function title(b: Block, labels: Labels): string {
+  return `${words(b.side)} ${labels[b.blockId] ?? ''}`;
 }
 
 function saying(b: Block): string {
@@ -66,7 +75,9 @@ function saying(b: Block): string {
     .join(' · ');
 }
 
-function Correction({ sessionId, block, close }: { sessionId: string; block: Block; close: () => void }) {
+type CorrectionProps = { sessionId: string; title: string; block: Block; close: () => void };
+
+function Correction({ sessionId, title, block, close }: CorrectionProps) {
   const queries = useQueryClient();
   const [now, set] = useState(block);
   const keep = useMutation({
@@ -85,7 +96,7 @@ function Correction({ sessionId, block, close }: { sessionId: string; block: Blo
   const findings = findingsOf(keep.error);
   const change = (part: Partial<Block>) => set({ ...now, ...part });
   return (
-    <Sheet open onOpenChange={(open) => !open && close()} title={`Correct: ${title(block)}`}>
+    <Sheet open onOpenChange={(open) => !open && close()} title={`Correct: ${title}`}>
       <div className="space-y-4">
         <div className="flex flex-wrap gap-3">
           {now.phases.map((p, i) => (

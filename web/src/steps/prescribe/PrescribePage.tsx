@@ -1,180 +1,166 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
-import { api, ask, findingsOf, newId, type Schemas } from '../../shared/api/client';
-import { words } from '../../shared/units';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { api, ask, on, SIDES, type Schemas } from '../../shared/api/client';
+import { day, degrees, sideWords, words } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
-import { ClientHead } from '../../shared/ui/ClientHead';
+import { ButtonLink } from '../../shared/ui/ButtonLink';
+import { ClientHead, useClientDay } from '../../shared/ui/ClientHead';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
-import { useCatalogue, usePositionName } from '../../shared/ui/useCatalogue';
-import { useDebounced } from '../../shared/ui/useDebounced';
-import { DoseFields, isFieldPath, SharedFields } from './PlanFields';
-import { Score } from './Score';
-import { TotalsView } from './TotalsView';
+import { Sheet } from '../../shared/ui/Sheet';
+import { useCatalogue } from '../../shared/ui/useCatalogue';
+import { Fresh } from './compose/ComposePage';
 
-type Plan = Schemas['Plan'];
-type Instrument = Schemas['NewLine']['instrument'];
+type Session = Schemas['Composition'];
+type Line = Schemas['CurrentLine'];
 
+/** The program: its sessions and its lines. Who has none yet begins with what is suggested. */
 export function PrescribePage() {
   const { clientId = '' } = useParams();
+  const path = { params: { path: { clientId } } };
+  const sessions = useQuery({
+    queryKey: ['compositions', clientId],
+    queryFn: () => ask(api.GET('/api/clients/{clientId}/compositions', path)),
+  });
   const lines = useQuery({
     queryKey: ['lines', clientId],
-    queryFn: () => ask(api.GET('/api/clients/{clientId}/lines', { params: { path: { clientId } } })),
+    queryFn: () => ask(api.GET('/api/clients/{clientId}/lines', path)),
   });
-  const line = lines.data?.[0];
   return (
     <>
       <ClientHead clientId={clientId} tread="prescribe" />
-      <p className="mb-4">
-        <Link
-          className="inline-flex min-h-11 items-center border border-ink bg-ink px-4 font-semibold text-paper"
-          to={`/clients/${clientId}/compose`}
-        >
-          Compose a whole session
-        </Link>
-      </p>
-      <Failure error={lines.error} />
-      {lines.data &&
-        (line ? (
-          <Editor
-            key={line.line.id}
-            clientId={clientId}
-            lineId={line.line.id}
-            isNew={false}
-            instrument={line.line.instrument}
-            start={line.plan}
-          />
-        ) : (
-          <Suggestion clientId={clientId} />
-        ))}
+      <Failure error={sessions.error ?? lines.error} />
+      {sessions.data?.length === 0 && <Fresh clientId={clientId} />}
+      {sessions.data && sessions.data.length > 0 && lines.data && (
+        <div className="grid gap-8 xl:grid-cols-2">
+          <Sessions clientId={clientId} sessions={sessions.data} lines={lines.data} />
+          <Lines clientId={clientId} lines={lines.data} />
+        </div>
+      )}
     </>
   );
 }
 
-/** A new line begins with what the engine suggests for the range last measured. */
-function Suggestion({ clientId }: { clientId: string }) {
-  const [lineId] = useState(newId);
-  const ranges = useQuery({
-    queryKey: ['ranges', clientId],
-    queryFn: () => ask(api.GET('/api/clients/{clientId}/ranges', { params: { path: { clientId } } })),
-  });
-  const catalogue = useCatalogue();
-  const trains = (position: string) =>
-    catalogue.data?.positions.some((p) => p.id === position && p.training !== undefined);
-  // The server orders by need: the first that can be trained is the one to begin with.
-  const row = ranges.data?.find((r) => trains(r.position) && r.sides.length === 2 && r.sides.every((s) => s.passive));
-  const suggestion = useQuery({
-    queryKey: ['suggestion', clientId, row?.motion, row?.position, row?.instrument],
-    enabled: row !== undefined,
-    queryFn: () =>
-      ask(
-        api.GET('/api/clients/{clientId}/suggestion', {
-          params: {
-            path: { clientId },
-            query: { motion: row?.motion ?? '', position: row?.position ?? '', instrument: row?.instrument ?? 'TYPED' },
-          },
-        }),
-      ),
-  });
-  if (ranges.data && catalogue.data && !row) {
-    return (
-      <p className="max-w-prose text-lg">
-        A plan begins at the range that is there.{' '}
-        <Link className="font-semibold underline" to={`/clients/${clientId}/measure`}>
-          Measure both sides
-        </Link>{' '}
-        first, passive and cold.
-      </p>
-    );
-  }
-  const plan = suggestion.data?.plan;
+function Sessions({ clientId, sessions, lines }: { clientId: string; sessions: Session[]; lines: Line[] }) {
+  const [removing, remove] = useState<Session | null>(null);
   return (
-    <>
-      <Failure error={ranges.error ?? suggestion.error} />
-      {plan && row && <Editor clientId={clientId} lineId={lineId} isNew instrument={row.instrument} start={plan} />}
-    </>
+    <section>
+      <div className="mb-3 flex flex-wrap items-baseline justify-between gap-3">
+        <h2 className="text-xl font-bold">Sessions</h2>
+        <ButtonLink to={`/clients/${clientId}/compose`}>New session</ButtonLink>
+      </div>
+      <ul>
+        {sessions.map((s) => (
+          <li key={s.id} className="mb-3 border-l-[6px] border-ink bg-card px-4 py-3">
+            <div className="flex flex-wrap items-baseline justify-between gap-3">
+              <Link to={`/clients/${clientId}/compose/${s.id}`} className="text-xl font-bold hover:underline">
+                {s.name}
+              </Link>
+              <span className="text-sm text-soft">saved {day(s.recordedAt)}</span>
+            </div>
+            <ul className="my-2 flex flex-wrap gap-2">
+              {s.draft.stations.map((station, i) => (
+                <li key={i} className="border border-rule px-2 py-1">
+                  {station.lines.map((l) => words(l.motion)).join(' + ')}
+                  {station.rounds > 1 && <span className="text-soft"> · {station.rounds} rounds</span>}
+                </li>
+              ))}
+            </ul>
+            <OtherFindings findings={s.troubles} shown={() => false} />
+            <div className="flex flex-wrap gap-2">
+              <ButtonLink to={`/clients/${clientId}/compose/${s.id}`}>Change</ButtonLink>
+              <ButtonLink to={`/clients/${clientId}/compose/${s.id}/handout`}>Hand-out</ButtonLink>
+              <Button onClick={() => remove(s)}>Remove</Button>
+            </div>
+          </li>
+        ))}
+      </ul>
+      {removing && <Removal clientId={clientId} session={removing} lines={lines} close={() => remove(null)} />}
+    </section>
   );
 }
 
-type EditorProps = { clientId: string; lineId: string; isNew: boolean; instrument: Instrument; start: Plan };
+type RemovalProps = { clientId: string; session: Session; lines: Line[]; close: () => void };
 
-function Editor({ clientId, lineId, isNew, instrument, start }: EditorProps) {
+/** Says what ends with a session before it is gone. */
+function Removal({ clientId, session, lines, close }: RemovalProps) {
   const queries = useQueryClient();
-  const navigate = useNavigate();
-  const [plan, setPlan] = useState(start);
-  const rested = useDebounced(plan, 120);
-  const positionName = usePositionName(plan.position);
-  const preview = useQuery({
-    queryKey: ['plan-preview', clientId, lineId, rested],
-    placeholderData: keepPreviousData,
-    queryFn: () =>
+  const removal = useMutation({
+    mutationFn: () =>
       ask(
-        api.POST('/api/clients/{clientId}/plans/preview', {
-          params: { path: { clientId } },
-          body: { lineId: isNew ? undefined : lineId, instrument, plan: rested },
+        api.DELETE('/api/clients/{clientId}/compositions/{compositionId}', {
+          params: { path: { clientId, compositionId: session.id } },
         }),
       ),
-  });
-  const save = useMutation({
-    mutationFn: () =>
-      isNew
-        ? ask(
-            api.POST('/api/clients/{clientId}/lines', {
-              params: { path: { clientId } },
-              body: { id: lineId, instrument, plan },
-            }),
-          )
-        : ask(api.PUT('/api/lines/{lineId}/plan', { params: { path: { lineId } }, body: plan })),
     onSuccess: async () => {
+      close();
       await queries.invalidateQueries();
-      if (isNew) await navigate(`/clients/${clientId}/perform`);
     },
   });
-  const findings = [...(preview.data?.findings ?? []), ...findingsOf(preview.error)].map((f) => ({
-    ...f,
-    path: f.path.replace(/^plan\./, ''),
-  }));
-  const keep = useRef(save.mutate);
-  useEffect(() => {
-    keep.current = save.mutate;
-  });
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (e.key === 'Enter' && e.ctrlKey) keep.current();
-    };
-    addEventListener('keydown', onKey);
-    return () => removeEventListener('keydown', onKey);
-  }, []);
-  const changed = isNew || JSON.stringify(plan) !== JSON.stringify(start);
-  const blocked = findings.some((f) => f.severity === 'BLOCKING');
+  const ending = lines.filter((l) => l.sessions.length === 1 && l.sessions[0] === session.name);
   return (
-    <div>
-      <div className="flex flex-wrap items-baseline justify-between gap-3">
-        <h2 className="text-xl font-bold">
-          {words(plan.motion)} <span className="font-normal text-soft">· {positionName} · ramp both ways</span>
-        </h2>
-        <div className="flex items-center gap-3">
-          {save.isSuccess && !changed && <span role="status">Kept.</span>}
-          <Button look="main" disabled={!changed || blocked || save.isPending} onClick={() => save.mutate()}>
-            {isNew ? 'Start with this plan' : 'Keep the plan'}
-          </Button>
-        </div>
+    <Sheet open onOpenChange={close} title={`Remove “${session.name}”?`}>
+      <p className="mb-4">
+        {ending.length > 0
+          ? `These lines stand in no other session and end with it: ${ending.map((l) => words(l.line.motion)).join(', ')}.`
+          : 'Its lines go on in other sessions.'}{' '}
+        What was trained stays in the record.
+      </p>
+      <Failure error={removal.error} />
+      <div className="flex gap-3">
+        <Button look="stop" onClick={() => removal.mutate()} disabled={removal.isPending}>
+          Remove the session
+        </Button>
+        <Button onClick={close}>Cancel</Button>
       </div>
-      {isNew && (
-        <p className="mt-1 text-soft">
-          Suggested: a newcomer&apos;s dose just short of today&apos;s passive range, the worse side first. Change what
-          you like.
-        </p>
-      )}
-      {preview.data?.totals && <TotalsView totals={preview.data.totals} perWeek={plan.sessionsPerWeek} />}
-      {preview.data?.timeline && <Score timeline={preview.data.timeline} firstSide={plan.firstSide} />}
-      <OtherFindings findings={findings} shown={isFieldPath} />
-      <Failure error={findingsOf(preview.error).length > 0 ? null : preview.error} />
-      <Failure error={save.error} />
-      <div className="mt-4 grid gap-8 lg:grid-cols-2">
-        <DoseFields plan={plan} setPlan={setPlan} findings={findings} props={preview.data?.props} />
-        <SharedFields plan={plan} setPlan={setPlan} findings={findings} />
-      </div>
-    </div>
+    </Sheet>
+  );
+}
+
+function Lines({ clientId, lines }: { clientId: string; lines: Line[] }) {
+  return (
+    <section>
+      <h2 className="mb-3 text-xl font-bold">Lines</h2>
+      <ul>
+        {lines.map((l) => (
+          <LineRow key={l.line.id} clientId={clientId} current={l} />
+        ))}
+      </ul>
+      <p className="mt-2 text-sm text-soft">
+        A line has the same dose in every session that it stands in. It is advanced from what was logged.
+      </p>
+    </section>
+  );
+}
+
+function LineRow({ clientId, current }: { clientId: string; current: Line }) {
+  const { line, plan } = current;
+  const positions = useCatalogue().data?.positions;
+  const today = useClientDay(clientId).data?.lines.find((l) => l.lineId === line.id);
+  const midline = plan.sides === 'MIDLINE';
+  const sides = midline ? (['LEFT'] as const) : SIDES.filter((s) => on(s, plan.doses).blocks.length > 0);
+  return (
+    <li className="border-t border-rule py-2">
+      <p>
+        <span className="font-semibold">{words(line.motion)}</span>{' '}
+        <span className="text-soft">· {positions?.find((p) => p.id === line.position)?.name}</span>
+      </p>
+      <p>
+        {sides.map((s) => `${sideWords(s, midline)} ${degrees(on(s, plan.doses).angle)}`).join(', ')} ·{' '}
+        {plan.sessionsPerWeek} × a week · {current.minutes} min
+      </p>
+      <p className="text-sm text-soft">
+        {current.sessions.length > 0 ? `in ${current.sessions.map((s) => `“${s}”`).join(', ')}` : 'in no session'}
+        {today?.why && (
+          <>
+            {' · '}
+            <Link className="underline" to={`/clients/${clientId}/advance`}>
+              {today.waiting > 0 ? `${today.waiting} to decide: ` : ''}
+              {today.why}
+            </Link>
+          </>
+        )}
+      </p>
+    </li>
   );
 }

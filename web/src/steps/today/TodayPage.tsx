@@ -17,7 +17,7 @@ const HEADINGS: Record<ClientDay['state'], string> = {
   STOP: 'Stopped, needs your word first',
   DECIDE: 'Waits for your decision',
   DUE: 'Due today',
-  NEW: 'New, not measured or planned yet',
+  NEW: 'New, not measured or prescribed for yet',
   QUIET: 'Nothing waits',
 };
 const ORDER: ClientDay['state'][] = ['STOP', 'DECIDE', 'DUE', 'NEW', 'QUIET'];
@@ -102,6 +102,10 @@ function troubles(client: ClientDay): Schemas['Finding'][] {
 function Row({ client }: { client: ClientDay }) {
   const [to, label] = next(client);
   const line = client.lines[0];
+  const last = client.lines
+    .flatMap((l) => l.lastSession ?? [])
+    .sort()
+    .at(-1);
   const trainDue = client.state === 'DECIDE' && client.lines.some((l) => l.due);
   return (
     <li className="mb-2 grid items-center gap-x-5 gap-y-2 border-l-[6px] border-ink bg-card px-4 py-3 sm:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)_auto]">
@@ -119,14 +123,13 @@ function Row({ client }: { client: ClientDay }) {
             <p className="text-sm">{line.why}</p>
             <OtherFindings findings={troubles(client)} shown={() => false} />
             <p className="text-sm text-soft">
-              {words(line.motion)}
-              {line.session ? ` in “${line.session}”` : ''}
-              {!line.trouble && `, ${line.minutes} min · last session ${daysAgo(line.lastSession)}`}
+              {client.lines.length > 1 ? `${client.lines.length} lines: ` : ''}
+              {[...new Set(client.lines.map((l) => words(l.motion)))].join(', ')} · last session {daysAgo(last)}
               {trainDue ? ' · session due' : ''}
             </p>
           </>
         ) : (
-          <p className="text-soft">Measured: {daysAgo(client.lastMeasured)}. No plan yet.</p>
+          <p className="text-soft">Measured: {daysAgo(client.lastMeasured)}. Nothing prescribed yet.</p>
         )}
       </div>
       <Link

@@ -2,7 +2,6 @@ import { useQuery } from '@tanstack/react-query';
 import { api, ask, type Schemas } from '../../../shared/api/client';
 import { perPercent, Stair } from '../../../shared/draw/Stair';
 import { words } from '../../../shared/units';
-import { blockWords } from '../blockWords';
 import type { Phase } from '../run';
 import { withVariants } from '../variants';
 
@@ -29,6 +28,7 @@ export function Traces({ floor }: { floor: Schemas['Floor'] }) {
           <OneTrace
             key={t.id}
             trace={t}
+            label={floor.labels[t.blockId] ?? ''}
             phases={withVariants(floor, (id) => id === t.blockId).filter((p) => p.blockId === t.blockId)}
           />
         ))}
@@ -37,14 +37,14 @@ export function Traces({ floor }: { floor: Schemas['Floor'] }) {
   );
 }
 
-function OneTrace({ trace, phases }: { trace: Trace; phases: Phase[] }) {
+function OneTrace({ trace, label, phases }: { trace: Trace; label: string; phases: Phase[] }) {
   const run = asRun(phases, trace.phaseSeconds);
   const end = run.at(-1)?.endSecond ?? 1;
   const a = trace.analysis;
   return (
     <article>
       <h3 className="font-semibold">
-        {words(trace.side)} {blockWords(trace.blockId)}
+        {words(trace.side)} {label}
         {trace.referenceNewtons !== undefined && (
           <span className="font-normal text-soft"> · 100 % is {Math.round(trace.referenceNewtons)} N</span>
         )}

@@ -1,10 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { api, ask, newId } from '../../../shared/api/client';
-import { day } from '../../../shared/units';
 import { ClientHead } from '../../../shared/ui/ClientHead';
-import { Failure } from '../../../shared/ui/Findings';
+import { Failure, OtherFindings } from '../../../shared/ui/Findings';
 import { Composer } from './Composer';
 
 /** A whole session for one client: one that was kept, or a suggestion to begin with. */
@@ -36,6 +35,7 @@ function Kept({ clientId, id }: { clientId: string; id: string }) {
   return (
     <>
       <Failure error={kept.error} />
+      <OtherFindings findings={kept.data?.troubles ?? []} shown={() => false} />
       {kept.data && (
         <Composer
           clientId={clientId}
@@ -50,30 +50,17 @@ function Kept({ clientId, id }: { clientId: string; id: string }) {
   );
 }
 
-function Fresh({ clientId }: { clientId: string }) {
+/** A new session, as it is suggested. */
+export function Fresh({ clientId }: { clientId: string }) {
   const [id] = useState(newId);
   const suggestion = useQuery({
     queryKey: ['score-suggestion', clientId],
     staleTime: Infinity,
     queryFn: () => ask(api.GET('/api/clients/{clientId}/score/suggestion', { params: { path: { clientId } } })),
   });
-  const kept = useQuery({
-    queryKey: ['compositions', clientId],
-    queryFn: () => ask(api.GET('/api/clients/{clientId}/compositions', { params: { path: { clientId } } })),
-  });
   return (
     <>
       <Failure error={suggestion.error} />
-      {(kept.data?.length ?? 0) > 0 && (
-        <p className="mb-4">
-          Kept:{' '}
-          {kept.data?.map((c) => (
-            <Link key={c.id} className="mr-4 font-semibold underline" to={`/clients/${clientId}/compose/${c.id}`}>
-              {c.name}, {day(c.recordedAt)}
-            </Link>
-          ))}
-        </p>
-      )}
       {suggestion.data && (
         <Composer
           clientId={clientId}

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { findingsOf, type Finding, type Schemas } from '../../../shared/api/client';
+import { findingsOf, newId, type Finding, type Schemas } from '../../../shared/api/client';
 import { Button } from '../../../shared/ui/Button';
 import { ButtonLink } from '../../../shared/ui/ButtonLink';
 import { Failure } from '../../../shared/ui/Findings';
@@ -121,9 +121,9 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
             disabled={blocked || draft.stations.length === 0 || keep.isPending}
             onClick={() => keep.mutate(draft)}
           >
-            Keep the session
+            Save the session
           </Button>
-          {(draft === keep.variables ? keep.isSuccess : !isNew && draft === start) && <span role="status">Kept.</span>}
+          {(draft === keep.variables ? keep.isSuccess : !isNew && draft === start) && <span role="status">Saved.</span>}
         </div>
       </div>
       {preview?.totals && (
@@ -201,9 +201,9 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
         clientId={clientId}
         open={library}
         setOpen={setLibrary}
-        choose={(entry, motion) =>
-          lines.add.mutate({ motion, position: entry.position.id, id: edit.freshLineId(draft) })
-        }
+        known={lines.known.filter((l) => draft.stations.every((s) => s.lines.every((d) => d.id !== l.line.id)))}
+        put={(known) => lines.put(edit.lineOf(known))}
+        choose={(entry, motion) => lines.add.mutate({ motion, position: entry.position.id, id: newId() })}
       />
     </div>
   );

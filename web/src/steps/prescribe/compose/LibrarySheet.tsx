@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type Schemas } from '../../../shared/api/client';
 import { words as plain } from '../../../shared/units';
+import { Button } from '../../../shared/ui/Button';
 import { Failure } from '../../../shared/ui/Findings';
 import { Sheet } from '../../../shared/ui/Sheet';
 import { useCatalogue } from '../../../shared/ui/useCatalogue';
@@ -13,10 +14,13 @@ type Props = {
   open: boolean;
   setOpen: (open: boolean) => void;
   choose: (entry: Entry, motion: string) => void;
+  /** Lines of the client's program that are not in this session. */
+  known: Schemas['CurrentLine'][];
+  put: (line: Schemas['CurrentLine']) => void;
 };
 
 /** Positions to add: by words, by motion, by what the client owns; what is limited in this client comes first. */
-export function LibrarySheet({ clientId, open, setOpen, choose }: Props) {
+export function LibrarySheet({ clientId, open, setOpen, choose, known, put }: Props) {
   const [words, setWords] = useState('');
   const [motion, setMotion] = useState('');
   const [owned, setOwned] = useState(false);
@@ -64,6 +68,18 @@ export function LibrarySheet({ clientId, open, setOpen, choose }: Props) {
           only with what the client owns
         </label>
       </div>
+      {known.length > 0 && (
+        <div className="mb-4">
+          <p className="mb-1 text-sm text-soft">Lines of the program, with the dose that they have:</p>
+          <div className="flex flex-wrap gap-2">
+            {known.map((l) => (
+              <Button key={l.line.id} onClick={() => put(l)}>
+                {plain(l.line.motion)} · {catalogue.data?.positions.find((p) => p.id === l.line.position)?.name}
+              </Button>
+            ))}
+          </div>
+        </div>
+      )}
       <Failure error={found.error} />
       {found.data?.length === 0 && <p className="text-soft">Nothing fits. Fewer words, or another motion.</p>}
       <ul className="grid grid-cols-2 gap-2 sm:grid-cols-3">

@@ -136,9 +136,14 @@ export function removeLine(draft: Draft, station: number, line: number): Draft {
   };
 }
 
-export function freshLineId(draft: Draft): string {
-  const used = new Set(draft.stations.flatMap((s) => s.lines.map((l) => l.id)));
-  let n = 1;
-  while (used.has(`l${n}`)) n++;
-  return `l${n}`;
+/** A line of the client's program as it stands in a session. */
+export function lineOf({ line, plan }: Schemas['CurrentLine']): Line {
+  const { doses, ...shared } = plan;
+  return {
+    ...shared,
+    id: line.id,
+    angles: { left: doses.left.angle, right: doses.right.angle },
+    left: doses.left.blocks,
+    right: doses.right.blocks,
+  };
 }

@@ -1,4 +1,4 @@
-import { useMutation } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { api, ask } from '../../../shared/api/client';
 import { lineAt, type Draft, type Line } from './edit';
 
@@ -13,6 +13,10 @@ export function useServerLines(
 ) {
   const fresh = (query: Query) =>
     ask(api.GET('/api/clients/{clientId}/score/line', { params: { path: { clientId }, query } }));
+  const known = useQuery({
+    queryKey: ['lines', clientId],
+    queryFn: () => ask(api.GET('/api/clients/{clientId}/lines', { params: { path: { clientId } } })),
+  });
   const add = useMutation({ mutationFn: fresh, onSuccess: added });
   const method = useMutation({
     mutationFn: async ({ draft, at, id }: { draft: Draft; at: At; id: string }) => {
@@ -24,5 +28,5 @@ export function useServerLines(
     onSuccess: (line, { at }) =>
       changed(at, (old) => ({ ...line, angles: old.angles, firstSide: old.firstSide, sides: old.sides })),
   });
-  return { add, method, error: add.error ?? method.error };
+  return { add, put: added, method, known: known.data ?? [], error: add.error ?? method.error };
 }

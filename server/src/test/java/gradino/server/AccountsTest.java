@@ -251,7 +251,7 @@ public class AccountsTest {
                 .contains(
                         "Somebody assistant SAW /api/clients/{clientId}/ranges",
                         "Somebody coach CHANGED /api/clients/{clientId}/measurements",
-                        "Somebody coach CHANGED /api/lines/{lineId}/sessions")
+                        "Somebody coach CHANGED /api/clients/{clientId}/compositions/{compositionId}/sessions")
                 .noneMatch(s -> s.startsWith("Somebody other SAW"));
         assertThat(entries.at("/0/clientName").asString()).isEqualTo("Perrin Vale");
     }

@@ -27,7 +27,7 @@ public final class AnySession {
             "RE_MEASURE");
     private static final String DRAFT = """
             {"name":"Every block","draft":{"warmUp":[{"form":"CONTROLLED_ROTATION","numbers":{"repetitions":3,"seconds":6},
-             "words":{"joint":"hip"},"steps":[],"blocks":[]}],"stations":[{"lines":[{"id":"l1",
+             "words":{"joint":"hip"},"steps":[],"blocks":[]}],"stations":[{"lines":[{"id":"any",
              "motion":"hip-internal-rotation","position":"prone-knee-bent","method":"ramp-both-ways",
              "sides":"ONE_AFTER_OTHER","firstSide":"RIGHT","angles":{"left":20,"right":20},"left":[%1$s],"right":[%1$s],
              "setUpSeconds":10,"sideChangeSeconds":10,"sessionsPerWeek":1,"unequalReason":""}],

@@ -2,10 +2,13 @@ package gradino.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Nonsense gets a clear problem beside its field, and nothing is half-saved. */
 public class BadInputTest {
@@ -99,41 +102,42 @@ public class BadInputTest {
                 .isEqualTo(before);
     }
 
-    @DataProvider
-    public Object[][] plans() {
-        return new Object[][] {
-            {"\"ceiling\":50", "\"ceiling\":101", "ceiling", "out-of-bounds"},
-            {"\"ceiling\":50", "\"ceiling\":-1", "ceiling", "out-of-bounds"},
-            {"\"ceiling\":50", "\"ceiling\":0", "ceiling", "no-effort"},
-            {"\"sets\":2", "\"sets\":0", "sets", "no-sets"},
-            {
-                "{\"effort\":40,\"seconds\":5}",
-                "{\"effort\":10,\"seconds\":5}",
-                "press.steps[1].effort",
-                "ramp-not-rising"
-            },
-            {
-                "{\"effort\":40,\"seconds\":5}",
-                "{\"effort\":20,\"seconds\":5}",
-                "press.steps[1].effort",
-                "ramp-not-rising"
-            },
-            {"\"supportedHoldSeconds\":60", "\"supportedHoldSeconds\":3600", "supportedHoldSeconds", "hold-too-long"},
-            {"\"angle\":31.0", "\"angle\":37.0", "angle", "above-range"},
-            {"\"pullSeconds\":10", "\"pullSeconds\":-10", "pullSeconds", "out-of-bounds"},
-            {"prone-knee-bent", "on-the-moon", "position", "unknown-position"},
-        };
+    private record Wrong(String what, UnaryOperator<ObjectNode> change, String path, String code) {}
+
+    private static Wrong number(String form, String number, double value, String code) {
+        return new Wrong(number + " " + value, line -> Scene.with(line, form, number, value), number, code);
     }
 
-    @Test(dataProvider = "plans")
-    public void aPlanThatCannotBeIsRefusedBesideItsField(String from, String to, String path, String code) {
-        var bad = with(plan, from, to);
-        var answer = server.post(
-                "/api/clients/" + Scene.CLIENT + "/lines",
-                "{\"id\":\"bad-line\",\"instrument\":\"GONIOMETER\",\"plan\":" + bad + "}");
+    private static Wrong text(String from, String to, String path, String code) {
+        return new Wrong(to, line -> (ObjectNode) TestServer.json(with(line.toString(), from, to)), path, code);
+    }
+
+    @DataProvider
+    public Object[][] lines() {
+        return Stream.of(
+                        number("GRADED_SET", "ceiling", 101, "out-of-bounds"),
+                        number("GRADED_SET", "ceiling", -1, "out-of-bounds"),
+                        number("GRADED_SET", "ceiling", 0, "out-of-bounds"),
+                        number("GRADED_SET", "sets", 0, "out-of-bounds"),
+                        number("GRADED_SET", "pull", -10, "out-of-bounds"),
+                        number("SUPPORTED_HOLD", "seconds", 600, "hold-too-long"),
+                        text("{\"effort\":40.0,", "{\"effort\":10,", "steps[1].effort", "ramp-not-rising"),
+                        text("{\"effort\":40.0,", "{\"effort\":20,", "steps[1].effort", "ramp-not-rising"),
+                        new Wrong("too deep", line -> Scene.withAngle(line, 37), "angles.left", "above-range"),
+                        text("prone-knee-bent", "on-the-moon", "position", "unknown-position"),
+                        text("\"id\":\"bad-line\"", "\"id\":\"no id\"", "id", "bad-id"))
+                .map(w -> new Object[] {w.what(), w})
+                .toArray(Object[][]::new);
+    }
+
+    @Test(dataProvider = "lines")
+    public void aLineThatCannotBeIsRefusedBesideItsField(String what, Object wrong) {
+        var w = (Wrong) wrong;
+        var line = w.change().apply(scene.suggestion().put("id", "bad-line"));
+        var answer = scene.keep(line);
         assertThat(answer.status()).as(answer.body().toString()).isEqualTo(422);
-        assertThat(answer.paths()).anyMatch(p -> p.endsWith(path));
-        assertThat(answer.codes()).contains(code);
+        assertThat(answer.paths()).anyMatch(p -> p.endsWith(w.path()));
+        assertThat(answer.codes()).contains(w.code());
         assertThat(server.get("/api/lines/bad-line").status()).isEqualTo(404);
     }
 
@@ -190,7 +194,7 @@ public class BadInputTest {
         }
         assertThat(server.get("/api/sessions/once").body().path("doneBlocks").size())
                 .isEqualTo(1);
-        var foreign = Scene.block("r2", "left-99-press", phase, "", "");
+        var foreign = Scene.block("r2", "l1-left-99-press", phase, "", "");
         assertThat(server.post("/api/sessions/once/blocks", foreign).codes()).containsExactly("unknown-block");
         var negative = good.replace("\"doneSeconds\":6", "\"doneSeconds\":-6").replace("r1", "r3");
         assertThat(server.post("/api/sessions/once/blocks", negative).codes()).containsExactly("out-of-bounds");

@@ -2,8 +2,6 @@ package gradino.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import gradino.server.prescribe.ComposedLines;
-import gradino.server.prescribe.CompositionRepository;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import org.testng.annotations.AfterMethod;
@@ -78,7 +76,7 @@ public class ComposedAdvanceTest {
         var floor = server.post(SESSION + "/sessions", "{\"id\":\"r3\"}").body();
         assertThat(floor.at("/timeline/phases")
                         .valueStream()
-                        .filter(p -> p.path("blockId").asString().startsWith("l1:left-contract-relax"))
+                        .filter(p -> p.path("blockId").asString().startsWith("l1-left-contract-relax"))
                         .mapToInt(p -> p.path("endSecond").asInt()
                                 - p.path("startSecond").asInt()))
                 .contains(6);
@@ -137,16 +135,43 @@ public class ComposedAdvanceTest {
         assertThat(day().at("/lines/0/sessionsDone").asInt()).isEqualTo(1);
     }
 
+    /** Only what is left out of every session ends; a line that two of them have goes on. */
     @Test
-    public void aComposedLineIsNeitherStartedNorChangedAsAPlan() {
-        var id = lineId();
-        var plan = server.get("/api/lines/" + id).body().path("plan");
-        assertThat(server.put("/api/lines/" + id + "/plan", plan.toString()).status())
-                .isEqualTo(409);
-        assertThat(server.post("/api/lines/" + id + "/sessions", "{\"id\":\"x\"}")
-                        .status())
-                .isEqualTo(409);
-        assertThat(server.get(CLIENT + "/lines").body().size()).isZero();
+    public void aLineInTwoSessionsGoesOnWhenOneIsRemoved() {
+        var line = server.get(SESSION).body().at("/draft/stations/0/lines/0");
+        assertThat(scene.keep(line).status()).isEqualTo(200);
+        scene.cleanRun("r1");
+        scene.cleanSession("d1");
+        assertThat(day().path("lines").size()).isEqualTo(1);
+        assertThat(day().at("/lines/0/session").asString()).isEqualTo("Daily, Evening");
+        assertThat(day().at("/lines/0/sessionsDone").asInt()).isEqualTo(2);
+        assertThat(server.me().delete(SESSION).status()).isEqualTo(204);
+        assertThat(server.get(SESSION).status()).isEqualTo(404);
+        assertThat(day().at("/lines/0/session").asString()).isEqualTo("Daily");
+        assertThat(server.me().delete(Scene.DAILY).status()).isEqualTo(204);
+        assertThat(day().path("lines").size()).isZero();
+        assertThat(server.get(CLIENT + "/runs").body().size()).isEqualTo(2);
+    }
+
+    @Test
+    public void aLineOfAnotherClientOneTwiceAndASessionOfNothingAreFindingsAtTheirPlace() {
+        var line = (ObjectNode) server.get(SESSION).body().at("/draft/stations/0/lines/0");
+        scene.client("stranger");
+        var body = server.get(SESSION).body().path("draft");
+        var theirs = server.put(
+                "/api/clients/stranger/compositions/theirs", "{\"name\":\"Mine\",\"draft\":%s}".formatted(body));
+        assertThat(theirs.codes()).contains("not-theirs");
+        assertThat(theirs.paths()).contains("stations[0].lines[0].id");
+        assertThat(scene.keep(line.deepCopy().put("position", "seated-90-90-rear"))
+                        .codes())
+                .contains("another-line");
+        var twice = (ObjectNode) body.deepCopy();
+        ((tools.jackson.databind.node.ArrayNode) twice.at("/stations/0/lines")).add(line);
+        var refused = server.put(SESSION, "{\"name\":\"Evening\",\"draft\":%s}".formatted(twice));
+        assertThat(refused.codes()).contains("twice");
+        var nothing = server.put(SESSION, "{\"name\":\"Evening\",\"draft\":{\"warmUp\":[],\"stations\":[]}}");
+        assertThat(nothing.codes()).containsExactly("empty");
+        assertThat(server.get(SESSION).body().path("draft")).isEqualTo(body);
     }
 
     @Test
@@ -156,7 +181,7 @@ public class ComposedAdvanceTest {
         scene.doAll(floor);
         var first = floor.at("/timeline/phases")
                 .valueStream()
-                .filter(p -> p.path("blockId").asString().startsWith("l1:left-contract-relax"))
+                .filter(p -> p.path("blockId").asString().startsWith("l1-left-contract-relax"))
                 .findFirst()
                 .orElseThrow();
         var hurt = Scene.block(
@@ -192,37 +217,21 @@ public class ComposedAdvanceTest {
 
     @Test
     public void aFileWithABlockThatCannotBeIsRefusedByItsRow() {
-        var file = new String(server.bytes("/api/exchange/files/plans.csv"), StandardCharsets.UTF_8);
+        var file = new String(server.bytes("/api/exchange/files/lines.csv"), StandardCharsets.UTF_8);
         for (var wrong : new String[] {"\"\"cycles\"\":99", "\"\"cycles\"\":\"\"x\"\""}) {
-            var bad = file.replaceAll("\"\"cycles\"\":[0-9.]+", wrong).replaceAll("(?m)^[0-9a-f-]{36},", "other,");
-            var answer = server.upload("plans.csv", bad.getBytes(StandardCharsets.UTF_8));
+            var bad = file.replaceAll("\"\"cycles\"\":[0-9.]+", wrong).replaceAll("(?m)^l1,", "other,");
+            var answer = server.upload("lines.csv", bad.getBytes(StandardCharsets.UTF_8));
             assertThat(answer.status()).as(wrong).isEqualTo(422);
         }
-        var nowhere = file.replace("prone-knee-bent", "on-the-ceiling").replaceAll("(?m)^[0-9a-f-]{36},", "other,");
-        assertThat(server.upload("plans.csv", nowhere.getBytes(StandardCharsets.UTF_8))
+        var nowhere = file.replace("prone-knee-bent", "on-the-ceiling").replaceAll("(?m)^l1,", "other,");
+        assertThat(server.upload("lines.csv", nowhere.getBytes(StandardCharsets.UTF_8))
                         .codes())
                 .contains("unknown-position");
     }
 
-    @Test
-    public void whatWasComposedBeforeLinesWereKeptIsTakenOver() {
-        var old = server.bean(CompositionRepository.class)
-                .newest(Scene.CLIENT, "evening")
-                .orElseThrow();
-        server.bean(CompositionRepository.class)
-                .insert(new CompositionRepository.Composition(
-                        "older", Scene.CLIENT, null, "Older", old.draft(), old.recordedAt()));
-        assertThat(day().path("lines").size()).isEqualTo(1);
-        server.bean(ComposedLines.class).adopt();
-        assertThat(day().path("lines").valueStream().map(l -> l.path("session").asString()))
-                .containsExactlyInAnyOrder("Evening", "Older");
-        server.bean(ComposedLines.class).adopt();
-        assertThat(day().path("lines").size()).isEqualTo(2);
-    }
-
     /** A supported hold of 70 s would be too long for a newcomer, and so would every step that leaves it so. */
     @Test
-    public void whoTrainsTheMotionByAPlanIsNoNewcomerToItInASession() {
+    public void whoTrainsTheMotionInOneSessionIsNoNewcomerToItInAnother() {
         scene.prescribed();
         for (int n = 1; n <= 4; n++) {
             scene.cleanSession("s" + n);
@@ -245,7 +254,7 @@ public class ComposedAdvanceTest {
 
     @Test
     public void aLineOfTheMiddleIsJudgedOnce() {
-        scene.composed(scene.composedLine("lumbar-flexion", "seated-fold", "light-breath"));
+        scene.composed(scene.composedLine("lumbar-flexion", "seated-fold", "light-breath", "mid"));
         scene.cleanRun("r1");
         scene.cleanRun("r2");
         var proposals = server.get("/api/lines/" + lineId() + "/proposals").body();

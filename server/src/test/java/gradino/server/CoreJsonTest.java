@@ -18,8 +18,10 @@ import gradino.core.measure.PropGrid;
 import gradino.core.measure.RangeReading;
 import gradino.core.perform.StopSign;
 import gradino.core.prescribe.Compiler;
+import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.Method;
 import gradino.core.prescribe.Plan;
+import gradino.core.prescribe.SidePlan;
 import gradino.core.prescribe.Timeline;
 import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
@@ -36,12 +38,23 @@ public class CoreJsonTest {
     private static final JsonMapper JSON =
             CoreJson.configure(JsonMapper.builder()).build();
     private static final Instant AT = Instant.parse("2026-03-02T09:00:00.123Z");
-    private static final Plan PLAN =
-            Plan.first("hip-internal-rotation", "prone-knee-bent", Sided.both(Degrees.of(31.5)), Side.RIGHT);
+    private static final Dose DOSE =
+            new Dose(Degrees.of(31.5), Method.rampBothWays().firstBlocks(true));
+    private static final Plan PLAN = new Plan(
+            "hip-internal-rotation",
+            "prone-knee-bent",
+            Method.RAMP_BOTH_WAYS,
+            SidePlan.ONE_AFTER_OTHER,
+            Side.RIGHT,
+            20,
+            20,
+            3,
+            "",
+            Sided.both(DOSE));
 
     @DataProvider
     public Object[][] values() {
-        var dose = Method.rampBothWays().firstDose(Degrees.of(30.5));
+        var dose = DOSE;
         return new Object[][] {
             {Plan.class, PLAN},
             {Timeline.class, Compiler.compile(PLAN)},
@@ -89,8 +102,8 @@ public class CoreJsonTest {
     @Test
     public void aMissingOrForeignPartIsRefused() {
         var plan = JSON.writeValueAsString(PLAN);
-        assertThatThrownBy(() -> JSON.readValue(plan.replace("\"pullSeconds\":10,", ""), Plan.class))
-                .hasMessageContaining("pullSeconds");
+        assertThatThrownBy(() -> JSON.readValue(plan.replace("\"setUpSeconds\":20,", ""), Plan.class))
+                .hasMessageContaining("setUpSeconds");
         assertThatThrownBy(
                         () -> JSON.readValue(plan.replace("{\"motion\"", "{\"colour\":\"red\",\"motion\""), Plan.class))
                 .hasMessageContaining("colour");

@@ -36,9 +36,9 @@ public class EachLineTest {
     @DataProvider
     public Object[][] wrecks() {
         return new Object[][] {
-            {"UPDATE plan SET body = '{}' WHERE line_id = ?"},
-            {"UPDATE plan SET body = replace(body, 'ramp-both-ways', 'of-another-house') WHERE line_id = ?"},
-            {"DELETE FROM plan WHERE line_id = ?"},
+            {"UPDATE line_version SET body = '{}' WHERE line_id = ?"},
+            {"UPDATE line_version SET body = replace(body, 'ramp-both-ways', 'of-another-house') WHERE line_id = ?"},
+            {"DELETE FROM line_version WHERE line_id = ?"},
         };
     }
 

@@ -106,16 +106,17 @@ public class ExchangeTest {
                         .valueStream()
                         .filter(m -> m.path("own").asBoolean()))
                 .hasSize(1);
-        var csv = files(lived).get("composed-sessions.csv");
-        var broken = csv.replace("m,demo-rower,", "other,demo-rower,").replace("\"\"sets\"\":", "\"\"sets\"\":9");
+        var csv = files(lived).get("sessions.csv");
+        var broken =
+                csv.replace("m,demo-rower,", "other,demo-rower,").replace("\"\"rounds\"\":1.0", "\"\"rounds\"\":99.0");
         assertThat(lived.upload("c.csv", broken.getBytes(StandardCharsets.UTF_8))
                         .paths())
                 .isNotEmpty()
-                .allMatch(path -> path.matches("c.csv, row \\d+, session_json"));
+                .allMatch(path -> path.matches("c.csv, row \\d+, arrangement_json"));
         var notJson = csv.substring(0, csv.indexOf("\r\n") + 2) + "x,demo-rower,X,{oops},2026-01-01T00:00:00Z\r\n";
         assertThat(lived.upload("c.csv", notJson.getBytes(StandardCharsets.UTF_8))
                         .paths())
-                .containsExactly("c.csv, row 2, session_json");
+                .containsExactly("c.csv, row 2, arrangement_json");
         var shipped = files(lived).get("studio-methods.csv").replace("our-pulses", "pulses");
         assertThat(lived.upload("s.csv", shipped.getBytes(StandardCharsets.UTF_8))
                         .codes())
@@ -209,15 +210,22 @@ public class ExchangeTest {
         assertThat(lived.upload("f.csv", shortRow.getBytes()).codes()).containsExactly("cells");
     }
 
+    /** In a cell of its own: one ramp to an effort. */
+    private static String dose(int effort) {
+        return ("\"angle=20.0;blocks=[{\"\"form\"\":\"\"PRESS_RAMP\"\",\"\"numbers\"\":{},\"\"words\"\":{},"
+                        + "\"\"steps\"\":[{\"\"effort\"\":%d,\"\"seconds\"\":5}],\"\"blocks\"\":[]}]\"")
+                .formatted(effort);
+    }
+
     @Test
     public void anImportCannotBreakARestriction() throws IOException {
         var decisions = files(lived).get("decisions.csv").split("\r\n");
         var broken = "late,demo-bell-ringer-line,left,accepted,step-up,ceiling,"
-                + "angle=20.0;hold=60;sets=2;ceiling=70;top=10;handsoff=0x0,angle=20.0;hold=60;sets=2;ceiling=80;top=10;handsoff=0x0,,"
+                + dose(70) + "," + dose(80) + ",,"
                 + "2026-03-01T10:00:00Z,2026-03-01T10:00:00Z,house-1,1,";
         // What a coach declined changed nothing, so it breaks nothing, wherever the dose stood.
         var kept =
-                broken.replace("late,", "kept,").replace("accepted", "declined").replace("ceiling=70", "ceiling=80");
+                broken.replace("late,", "kept,").replace("accepted", "declined").replace(dose(70), dose(80));
         var csv = String.join("\r\n", decisions[0], kept, broken, "");
         var answer = lived.upload("decisions.csv", csv.getBytes(StandardCharsets.UTF_8));
         assertThat(answer.codes()).containsExactly("effort-cap");

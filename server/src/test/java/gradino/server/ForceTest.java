@@ -50,7 +50,7 @@ public class ForceTest {
                 .mapToObj(i -> samples(i * (4000 + restMillis), 4 * HERTZ + 1, n -> n < 40 ? 1000 : 2000))
                 .collect(Collectors.joining(","));
         return server.post("/api/sessions/s5/references", """
-                {"id":"ref-%s-%s","line":"","side":"%s","direction":"%s","tries":[%s]}
+                {"id":"ref-%s-%s","line":"lamplighter-line","side":"%s","direction":"%s","tries":[%s]}
                 """.formatted(side, direction, side, direction, tries));
     }
 

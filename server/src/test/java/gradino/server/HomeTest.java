@@ -63,14 +63,14 @@ public class HomeTest {
     }
 
     @Test
-    public void aLineOfASessionIsStartedWithItAlone() {
+    public void everySessionOfTheClientIsThere() {
         var scene = new Scene(server);
         scene.composed(scene.composedLine("hip-internal-rotation", "prone-knee-bent", "contract-relax-linger"));
         var plan = home().get("/api/home/plan").body();
-        assertThat(plan.path("lines").valueStream().map(l -> l.path("lineId").asString()))
-                .containsExactly(Scene.LINE);
-        assertThat(plan.path("composed").valueStream().map(c -> c.path("name").asString()))
-                .containsExactly("Evening");
+        assertThat(plan.path("sessions").valueStream().map(s -> s.path("name").asString()))
+                .containsExactly("Evening", "Daily");
+        assertThat(plan.at("/sessions/1/due").asBoolean()).isTrue();
+        assertThat(plan.at("/sessions/1/minutes").asInt()).isPositive();
     }
 
     @Test
@@ -78,7 +78,7 @@ public class HomeTest {
         var home = home();
         var plan = home.get("/api/home/plan").body();
         assertThat(plan.path("name").asString()).isEqualTo("Perrin");
-        assertThat(plan.at("/lines/0/lineId").asString()).isEqualTo(Scene.LINE);
+        assertThat(plan.at("/sessions/0/name").asString()).isEqualTo("Daily");
         var scene = new Scene(server, home);
         var floor = scene.open("h1");
         assertThat(floor.status()).as(floor.body().toString()).isEqualTo(200);

@@ -69,7 +69,7 @@ public class KeptLinesTest {
                 var block = server.get("/api/sessions/s2/blocks")
                         .body()
                         .valueStream()
-                        .filter(b -> b.path("blockId").asString().equals("left-1-press"))
+                        .filter(b -> b.path("blockId").asString().equals("l1-left-1-press"))
                         .findFirst()
                         .orElseThrow();
                 fine(server.post(
@@ -114,12 +114,8 @@ public class KeptLinesTest {
                         "/api/policies/ours", "{\"name\":\"Ours\",\"note\":\"\",\"values\":{\"SESSIONS_NEEDED\":4}}"));
                 fine(server.post("/api/policies/ours/use", ""));
             }),
-            after("a plan that was edited", true, (server, scene) -> {
-                var plan = server.get("/api/lines/" + Scene.LINE)
-                        .body()
-                        .path("plan")
-                        .toString();
-                fine(server.put("/api/lines/" + Scene.LINE + "/plan", plan.replace("\"sets\":2", "\"sets\":3")));
+            after("a line that was edited", true, (server, scene) -> {
+                fine(scene.keep(Scene.with(scene.line(), "GRADED_SET", "sets", 3)));
             }),
             after("a composed session", true, (server, scene) -> AnySession.everyBlock(server.me(), "all")),
             after("a run of a composed session", true, (server, scene) -> {

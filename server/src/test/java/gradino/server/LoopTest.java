@@ -34,13 +34,7 @@ public class LoopTest {
 
     @Test
     public void fromAMeasuredHipToTheNextDose() {
-        scene.client();
-        assertThat(scene.suggestion()
-                        .path("findings")
-                        .valueStream()
-                        .map(f -> f.path("code").asString()))
-                .contains("measure-first");
-        scene.measured(36, 30).prescribed();
+        scene.client().measured(36, 30).prescribed();
         // 36 with SE √(225·9/234) = 2.94: 36 − 1.645·2.94 = 31.16, on half degrees 31.0.
         assertThat(server.get("/api/lines/" + Scene.LINE)
                         .body()
@@ -52,13 +46,15 @@ public class LoopTest {
         scene.cleanSession("s2");
         var proposal = scene.proposal("left");
         assertThat(proposal.at("/proposal/verdict").asString()).isEqualTo("STEP_UP");
-        assertThat(proposal.at("/proposal/why/text").asString()).isEqualTo("Top hold 10 s → 15 s");
+        assertThat(proposal.at("/proposal/why/text").asString()).isEqualTo("Top hold: 10 s → 15 s");
         assertThat(proposal.path("waits").asBoolean()).isTrue();
         assertThat(scene.decide("d1", "LEFT", "ACCEPTED", ",\"reason\":\"\"").status())
                 .isEqualTo(200);
         var next = scene.open("s3").body();
-        assertThat(next.at("/plan/doses/left/topHoldSeconds").asInt()).isEqualTo(15);
-        assertThat(next.at("/plan/doses/right/topHoldSeconds").asInt()).isEqualTo(10);
+        assertThat(next.path("id").asString()).isEqualTo("s3");
+        assertThat(Scene.number(scene.line(), "left", "GRADED_SET", "top-hold")).isEqualTo(15);
+        assertThat(Scene.number(scene.line(), "right", "GRADED_SET", "top-hold"))
+                .isEqualTo(10);
     }
 
     @Test
@@ -90,16 +86,13 @@ public class LoopTest {
     @Test
     public void aChangeBeyondTheProposalNeedsAReasonAndObeysTheRestriction() {
         twoClean();
-        var further = ",\"dose\":{\"angle\":31,\"supportedHoldSeconds\":60,\"sets\":2,\"ceiling\":50,"
-                + "\"topHoldSeconds\":20,\"handsOffSeconds\":0,\"handsOffRepetitions\":0,\"blocks\":[]}";
+        var line = Scene.with(scene.line(), "GRADED_SET", "top-hold", 20);
+        var further = ",\"dose\":" + Scene.dose(line, "left");
+        var harder = ",\"dose\":" + Scene.dose(Scene.with(line, "GRADED_SET", "ceiling", 60), "left");
         assertThat(scene.decide("d1", "LEFT", "CHANGED", further + ",\"reason\":\"\"")
                         .codes())
                 .containsExactly("reason-needed");
-        assertThat(scene.decide(
-                                "d1",
-                                "LEFT",
-                                "CHANGED",
-                                further.replace("\"ceiling\":50", "\"ceiling\":60") + ",\"reason\":\"x\"")
+        assertThat(scene.decide("d1", "LEFT", "CHANGED", harder + ",\"reason\":\"x\"")
                         .codes())
                 .containsExactly("newcomer-ceiling");
         assertThat(scene.decide("d1", "LEFT", "CHANGED", further + ",\"reason\":\"felt easy\"")
@@ -110,9 +103,8 @@ public class LoopTest {
     @Test
     public void aDecisionOnWhatHasChangedMeanwhileIsRefused() {
         twoClean();
-        var stale = "{\"id\":\"d1\",\"side\":\"LEFT\",\"answer\":\"ACCEPTED\",\"reason\":\"\",\"seen\":{\"angle\":31,"
-                + "\"supportedHoldSeconds\":60,\"sets\":3,\"ceiling\":50,\"topHoldSeconds\":10,\"handsOffSeconds\":0,"
-                + "\"handsOffRepetitions\":0,\"blocks\":[]}}";
+        var stale = "{\"id\":\"d1\",\"side\":\"LEFT\",\"answer\":\"ACCEPTED\",\"reason\":\"\",\"seen\":%s}"
+                .formatted(Scene.dose(Scene.with(scene.line(), "GRADED_SET", "sets", 3), "left"));
         var answer = server.post("/api/lines/" + Scene.LINE + "/decisions", stale);
         assertThat(answer.status()).isEqualTo(409);
         assertThat(answer.codes()).containsExactly("changed-meanwhile");
@@ -142,16 +134,12 @@ public class LoopTest {
         server.clock.move(Duration.ofHours(1));
         assertThat(scene.restrict("r1", "EFFORT_CAP", 40).status()).isEqualTo(200);
         assertThat(scene.restrict("r2", "NO_DEEPENING", null).status()).isEqualTo(200);
-        var plan = server.get("/api/lines/" + Scene.LINE).body().path("plan").toString();
-        assertThat(server.put("/api/lines/" + Scene.LINE + "/plan", plan).codes())
-                .contains("effort-cap");
+        var line = scene.line();
+        assertThat(scene.keep(line).codes()).contains("effort-cap");
         assertThat(scene.open("s1").codes()).contains("effort-cap");
-        var lowered = plan.replace("\"ceiling\":50", "\"ceiling\":40");
-        assertThat(server.put("/api/lines/" + Scene.LINE + "/plan", lowered.replace("\"angle\":31.0", "\"angle\":32.0"))
-                        .codes())
-                .containsOnly("no-deepening");
-        assertThat(server.put("/api/lines/" + Scene.LINE + "/plan", lowered).status())
-                .isEqualTo(200);
+        var lowered = Scene.with(line, "GRADED_SET", "ceiling", 40);
+        assertThat(scene.keep(Scene.withAngle(lowered, 32)).codes()).containsOnly("no-deepening");
+        assertThat(scene.keep(lowered).status()).isEqualTo(200);
         assertThat(scene.open("s1").status()).isEqualTo(200);
     }
 

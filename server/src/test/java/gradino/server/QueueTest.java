@@ -74,7 +74,7 @@ public class QueueTest {
         scene.cleanSession("s2");
         var left = queue().get(0);
         assertThat(left.path("fresh").valueStream().map(r -> r.path("reason").asString()))
-                .contains("STEP_TOP_HOLD");
+                .contains("STEP_NUMBER");
         assertThat(left.path("gone").valueStream().map(r -> r.path("reason").asString()))
                 .contains("TOO_FEW_SESSIONS");
         var judged = scene.proposal("left");

@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Plays a coach over HTTP: an invented client who is measured, prescribed for and trained. */
 public final class Scene {
@@ -19,8 +21,11 @@ public final class Scene {
     /** Path of a session of one line. */
     public static final String EVENING = "/api/clients/" + CLIENT + "/compositions/evening";
 
+    /** Path of the session that {@link #LINE} stands in. */
+    public static final String DAILY = "/api/clients/" + CLIENT + "/compositions/daily";
+
     private static final String COMPOSED = """
-            {"name":"Evening","draft":{"warmUp":[],"stations":[{"lines":[%s],"rounds":1,"restSeconds":0,"oneSetUp":false}]}}
+            {"name":"%s","draft":{"warmUp":[],"stations":[{"lines":[%s],"rounds":1,"restSeconds":0,"oneSetUp":false}]}}
             """;
     private static final String RESTRICTION = """
             {"id":"%s","kind":"%s","scope":{"joints":[]}%s,"reason":"invented"}
@@ -92,23 +97,64 @@ public final class Scene {
         return this;
     }
 
-    public JsonNode suggestion() {
-        return server.get("/api/clients/" + CLIENT
-                        + "/suggestion?motion=hip-internal-rotation&position=prone-knee-bent&instrument=GONIOMETER")
-                .body();
+    /** {@link #LINE} by the house method, as the client may begin with it. */
+    public ObjectNode suggestion() {
+        return composedLine("hip-internal-rotation", "prone-knee-bent", "ramp-both-ways", LINE);
     }
 
     public Scene prescribed() {
-        var plan = suggestion().path("plan");
-        var answer = server.post(
-                "/api/clients/" + CLIENT + "/lines",
-                "{\"id\":\"%s\",\"instrument\":\"GONIOMETER\",\"plan\":%s}".formatted(LINE, plan));
+        var answer = keep(suggestion());
         assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
         return this;
     }
 
+    /** {@link #LINE} as it stands now. */
+    public ObjectNode line() {
+        return (ObjectNode) server.get(DAILY).body().at("/draft/stations/0/lines/0");
+    }
+
+    /** Keeps a session of {@link #LINE} alone, called Daily. */
+    public TestServer.Answer keep(JsonNode line) {
+        return server.put(DAILY, COMPOSED.formatted("Daily", line));
+    }
+
+    /** A number in every block of a kind, on both sides. */
+    public static ObjectNode with(JsonNode line, String form, String number, double value) {
+        var changed = (ObjectNode) line.deepCopy();
+        for (var side : List.of("left", "right")) {
+            for (var block : changed.path(side)) {
+                if (block.path("form").asString().equals(form)) {
+                    ((ObjectNode) block.path("numbers")).put(number, value);
+                }
+            }
+        }
+        return changed;
+    }
+
+    public static ObjectNode withAngle(JsonNode line, double degrees) {
+        var changed = (ObjectNode) line.deepCopy();
+        changed.putObject("angles").put("left", degrees).put("right", degrees);
+        return changed;
+    }
+
+    /** The dose that a line has on a side, as decisions are sent. */
+    public static String dose(JsonNode line, String side) {
+        return "{\"angle\":%s,\"blocks\":%s}".formatted(line.at("/angles/" + side), line.path(side));
+    }
+
+    /** A number of the first block of a kind on a side. */
+    public static double number(JsonNode line, String side, String form, String number) {
+        return line.path(side)
+                .valueStream()
+                .filter(b -> b.path("form").asString().equals(form))
+                .findFirst()
+                .orElseThrow()
+                .at("/numbers/" + number)
+                .asDouble();
+    }
+
     public TestServer.Answer open(String id) {
-        return server.post("/api/lines/" + LINE + "/sessions", "{\"id\":\"" + id + "\"}");
+        return server.post(DAILY + "/sessions", "{\"id\":\"" + id + "\"}");
     }
 
     /** Every block of an open session, done to the second. */
@@ -178,17 +224,21 @@ public final class Scene {
         return this;
     }
 
-    /** A line of a composed session as the client may begin with it. */
+    /** A line of a session as the client may begin with it. */
     public JsonNode composedLine(String motion, String position, String method) {
-        var answer = server.get("/api/clients/%s/score/line?motion=%s&position=%s&id=l1&method=%s"
-                .formatted(CLIENT, motion, position, method));
+        return composedLine(motion, position, method, "l1");
+    }
+
+    public ObjectNode composedLine(String motion, String position, String method, String id) {
+        var answer = server.get("/api/clients/%s/score/line?motion=%s&position=%s&id=%s&method=%s"
+                .formatted(CLIENT, motion, position, id, method));
         assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
-        return answer.body();
+        return (ObjectNode) answer.body();
     }
 
     /** Keeps a session of one line, called Evening. */
     public Scene composed(JsonNode line) {
-        var kept = server.put(EVENING, COMPOSED.formatted(line));
+        var kept = server.put(EVENING, COMPOSED.formatted("Evening", line));
         assertThat(kept.status()).as(kept.body().toString()).isEqualTo(200);
         return this;
     }

@@ -88,16 +88,14 @@ public class ScreeningTest {
     @Test
     public void aBlockedJointRefusesAProtocolASessionAnEditAndADecision() {
         scene.measured(36, 30).prescribed().cleanSession("s1").cleanSession("s2");
-        var plan = server.get("/api/lines/" + Scene.LINE).body().path("plan").toString();
+        var line = scene.line();
         screen("operated", operated("hip", "LEFT"));
-        assertThat(scene.open("s3").codes()).contains("stop-sign");
-        assertThat(server.put("/api/lines/" + Scene.LINE + "/plan", plan).codes())
-                .contains("stopped");
-        var another = "{\"id\":\"l2\",\"instrument\":\"GONIOMETER\",\"plan\":%s}".formatted(plan);
-        assertThat(server.post(PATH + "/lines", another).codes()).contains("stopped");
+        assertThat(scene.open("s3").codes()).contains("stopped");
+        assertThat(scene.keep(line).codes()).contains("stopped");
+        assertThat(scene.keep(line.deepCopy().put("id", "l2")).codes()).contains("stopped");
         assertThat(scene.proposal("left").at("/proposal/verdict").asString()).isEqualTo("STOP_AND_REFER");
-        var changed = ",\"dose\":{\"angle\":31,\"supportedHoldSeconds\":60,\"sets\":2,\"ceiling\":50,"
-                + "\"topHoldSeconds\":15,\"handsOffSeconds\":0,\"handsOffRepetitions\":0,\"blocks\":[]},\"reason\":\"x\"";
+        var changed = ",\"dose\":%s,\"reason\":\"x\""
+                .formatted(Scene.dose(Scene.with(line, "GRADED_SET", "top-hold", 15), "left"));
         assertThat(scene.decide("d", "LEFT", "CHANGED", changed).codes()).contains("stopped");
     }
 
@@ -114,15 +112,10 @@ public class ScreeningTest {
         scene.measured(36, 30);
         screen("hernia", answers("", "hernia"));
         assertThat(scene.clear("c", false, "hernia/NO_ISOMETRICS").status()).isEqualTo(200);
-        var plan = scene.suggestion().path("plan").toString();
-        var line = "{\"id\":\"%s\",\"instrument\":\"GONIOMETER\",\"plan\":%s}";
-        var longer = plan.replaceAll("\"topHoldSeconds\":\\d+", "\"topHoldSeconds\":20");
-        assertThat(server.post(PATH + "/lines", line.formatted(Scene.LINE, longer))
-                        .codes())
+        var line = scene.suggestion();
+        assertThat(scene.keep(Scene.with(line, "GRADED_SET", "top-hold", 20)).codes())
                 .contains("contraction-cap");
-        assertThat(server.post(PATH + "/lines", line.formatted(Scene.LINE, plan))
-                        .status())
-                .isEqualTo(200);
+        assertThat(scene.keep(line).status()).isEqualTo(200);
     }
 
     @Test
@@ -140,10 +133,8 @@ public class ScreeningTest {
         var csv =
                 "decision_id,line_id,side,answer,proposed,lever,dose_before,dose_after,reason,happened_at,recorded_at,"
                         + "policy_version,engine_version\r\n"
-                        + "late,%s,right,accepted,step-up,top-hold,angle=20.0;hold=60;sets=2;ceiling=50;top=10;handsoff=0x0,"
-                                .formatted(Scene.LINE)
-                        + "angle=26.0;hold=60;sets=2;ceiling=50;top=10;handsoff=0x0,,%s,%s,house-1,1\r\n"
-                                .formatted(at, at);
+                        + "late,%s,right,accepted,step-up,top-hold,angle=20.0;blocks=[],".formatted(Scene.LINE)
+                        + "angle=26.0;blocks=[],,%s,%s,house-1,1\r\n".formatted(at, at);
         var answer = server.upload("decisions.csv", csv.getBytes(StandardCharsets.UTF_8));
         assertThat(answer.codes()).containsExactly("angle-cap");
         assertThat(scene.open("s1").codes()).contains("angle-cap");

@@ -34,7 +34,7 @@ public class SessionsTest {
 
     private void hold(JsonNode floor, String record, int done) {
         var rows = "{\"kind\":\"HOLD\",\"plannedSeconds\":60,\"doneSeconds\":" + done + "}";
-        var json = Scene.block(record, "left-supported-hold", phase(floor, "left-supported-hold"), "", rows);
+        var json = Scene.block(record, "l1-left-supported-hold", phase(floor, "l1-left-supported-hold"), "", rows);
         assertThat(server.post("/api/sessions/" + floor.path("id").asString() + "/blocks", json)
                         .status())
                 .isEqualTo(204);
@@ -64,7 +64,7 @@ public class SessionsTest {
         var press = server.get("/api/sessions/s2/blocks")
                 .body()
                 .valueStream()
-                .filter(b -> b.path("blockId").asString().equals("left-1-press"))
+                .filter(b -> b.path("blockId").asString().equals("l1-left-1-press"))
                 .findFirst()
                 .orElseThrow();
         var other = ((tools.jackson.databind.node.ObjectNode) press)
@@ -91,10 +91,7 @@ public class SessionsTest {
     @Test
     public void aSessionKeepsThePlanItWasOpenedWith() {
         var before = scene.open("s1").body().path("timeline");
-        var plan = server.get("/api/lines/" + Scene.LINE).body().path("plan").toString();
-        assertThat(server.put(
-                                "/api/lines/" + Scene.LINE + "/plan",
-                                plan.replace("\"pullSeconds\":10", "\"pullSeconds\":15"))
+        assertThat(scene.keep(Scene.with(scene.line(), "GRADED_SET", "pull", 15))
                         .status())
                 .isEqualTo(200);
         assertThat(server.get("/api/sessions/s1").body().path("timeline")).isEqualTo(before);
@@ -135,8 +132,8 @@ public class SessionsTest {
         scene.cleanSession("s1").cleanSession("s2");
         var floor = scene.open("s3").body();
         scene.doAll(floor);
-        var press = phase(floor, "left-1-press");
-        var painful = Scene.block("painful", "left-1-press", press, "\"effortRating\":5,", "")
+        var press = phase(floor, "l1-left-1-press");
+        var painful = Scene.block("painful", "l1-left-1-press", press, "\"effortRating\":5,", "")
                 .replace("\"pains\":[]", "\"pains\":[{\"score\":3,\"kind\":\"WHILE_CONTRACTING\",\"where\":\"\"}]")
                 .replace("\"phases\":[]", "\"phases\":[{\"kind\":\"STEP\",\"plannedSeconds\":25,\"doneSeconds\":25}]");
         assertThat(server.post("/api/sessions/s3/blocks", painful).status()).isEqualTo(204);
@@ -150,8 +147,8 @@ public class SessionsTest {
         var proposal = scene.proposal("left");
         assertThat(proposal.at("/proposal/suspends").asString()).isEqualTo("d1");
         assertThat(proposal.at("/proposal/verdict").asString()).isEqualTo("STEP_DOWN");
-        assertThat(scene.open("s4").body().at("/plan/doses/left/topHoldSeconds").asInt())
-                .isEqualTo(10);
+        assertThat(scene.open("s4").status()).isEqualTo(200);
+        assertThat(Scene.number(scene.line(), "left", "GRADED_SET", "top-hold")).isEqualTo(10);
     }
 
     @Test
@@ -162,7 +159,7 @@ public class SessionsTest {
                 .isEqualTo(200);
         server.clock.move(Duration.ofHours(2));
         var floor = server.get("/api/sessions/s3").body();
-        var late = Scene.block("late", "left-1-press", phase(floor, "left-1-press"), "\"effortRating\":9,", "")
+        var late = Scene.block("late", "l1-left-1-press", phase(floor, "l1-left-1-press"), "\"effortRating\":9,", "")
                 .replace("\"pains\":[]", "\"pains\":[{\"score\":7,\"kind\":\"WHILE_CONTRACTING\",\"where\":\"\"}]");
         for (int i = 0; i < 5; i++) {
             assertThat(server.post("/api/sessions/s3/blocks", late).status()).isEqualTo(204);

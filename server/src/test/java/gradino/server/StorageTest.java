@@ -112,7 +112,7 @@ public class StorageTest {
         assertThat(loose).isEmpty();
         assertThatThrownBy(
                         () -> sql.update(
-                                "INSERT INTO line (id, client_id, motion, position, instrument, happened_at, recorded_at) VALUES ('l', 'nobody', 'm', 'p', 'TAPE', 1, 1)"))
+                                "INSERT INTO line (id, client_id, motion, position, happened_at, recorded_at) VALUES ('l', 'nobody', 'm', 'p', 1, 1)"))
                 .isInstanceOf(StorageException.class)
                 .hasMessageContaining("FOREIGN KEY");
         assertThatThrownBy(() -> sql.update("INSERT INTO client VALUES ('x', 'noon')"))

@@ -8,13 +8,14 @@ import gradino.core.because.Term;
 import gradino.core.because.Unit;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
+import gradino.core.body.Sided;
 import gradino.core.prescribe.Compiler;
-import gradino.core.prescribe.ComposedCheck;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.EffortClass;
+import gradino.core.prescribe.LineCheck;
 import gradino.core.prescribe.Plan;
-import gradino.core.prescribe.PlanCheck;
-import gradino.core.prescribe.PlanContext;
+import gradino.core.prescribe.SessionCheck;
+import gradino.core.prescribe.SessionContext.LineFacts;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -30,7 +31,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Advance {
     /** Changes whenever the same state and policy could give another proposal. */
-    public static final String ENGINE_VERSION = "5";
+    public static final String ENGINE_VERSION = "6";
 
     private static final List<Gate> GATES =
             List.of(new StopSignGate(), new TooMuchGate(), new LongGapGate(), new UnknownsGate(), new QualifiedGate());
@@ -101,9 +102,11 @@ public final class Advance {
         return last == null || moment.daysSince(last) >= plan.plannedIntervalDays();
     }
 
-    /** Whether a line counts as a newcomer's at a moment. */
-    public static boolean isNewcomer(LineState state, Policy policy, Moment moment) {
-        return new Attendance(state, policy, moment).newcomer();
+    /** What a coach's own change of a line is held against at a moment. */
+    public static LineFacts facts(LineState state, Policy policy, Moment moment) {
+        var passive = Sided.of(side -> Optional.ofNullable(state.side(side).passive())
+                .map(r -> r.predict(moment.instant(), policy.noise()).estimate()));
+        return state.facts(passive, new Attendance(state, policy, moment).newcomer());
     }
 
     /**
@@ -233,19 +236,20 @@ public final class Advance {
          */
         private Optional<Because> notAllowed(Dose dose) {
             var plan = s.planWith(dose);
-            var context = s.context();
-            return against(plan, context).stream()
+            var facts = s.facts(Sided.both(Optional.empty()));
+            return LineCheck.checkSide(plan, s.side(), facts, s.method()).stream()
                     .filter(Finding::blocks)
                     .findFirst()
-                    .or(() -> PlanCheck.tooLong(plan, context).filter(f -> longerThanNow(plan)))
+                    .or(() -> tooLong(plan))
                     .map(Finding::message)
                     .map(message -> Because.of(Reason.NOT_ALLOWED, Term.of(message)));
         }
 
-        private List<Finding> against(Plan plan, PlanContext context) {
-            return s.isComposed()
-                    ? ComposedCheck.checkSide(plan, s.side(), context, s.method())
-                    : PlanCheck.checkSide(plan, s.side(), context);
+        private Optional<Finding> tooLong(Plan plan) {
+            var minutes = s.state().client().minutes();
+            return minutes == null
+                    ? Optional.empty()
+                    : SessionCheck.tooLong(Compiler.secondsOf(plan), minutes).filter(f -> longerThanNow(plan));
         }
 
         private boolean longerThanNow(Plan plan) {

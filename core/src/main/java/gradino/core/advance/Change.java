@@ -24,16 +24,7 @@ public record Change(String what, double from, double to, Unit unit) {
     public static List<Change> between(Dose from, Dose to) {
         var changes = new ArrayList<Change>();
         add(changes, "working angle", from.angle().value(), to.angle().value(), Unit.DEGREE);
-        if (from.hasBlocks() || to.hasBlocks()) {
-            blocks(changes, from.blocks(), to.blocks());
-            return List.copyOf(changes);
-        }
-        add(changes, "supported hold", from.supportedHoldSeconds(), to.supportedHoldSeconds(), Unit.SECOND);
-        add(changes, "sets", from.sets(), to.sets(), Unit.COUNT);
-        add(changes, "effort ceiling", from.ceiling().value(), to.ceiling().value(), Unit.PERCENT);
-        add(changes, "top hold", from.topHoldSeconds(), to.topHoldSeconds(), Unit.SECOND);
-        add(changes, "hands-off hold", from.handsOffSeconds(), to.handsOffSeconds(), Unit.SECOND);
-        add(changes, "hands-off repetitions", from.handsOffRepetitions(), to.handsOffRepetitions(), Unit.COUNT);
+        blocks(changes, from.blocks(), to.blocks());
         return List.copyOf(changes);
     }
 

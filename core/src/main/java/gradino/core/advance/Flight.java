@@ -86,30 +86,8 @@ public final class Flight {
             return 0;
         }
         boolean asProposed = d.answer() == Event.Answer.ACCEPTED;
-        boolean up = asProposed ? d.proposed() == Verdict.STEP_UP : isMore(d.after(), d.before());
+        boolean up = asProposed ? d.proposed() == Verdict.STEP_UP : Change.isMore(d.before(), d.after());
         return up ? 1 : -1;
-    }
-
-    /** More by the first number that differs, in the order of their weight. */
-    private static boolean isMore(Dose a, Dose b) {
-        if (a.hasBlocks()) {
-            return Change.isMore(b, a);
-        }
-        int[] signs = {
-            a.angle().compareTo(b.angle()),
-            a.ceiling().compareTo(b.ceiling()),
-            Integer.compare(a.sets(), b.sets()),
-            Integer.compare(a.topHoldSeconds(), b.topHoldSeconds()),
-            Integer.compare(a.supportedHoldSeconds(), b.supportedHoldSeconds()),
-            Integer.compare(
-                    a.handsOffSeconds() * a.handsOffRepetitions(), b.handsOffSeconds() * b.handsOffRepetitions())
-        };
-        for (int sign : signs) {
-            if (sign != 0) {
-                return sign > 0;
-            }
-        }
-        return false;
     }
 
     private static Event.@Nullable DoseDecided next(List<Event.DoseDecided> decisions, int after) {

@@ -9,10 +9,13 @@ import gradino.core.measure.RangeState;
 import gradino.core.perform.StopSign;
 import gradino.core.prescribe.Method;
 import gradino.core.prescribe.Plan;
+import gradino.core.prescribe.SessionContext.LineFacts;
+import gradino.core.quantity.UncertainAngle;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -171,6 +174,21 @@ public record LineState(
         return sessions.size();
     }
 
+    /**
+     * What a change of the line is held against.
+     *
+     * @param passive cold estimates of that moment; empty where the angle is judged elsewhere
+     */
+    LineFacts facts(Sided<Optional<UncertainAngle>> passive, boolean newcomer) {
+        return new LineFacts(
+                client.limits(),
+                newcomer,
+                sides.map((s, side) -> Optional.of(side.dose().angle())),
+                passive,
+                !newcomer,
+                !newcomer);
+    }
+
     /** The plan with the doses in force. */
     public Plan currentPlan() {
         return plan.withDoses(sides.map((s, state) -> state.dose()));
@@ -202,7 +220,8 @@ public record LineState(
     private LineState held(Event.SessionHeld held) {
         var all = new ArrayList<SessionFacts>(sessions.size() + 1);
         all.addAll(sessions);
-        all.add(SessionFacts.of(held.session(), held.recordedAt()));
+        var before = sessions.isEmpty() ? null : sessions.get(sessions.size() - 1);
+        all.add(SessionFacts.of(held.session(), held.recordedAt(), before));
         var sign = held.session().stopSign();
         var next = new LineState(plan, grid, client, sides, all, stops, pauses, methodSince, later, own);
         return sign == null

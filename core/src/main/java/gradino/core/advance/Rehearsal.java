@@ -2,11 +2,15 @@ package gradino.core.advance;
 
 import gradino.core.because.Because;
 import gradino.core.because.Verdict;
+import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.intake.Limits;
+import gradino.core.measure.Limiter;
 import gradino.core.measure.PropGrid;
 import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.Method;
+import gradino.core.prescribe.Plan;
 import gradino.core.quantity.OutOfBoundsException;
 import gradino.core.quantity.UncertainAngle;
 import java.time.Duration;
@@ -14,6 +18,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
@@ -80,6 +85,8 @@ public final class Rehearsal {
      * @param passive what the range really is, which only a model knows
      * @param estimate what the readings say; null before the first
      * @param dose in force at the end of the week
+     * @param sets of it
+     * @param ceiling its highest effort, %
      * @param steps what was decided
      * @param prevented what the rules held back
      */
@@ -88,6 +95,8 @@ public final class Rehearsal {
             double active,
             @Nullable Double estimate,
             Dose dose,
+            int sets,
+            int ceiling,
             int worstPain,
             List<TakenStep> steps,
             List<Because> prevented) {}
@@ -105,14 +114,7 @@ public final class Rehearsal {
     static List<Week> of(Cast cast, Policy policy, Look look) {
         var passive = new Sided<>(cast.leftDegrees(), cast.rightDegrees());
         var client = new SimulatedClient(cast.traits(), cast.seed(), cast.adherence(), passive);
-        var plan = Start.firstPlan(
-                        "hip-internal-rotation",
-                        "prone-knee-bent",
-                        Sided.of(side -> UncertainAngle.of(client.passive(side), FIRST_ERROR)),
-                        GRID,
-                        Limits.NONE,
-                        policy)
-                .withSessionsPerWeek(cast.sessionsPerWeek());
+        var plan = first(client, policy).withSessionsPerWeek(cast.sessionsPerWeek());
         var facts = ClientFacts.PLAIN.withWanted(WANTED_DEGREES);
         var rehearsal = new Rehearsal(client, LineState.open(plan, GRID, facts), policy, look);
         var weeks = new ArrayList<Week>();
@@ -120,6 +122,20 @@ public final class Rehearsal {
             weeks.add(rehearsal.week(week, cast.sessionsPerWeek()));
         }
         return List.copyOf(weeks);
+    }
+
+    private static Plan first(SimulatedClient client, Policy policy) {
+        var wish = new SessionStart.Wish(
+                Catalogue.motion("hip-internal-rotation").orElseThrow(),
+                Catalogue.position("prone-knee-bent").orElseThrow(),
+                Sided.both(Limiter.RANGE),
+                Sided.of(side -> Optional.of(UncertainAngle.of(client.passive(side), FIRST_ERROR))),
+                Limits.NONE,
+                false,
+                true);
+        var asked =
+                new SessionStart.Asked(List.of(), List.of(), null, (position, angle) -> GRID.roundDown(angle), policy);
+        return Plan.of(SessionStart.line(wish, asked, Optional.of(Method.rampBothWays()), "line"));
     }
 
     private Week week(int number, int planned) {
@@ -205,6 +221,8 @@ public final class Rehearsal {
                 client.active(side),
                 me.passive() == null ? null : me.passive().level(),
                 me.dose(),
+                me.dose().sets(),
+                me.dose().ceiling().value(),
                 pain,
                 List.copyOf(steps.on(side)),
                 List.copyOf(prevented.on(side)));

@@ -4,6 +4,7 @@ import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.perform.Observer;
 import gradino.core.perform.SessionRecord;
+import gradino.core.prescribe.AskedEfforts;
 import gradino.core.prescribe.Dose;
 import gradino.core.quantity.Tenths;
 import java.time.Instant;
@@ -16,24 +17,33 @@ record SessionFacts(
         Instant recordedAt,
         Observer observer,
         Sided<Dose> doses,
+        Sided<AskedEfforts> asked,
         Sided<SideFacts> sides,
         @Nullable Morning morning) {
 
     record Morning(boolean settled, @Nullable Tenths soreness, Instant recordedAt) {}
 
-    static SessionFacts of(SessionRecord session, Instant recordedAt) {
+    /** @param before the one before it, of which most sessions ask the same again; null for the first */
+    static SessionFacts of(SessionRecord session, Instant recordedAt, @Nullable SessionFacts before) {
+        var asked = Sided.of(side -> {
+            var dose = session.doses().on(side);
+            return before != null && before.doses().on(side).equals(dose)
+                    ? before.asked().on(side)
+                    : AskedEfforts.of(dose.blocks());
+        });
         return new SessionFacts(
                 session.id(),
                 session.endedAt(),
                 recordedAt,
                 session.observer(),
                 session.doses(),
-                Sided.of(side -> SideFacts.of(session, side)),
+                asked,
+                Sided.of(side -> SideFacts.of(session, side, asked.on(side))),
                 null);
     }
 
     SessionFacts with(Morning answer) {
-        return new SessionFacts(id, endedAt, recordedAt, observer, doses, sides, answer);
+        return new SessionFacts(id, endedAt, recordedAt, observer, doses, asked, sides, answer);
     }
 
     SideFacts on(Side side) {

@@ -31,6 +31,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -64,7 +65,8 @@ public final class SessionStart {
             List<Wish> wishes,
             List<String> equipment,
             @Nullable Integer minutes,
-            BiFunction<Position, Degrees, Degrees> onProps) {
+            BiFunction<Position, Degrees, Degrees> onProps,
+            Policy policy) {
         public Asked {
             wishes = List.copyOf(wishes);
             equipment = List.copyOf(equipment);
@@ -260,11 +262,10 @@ public final class SessionStart {
         var position = wish.position();
         boolean midline = wish.motion().midline();
         var angles = wish.passive()
-                .map((side, p) -> p.map(a -> Start.angle(
+                .map((side, p) -> p.map(a -> angle(
                                         a,
                                         wish.limits(),
                                         side,
-                                        Policy.house(),
                                         d -> asked.onProps().apply(position, d))
                                 .value())
                         .orElse(0.0));
@@ -283,6 +284,15 @@ public final class SessionStart {
                 method.sideChange().first(),
                 (int) method.week().first(),
                 "");
+    }
+
+    /** The first angle (house rule): short of the estimate by 2° or by its error, whichever is more, within a cap, on the props. */
+    private Degrees angle(UncertainAngle passive, Limits limits, Side side, UnaryOperator<Degrees> onProps) {
+        var wanted = asked.policy().deepest(passive);
+        return onProps.apply(limits.angleCap(side)
+                .filter(r -> wanted.value() > r.bound())
+                .map(r -> Degrees.of(r.bound()))
+                .orElse(wanted));
     }
 
     /** Warm-up of controlled rotations for the joints to come. */

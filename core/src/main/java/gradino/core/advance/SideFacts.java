@@ -9,6 +9,7 @@ import gradino.core.perform.PainKind;
 import gradino.core.perform.PropUsed;
 import gradino.core.perform.SessionRecord;
 import gradino.core.prescribe.AskedEfforts;
+import gradino.core.prescribe.BlockId;
 import gradino.core.prescribe.BlockKind;
 import gradino.core.prescribe.Dose;
 import gradino.core.quantity.Degrees;
@@ -53,9 +54,9 @@ record SideFacts(
 
     private static final double SAME_ANGLE_DEGREES = 0.5;
 
-    static SideFacts of(SessionRecord session, Side side) {
+    static SideFacts of(SessionRecord session, Side side, AskedEfforts presses) {
         var measured = session.efforts().stream().filter(e -> e.side() == side).toList();
-        var seen = new Seen(session.doses().on(side), measured);
+        var seen = new Seen(session.doses().on(side), presses, measured);
         for (var block : session.blocks()) {
             if (block.side() == side) {
                 seen.add(block);
@@ -68,9 +69,9 @@ record SideFacts(
     /** Gathers a side's blocks in one pass. */
     private static final class Seen {
         private final Dose asked;
-        private final Map<String, Integer> faults = new HashMap<>();
-        private final Map<String, Integer> cramps = new HashMap<>();
-        private final @Nullable AskedEfforts presses;
+        private final Map<Object, Integer> faults = new HashMap<>();
+        private final Map<Object, Integer> cramps = new HashMap<>();
+        private final AskedEfforts presses;
         private @Nullable Pain worst;
         private boolean underLoad;
         private boolean wrongJoint;
@@ -81,10 +82,10 @@ record SideFacts(
         private @Nullable Degrees otherAngle;
         private boolean left;
 
-        Seen(Dose asked, List<MeasuredEffort> measured) {
+        Seen(Dose asked, AskedEfforts presses, List<MeasuredEffort> measured) {
             this.asked = asked;
             this.measured = measured;
-            this.presses = asked.hasBlocks() ? AskedEfforts.of(asked.blocks()) : null;
+            this.presses = presses;
         }
 
         void add(BlockRecord block) {
@@ -119,9 +120,9 @@ record SideFacts(
             }
         }
 
-        private static void inSet(Map<String, Integer> bySet, BlockRecord block, int count) {
+        private static void inSet(Map<Object, Integer> bySet, BlockRecord block, int count) {
             if (count > 0) {
-                bySet.merge(setOf(block), count, Integer::sum);
+                bySet.merge(setOf(block.blockId()), count, Integer::sum);
             }
         }
 
@@ -141,13 +142,13 @@ record SideFacts(
             }
         }
 
-        private EffortPercent askedOf(String blockId) {
-            return presses == null ? asked.ceiling() : presses.of(blockId).orElse(asked.ceiling());
+        private EffortPercent askedOf(BlockId blockId) {
+            return presses.of(blockId).orElseGet(asked::ceiling);
         }
 
         /** Where nothing is pressed nobody is asked how hard it was. */
         private boolean isAsked() {
-            return presses == null || !presses.isEmpty();
+            return !presses.isEmpty();
         }
 
         SideFacts facts(DoneRatio done, boolean sign) {
@@ -177,17 +178,13 @@ record SideFacts(
             return lowest;
         }
 
-        private static int most(Map<String, Integer> bySet) {
+        private static int most(Map<Object, Integer> bySet) {
             return bySet.isEmpty() ? 0 : Collections.max(bySet.values());
         }
     }
 
-    /** Block ids name their set: left-2-press and left-2-pull belong together. */
-    private static String setOf(BlockRecord block) {
-        var id = block.blockId();
-        int first = id.indexOf('-') + 1;
-        int second = id.indexOf('-', first);
-        boolean numbered = first > 0 && second > first && Character.isDigit(id.charAt(first));
-        return numbered ? id.substring(first, second) : id;
+    /** The press and the pull of one set belong together. */
+    private static Object setOf(BlockId block) {
+        return block.set() == 0 ? block : block.set();
     }
 }

@@ -11,6 +11,7 @@ import gradino.core.perform.Pain;
 import gradino.core.perform.PainKind;
 import gradino.core.perform.PhaseDone;
 import gradino.core.perform.SessionRecord;
+import gradino.core.prescribe.BlockId;
 import gradino.core.prescribe.BlockKind;
 import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.Dose;
@@ -140,7 +141,7 @@ final class SimulatedClient {
     /** One session at the doses in force, with the answer of the morning after where one is given. */
     List<Event> trains(Plan plan, Instant at) {
         var timeline = Compiler.compile(plan);
-        Map<String, List<Timeline.Phase>> blocks = timeline.phases().stream()
+        Map<BlockId, List<Timeline.Phase>> blocks = timeline.phases().stream()
                 .filter(p -> p.block() != BlockKind.SET_UP && p.block() != BlockKind.SIDE_CHANGE)
                 .collect(Collectors.groupingBy(Timeline.Phase::blockId, LinkedHashMap::new, Collectors.toList()));
         var strain = Sided.of(side -> strain(side, plan.dose(side)));

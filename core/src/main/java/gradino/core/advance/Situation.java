@@ -7,11 +7,10 @@ import gradino.core.measure.Limiter;
 import gradino.core.measure.RangeState;
 import gradino.core.prescribe.BlockForm;
 import gradino.core.prescribe.Dose;
-import gradino.core.prescribe.DoseChange;
 import gradino.core.prescribe.Method;
 import gradino.core.prescribe.MethodBlock;
 import gradino.core.prescribe.Plan;
-import gradino.core.prescribe.PlanContext;
+import gradino.core.prescribe.SessionContext.LineFacts;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.UncertainAngle;
 import java.time.Instant;
@@ -159,14 +158,9 @@ final class Situation {
         return state.method();
     }
 
-    /** Whether the line is composed of blocks, be it on the other side only. */
-    boolean isComposed() {
-        return dose().hasBlocks() || state.side(side.other()).dose().hasBlocks();
-    }
-
-    /** Whether nothing is done on this side of a composed line. */
+    /** Whether nothing is done on this side. */
     boolean isEmpty() {
-        return isComposed() && !dose().hasBlocks();
+        return !dose().hasBlocks();
     }
 
     /** A number of the line's method; empty where the method has none of it. */
@@ -278,18 +272,9 @@ final class Situation {
         return state.currentPlan().withDose(side, dose);
     }
 
-    DoseChange changeTo(Dose wanted) {
-        return new DoseChange(state.currentPlan(), side, Optional.of(dose()), wanted);
-    }
-
-    PlanContext context() {
-        var client = state.client();
-        return new PlanContext(
-                client.limits(),
-                attendance.newcomer(),
-                client.minutes(),
-                Sided.of(s -> Optional.of(state.side(s).dose())),
-                Sided.both(Optional.empty()));
+    /** What a change of the line is held against. */
+    LineFacts facts(Sided<Optional<UncertainAngle>> passive) {
+        return state.facts(passive, attendance.newcomer());
     }
 
     List<String> evidence() {

@@ -71,9 +71,7 @@ final class StepDown {
     private static Down newcomer(Situation s) {
         var now = s.dose().angle();
         var angle = s.onProps(s.angleBound().filter(b -> b.compareTo(now) < 0).orElse(now));
-        var first = s.isComposed()
-                ? FirstDose.newcomers(s.me().base().withAngle(angle))
-                : s.method().firstDose(angle);
+        var first = FirstDose.newcomers(s.me().base().withAngle(angle));
         return new Down(within(s, first), Because.of(Reason.DOWN_NEWCOMER));
     }
 
@@ -92,7 +90,7 @@ final class StepDown {
 
     /** The top hold gives way first; what is left is for the coach, who alone changes the ramp. */
     private static Down shorter(Situation s) {
-        int over = s.changeTo(s.dose()).longestContractionSeconds()
+        int over = s.planWith(s.dose()).longestContractionSeconds(s.side())
                 - (int) s.state()
                         .client()
                         .limits()
@@ -101,7 +99,10 @@ final class StepDown {
                         .bound();
         int hold = Math.max(0, s.dose().topHoldSeconds() - over);
         var why = Because.of(
-                Reason.STEP_TOP_HOLD, Term.of(s.dose().topHoldSeconds(), Unit.SECOND), Term.of(hold, Unit.SECOND));
+                Reason.STEP_NUMBER,
+                Term.of("Top hold"),
+                Term.of(s.dose().topHoldSeconds(), Unit.SECOND),
+                Term.of(hold, Unit.SECOND));
         return new Down(s.dose().withTopHold(hold), why);
     }
 

@@ -74,7 +74,7 @@ final class TooMuchGate implements Gate {
         if (cap.isEmpty() || s.dose().topHoldSeconds() == 0) {
             return Optional.empty();
         }
-        int longest = s.changeTo(s.dose()).longestContractionSeconds();
+        int longest = s.planWith(s.dose()).longestContractionSeconds(s.side());
         return cap.filter(r -> longest > r.bound()).map(r -> {
             var because = Because.of(
                     Reason.CONTRACTION_TOO_LONG, amount(longest, Unit.SECOND), amount(r.bound(), Unit.SECOND));

@@ -1,8 +1,8 @@
 package gradino.core.perform;
 
 import gradino.core.body.Side;
+import gradino.core.prescribe.BlockId;
 import gradino.core.prescribe.BlockKind;
-import gradino.core.prescribe.Variants;
 import gradino.core.quantity.OutOfBoundsException;
 import gradino.core.quantity.Tenths;
 import java.util.List;
@@ -20,7 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param prop how the side lay; null as planned
  */
 public record BlockRecord(
-        String blockId,
+        BlockId blockId,
         Side side,
         BlockKind kind,
         List<PhaseDone> phases,
@@ -39,11 +39,11 @@ public record BlockRecord(
         OutOfBoundsException.require("cramps", cramps, 0, 50, "");
     }
 
-    /** The same block by another id, or of another side. */
-    public BlockRecord as(String otherId, Side otherSide) {
+    /** The same block, done on another side. */
+    public BlockRecord on(Side other) {
         return new BlockRecord(
-                otherId,
-                otherSide,
+                blockId,
+                other,
                 kind,
                 phases,
                 effortRating,
@@ -63,7 +63,7 @@ public record BlockRecord(
 
     /** An extra set or an easier version: it makes up for nothing of the plan, and what is missing of it is missing of nothing. */
     public boolean besidesThePlan() {
-        return blockId.indexOf(Variants.BESIDES) >= 0;
+        return blockId.besidesThePlan();
     }
 
     public List<PhaseDone> contractions() {

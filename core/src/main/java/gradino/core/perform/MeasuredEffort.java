@@ -2,6 +2,7 @@ package gradino.core.perform;
 
 import gradino.core.body.Side;
 import gradino.core.effort.TraceAnalysis;
+import gradino.core.prescribe.BlockId;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -12,7 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param nearMaxPeak weakest of the best seconds within 3 s over the steps of 90 % and more, %; null when there are none
  */
 public record MeasuredEffort(
-        String blockId,
+        BlockId blockId,
         Side side,
         @Nullable Double within,
         @Nullable Double nearMaxPeak) {
@@ -23,7 +24,7 @@ public record MeasuredEffort(
     private static final double LEAST_HEARD = 0.9;
 
     /** Empty when the gauge did not hear enough of the block, or nothing was asked in it. */
-    public static Optional<MeasuredEffort> of(String blockId, Side side, TraceAnalysis analysis) {
+    public static Optional<MeasuredEffort> of(BlockId blockId, Side side, TraceAnalysis analysis) {
         if (analysis.measured() < LEAST_HEARD || analysis.steps().isEmpty()) {
             return Optional.empty();
         }

@@ -4,7 +4,10 @@ import gradino.core.because.Source;
 import gradino.core.because.Unit;
 import gradino.core.body.DataFile;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVRecord;
 
 /**
@@ -24,6 +27,14 @@ public record BlockParameter(
         Source source) {
     private static final List<BlockParameter> ALL = DataFile.rows("block-parameters.csv", BlockParameter::row);
 
+    /** Of each form in the order of the file: asked for by every look at a block. */
+    private static final Map<BlockForm, List<BlockParameter>> BY_FORM =
+            ALL.stream().collect(Collectors.groupingBy(BlockParameter::form));
+
+    private static final Map<BlockForm, Map<String, BlockParameter>> BY_NAME = ALL.stream()
+            .collect(Collectors.groupingBy(
+                    BlockParameter::form, Collectors.toMap(BlockParameter::name, Function.identity())));
+
     /** Its unit as reasons speak in it. */
     public Unit spoken() {
         return switch (unit) {
@@ -42,16 +53,11 @@ public record BlockParameter(
     }
 
     public static List<BlockParameter> of(BlockForm form) {
-        return ALL.stream().filter(p -> p.form() == form).toList();
+        return BY_FORM.getOrDefault(form, List.of());
     }
 
     public static Optional<BlockParameter> find(BlockForm form, String name) {
-        for (var parameter : ALL) {
-            if (parameter.form() == form && parameter.name().equals(name)) {
-                return Optional.of(parameter);
-            }
-        }
-        return Optional.empty();
+        return Optional.ofNullable(BY_NAME.getOrDefault(form, Map.of()).get(name));
     }
 
     private static BlockParameter row(CSVRecord row) {

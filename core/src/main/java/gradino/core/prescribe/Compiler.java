@@ -6,12 +6,15 @@ import gradino.core.prescribe.Quiet.Rest;
 import gradino.core.prescribe.Quiet.SetUp;
 import gradino.core.prescribe.Quiet.SideChange;
 import gradino.core.prescribe.TimelineBuilder.Spot;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 
 /** Unfolds a session into its {@link Timeline}: every second of both sides, set-up and side changes in it. */
 public final class Compiler {
     private final TimelineBuilder into = new TimelineBuilder();
+    /** Lines in the stations before this one. */
+    private int before;
 
     private Compiler() {}
 
@@ -19,23 +22,24 @@ public final class Compiler {
     public static Timeline compile(SessionPlan session) {
         var compiler = new Compiler();
         for (int i = 0; i < session.warmUp().size(); i++) {
-            var spot = new Spot(Side.MIDLINE, "", "warmUp[" + i + "]");
+            var spot = new Spot(Side.MIDLINE, 0, "", "warmUp[" + i + "]");
             compiler.into.add(spot, session.warmUp().get(i));
         }
         for (int i = 0; i < session.stations().size(); i++) {
             compiler.station(session.stations().get(i), "stations[" + i + "]");
+            compiler.before += session.stations().get(i).lines().size();
         }
         return compiler.into.timeline();
     }
 
     /** @throws IllegalArgumentException for a motion or position outside the catalogue */
     public static Timeline compile(Plan plan) {
-        return compile(SessionPlan.of(PlanBlocks.protocol(plan)));
+        return compile(SessionPlan.of(Protocol.of(plan)));
     }
 
     /** How long the compiled timeline would be, without making it. */
     public static int secondsOf(Plan plan) {
-        return secondsOf(PlanBlocks.protocol(plan));
+        return secondsOf(Protocol.of(plan));
     }
 
     static int secondsOf(Protocol protocol) {
@@ -56,95 +60,111 @@ public final class Compiler {
         return protocol.sides().both() ? List.of(first, first.other()) : List.of(first);
     }
 
+    /**
+     * A line where it stands.
+     *
+     * @param number in the session, 1-based
+     */
+    private record Standing(Protocol line, int number, String place) {
+        Spot spot(Side side) {
+            return new Spot(side, number, line.line(), place);
+        }
+
+        Spot spot(Side side, int n) {
+            return new Spot(side, number, line.line(), "%s.%s[%d]".formatted(place, Protocol.list(side), n));
+        }
+    }
+
     private void station(Station station, String place) {
+        var lines = new ArrayList<Standing>();
+        for (int i = 0; i < station.lines().size(); i++) {
+            lines.add(new Standing(station.lines().get(i), before + i + 1, place + ".lines[" + i + "]"));
+        }
         for (int round = 1; round <= station.rounds(); round++) {
             if (station.oneSetUp()) {
-                together(station, place, round == 1);
+                together(lines, round == 1);
             } else {
-                for (int i = 0; i < station.lines().size(); i++) {
-                    line(station.lines().get(i), place + ".lines[" + i + "]");
-                }
+                lines.forEach(this::line);
             }
             if (round < station.rounds() && station.restSeconds() > 0) {
-                into.add(new Spot(Side.MIDLINE, "", place + ".restSeconds"), new Rest(station.restSeconds()));
+                into.add(new Spot(Side.MIDLINE, 0, "", place + ".restSeconds"), new Rest(station.restSeconds()));
             }
         }
     }
 
-    private void line(Protocol line, String place) {
+    private void line(Standing at) {
+        var line = at.line();
         var first = line.begins();
-        setUp(line, first, place);
+        setUp(at, first);
         if (line.sides() == SidePlan.ALTERNATING) {
-            alternating(line, place);
+            alternating(at);
             return;
         }
-        side(line, first, place);
+        side(at, first);
         if (line.sides().both()) {
-            change(line, first.other(), place);
-            side(line, first.other(), place);
+            change(at, first.other());
+            side(at, first.other());
         }
     }
 
-    private void alternating(Protocol line, String place) {
+    private void alternating(Standing at) {
+        var line = at.line();
         var side = line.begins();
         int pairs = Math.max(line.on(Side.LEFT).size(), line.on(Side.RIGHT).size());
         for (int turn = 0; turn < 2 * pairs; turn++) {
             if (turn > 0) {
                 side = side.other();
-                change(line, side, place);
+                change(at, side);
             }
             int n = turn / 2;
             if (n < line.on(side).size()) {
-                block(line, side, n, place);
+                into.add(at.spot(side, n), line.on(side).get(n));
             }
         }
     }
 
     /** Every line on its own side, then every line on the other one. */
-    private void together(Station station, String place, boolean firstRound) {
-        var lines = station.lines();
+    private void together(List<Standing> lines, boolean firstRound) {
+        var head = lines.get(0);
         if (firstRound) {
-            oneSetUp(lines, place + ".lines[0]");
+            oneSetUp(lines);
         } else {
-            change(lines.get(0), lines.get(0).begins(), place + ".lines[0]");
+            change(head, head.line().begins());
         }
         for (int pass = 0; pass < 2; pass++) {
             for (int i = 0; i < lines.size(); i++) {
-                var line = lines.get(i);
+                var line = lines.get(i).line();
                 var side = (i + pass) % 2 == 0 ? line.begins() : line.begins().other();
                 if (pass == 1 && i == 0) {
-                    change(line, side, place + ".lines[0]");
+                    change(head, side);
                 }
                 if (pass == 0 || line.sides().both()) {
-                    side(line, side, place + ".lines[" + i + "]");
+                    side(lines.get(i), side);
                 }
             }
         }
     }
 
-    private void oneSetUp(List<Protocol> lines, String place) {
-        var cue = lines.stream().map(Compiler::named).distinct().collect(Collectors.joining("; "));
-        int seconds = lines.stream().mapToInt(Protocol::setUpSeconds).max().orElse(0);
-        into.add(new Spot(lines.get(0).begins(), lines.get(0).line(), place), new SetUp(seconds, cue));
+    private void oneSetUp(List<Standing> lines) {
+        var cue = lines.stream().map(l -> named(l.line())).distinct().collect(Collectors.joining("; "));
+        int seconds =
+                lines.stream().mapToInt(l -> l.line().setUpSeconds()).max().orElse(0);
+        var head = lines.get(0);
+        into.add(head.spot(head.line().begins()), new SetUp(seconds, cue));
     }
 
-    private void setUp(Protocol line, Side side, String place) {
-        into.add(new Spot(side, line.line(), place), new SetUp(line.setUpSeconds(), cue(line, side)));
+    private void setUp(Standing at, Side side) {
+        into.add(at.spot(side), new SetUp(at.line().setUpSeconds(), cue(at.line(), side)));
     }
 
-    private void change(Protocol line, Side side, String place) {
-        into.add(new Spot(side, line.line(), place), new SideChange(line.sideChangeSeconds(), cue(line, side)));
+    private void change(Standing at, Side side) {
+        into.add(at.spot(side), new SideChange(at.line().sideChangeSeconds(), cue(at.line(), side)));
     }
 
-    private void side(Protocol line, Side side, String place) {
-        for (int n = 0; n < line.on(side).size(); n++) {
-            block(line, side, n, place);
+    private void side(Standing at, Side side) {
+        for (int n = 0; n < at.line().on(side).size(); n++) {
+            into.add(at.spot(side, n), at.line().on(side).get(n));
         }
-    }
-
-    private void block(Protocol line, Side side, int n, String place) {
-        var spot = new Spot(side, line.line(), "%s.%s[%d]".formatted(place, Protocol.list(side), n));
-        into.add(spot, line.on(side).get(n));
     }
 
     private static String cue(Protocol line, Side side) {

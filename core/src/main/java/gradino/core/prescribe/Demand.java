@@ -26,12 +26,7 @@ record Demand(
         Places at) {
 
     /** Paths of the input for each kind of finding. */
-    record Places(String whole, String effort, String contraction, String angle, String release) {
-        static Places ofDose(String prefix) {
-            return new Places(
-                    prefix + "sets", prefix + "ceiling", prefix + "topHoldSeconds", prefix + "angle", prefix + "sets");
-        }
-    }
+    record Places(String whole, String effort, String contraction, String angle, String release) {}
 
     boolean goesDeeper() {
         return angle.isPresent()

@@ -26,7 +26,7 @@ public final class FirstDose {
         return method.firstBlocks(newcomer).stream().map(dose::fitted).toList();
     }
 
-    /** A composed side under a newcomer's limits, without a load. */
+    /** A side under a newcomer's limits, without a load. */
     public static Dose newcomers(Dose dose) {
         return dose.withCeiling(dose.ceiling().atMost(EffortPercent.of(BlockCheck.NEWCOMER_CEILING)))
                 .withSupportedHold(Math.min(dose.supportedHoldSeconds(), BlockCheck.NEWCOMER_HOLD))

@@ -3,8 +3,6 @@ package gradino.core.prescribe;
 import gradino.core.because.Source;
 import gradino.core.body.DataFile;
 import gradino.core.prescribe.MethodBlock.Range;
-import gradino.core.quantity.Degrees;
-import gradino.core.quantity.EffortPercent;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -109,39 +107,12 @@ public record Method(
                 .flatMap(b -> Stream.ofNullable(b.numbers().get(name)));
     }
 
-    int first(BlockForm form, String name) {
-        return (int) Math.round(range(form, name).first());
-    }
-
-    /** The whole staircase of the method's graded set, before a ceiling cuts it. */
-    public RampPattern pattern() {
-        var graded = everyBlock()
-                .filter(b -> b.form() == BlockForm.GRADED_SET)
-                .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("method " + id + " has no graded set"));
-        return new RampPattern(graded.steps().stream()
-                .map(t -> new EffortStep(EffortPercent.of((int) t.effort()), (int) t.seconds()))
-                .toList());
-    }
-
     /** The blocks that a line begins with. */
     public List<BlockDraft> firstBlocks(boolean newcomer) {
         return blocks.stream()
                 .filter(MethodBlock::inFirstDose)
                 .map(b -> b.draft(newcomer))
                 .toList();
-    }
-
-    /** A newcomer's dose at an angle; also the bases that later resets return to. */
-    public Dose firstDose(Degrees angle) {
-        return new Dose(
-                angle,
-                first(BlockForm.SUPPORTED_HOLD, "seconds"),
-                first(BlockForm.GRADED_SET, "sets"),
-                EffortPercent.of(first(BlockForm.GRADED_SET, "ceiling")),
-                first(BlockForm.GRADED_SET, "top-hold"),
-                0,
-                0);
     }
 
     private static List<Method> shippedFile() {

@@ -7,13 +7,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** What a client's restrictions say of a dose, wherever it comes from: a protocol, a proposal, an override, an import. */
-public final class RestrictionCheck {
+final class RestrictionCheck {
     private RestrictionCheck() {}
-
-    /** @param at put before each finding's path */
-    public static List<Finding> check(Limits limits, DoseChange change, String at) {
-        return check(limits, change.demand(at));
-    }
 
     static List<Finding> check(Limits limits, Demand demand) {
         var findings = new ArrayList<Finding>();

@@ -53,6 +53,15 @@ public final class SessionCheck {
         return new Checked(timeline, List.copyOf(check.findings));
     }
 
+    /** A line alone: nothing is compiled. Paths begin at the line. */
+    static List<Finding> line(LineDraft line, LineFacts facts, Method method) {
+        var check = new SessionCheck(new SessionContext(null, List.of(), any -> facts), Map.of(method.id(), method));
+        check.line(line, "", SessionReader.line(line, check.findings));
+        return check.findings.stream()
+                .map(f -> f.path().startsWith(".") ? f.at(f.path().substring(1)) : f)
+                .toList();
+    }
+
     private void lines(SessionDraft draft, SessionReader.Read read) {
         for (int s = 0; s < draft.stations().size(); s++) {
             var lines = draft.stations().get(s).lines();
@@ -243,17 +252,24 @@ public final class SessionCheck {
     }
 
     private void minutes(Timeline timeline) {
-        var minutes = context.minutes();
-        if (minutes == null || timeline.seconds() <= minutes * SECONDS_PER_MINUTE) {
-            return;
+        tooLong(timeline.seconds(), context.minutes()).ifPresent(findings::add);
+    }
+
+    /**
+     * Whether something takes longer than there is time for.
+     *
+     * @param minutes null when not said
+     */
+    public static Optional<Finding> tooLong(int seconds, @Nullable Integer minutes) {
+        if (minutes == null || seconds <= minutes * SECONDS_PER_MINUTE) {
+            return Optional.empty();
         }
-        findings.add(Finding.advice(
+        return Optional.of(Finding.advice(
                 "minutes",
                 "too-long",
                 (double) minutes,
                 "min",
-                "%.1f min in %d min: shorten something, or ask for more time."
-                        .formatted(timeline.seconds() / 60.0, minutes)));
+                "%.1f min in %d min: shorten something, or ask for more time.".formatted(seconds / 60.0, minutes)));
     }
 
     private void advise(String path, String code, String message) {

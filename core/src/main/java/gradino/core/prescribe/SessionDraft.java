@@ -75,7 +75,7 @@ public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations)
         /** What a side does: its angle, 0 where none was typed, and its blocks. The midline's is on the left. */
         public Dose dose(Side side) {
             double angle = angles.on(side);
-            return Dose.composed(Degrees.of(Double.isFinite(angle) ? angle : 0), on(side));
+            return new Dose(Degrees.of(Double.isFinite(angle) ? angle : 0), on(side));
         }
 
         /** What this one does, in the place of another: as often, on the same sides, and as long between them. */

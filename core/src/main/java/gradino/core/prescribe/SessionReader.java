@@ -38,6 +38,18 @@ public final class SessionReader {
         return new Read(plan.stations().isEmpty() ? Optional.empty() : Optional.of(plan), List.copyOf(reader.findings));
     }
 
+    /**
+     * A line alone, without the blocks that cannot be read; empty for one that has no place.
+     *
+     * @param findings where what cannot be is told, with paths that begin with a dot
+     */
+    static Optional<Protocol> line(LineDraft draft, List<Finding> findings) {
+        var reader = new SessionReader();
+        var line = reader.line(draft, "");
+        findings.addAll(reader.findings);
+        return line;
+    }
+
     private SessionPlan session(SessionDraft draft) {
         var warmUp = new ArrayList<Leaf>();
         for (int i = 0; i < draft.warmUp().size(); i++) {

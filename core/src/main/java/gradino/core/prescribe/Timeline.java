@@ -22,7 +22,7 @@ public record Timeline(List<Phase> phases) {
      * @param side whose turn it is; during a side change the side that comes
      * @param line id of the line it belongs to; empty where there is only one, and in the warm-up
      * @param place path of the block in the session it was compiled from, as findings name it
-     * @param blockId stable within the plan: {@code left-2-press} is the press of the left side's second set
+     * @param blockId stable within the session
      * @param direction which muscles work; none while nothing is contracted
      * @param contact what is pressed against or lifted off; empty when nothing is
      * @param set 1-based; 0 outside the sets
@@ -34,7 +34,7 @@ public record Timeline(List<Phase> phases) {
             Side side,
             String line,
             String place,
-            String blockId,
+            BlockId blockId,
             BlockKind block,
             PhaseKind kind,
             Direction direction,
@@ -53,7 +53,7 @@ public record Timeline(List<Phase> phases) {
         }
 
         /** The same phase at another time, in a block of another name. */
-        Phase from(int second, String id) {
+        Phase from(int second, BlockId id) {
             int by = second - startSecond;
             return new Phase(
                     second,

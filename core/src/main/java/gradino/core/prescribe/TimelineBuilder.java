@@ -7,7 +7,6 @@ import gradino.core.quantity.EffortPercent;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /** Lays blocks one after the other and gives each its place in time, its id and its breath. */
@@ -15,11 +14,15 @@ final class TimelineBuilder {
     private static final EffortPercent SHALLOW_ABOVE = EffortPercent.of(50);
 
     private final List<Phase> phases = new ArrayList<>();
-    private final Map<String, Integer> used = new HashMap<>();
+    private final Map<BlockId, Integer> used = new HashMap<>();
     private int now;
 
-    /** Where a block belongs. */
-    record Spot(Side side, String line, String place) {}
+    /**
+     * Where a block belongs.
+     *
+     * @param number of its line in the session, 1-based; 0 for none
+     */
+    record Spot(Side side, int number, String line, String place) {}
 
     Timeline timeline() {
         return new Timeline(phases);
@@ -43,16 +46,12 @@ final class TimelineBuilder {
     }
 
     /** The same kind twice in one place is told by a number. */
-    private String id(Spot spot, Block.Part part) {
-        var name = part.leaf().kind().name().toLowerCase(Locale.ROOT).replace('_', '-');
-        var line = spot.line().isEmpty() ? "" : spot.line() + ":";
-        var side = spot.side().word();
-        var id = line + (part.set() == 0 ? side + "-" + name : side + "-" + part.set() + "-" + name);
-        int before = used.merge(id, 1, Integer::sum);
-        return before == 1 ? id : id + "-" + before;
+    private BlockId id(Spot spot, Block.Part part) {
+        var id = new BlockId(spot.number(), spot.side(), part.set(), part.leaf().kind(), 1, BlockId.Way.PLANNED);
+        return id.nth(used.merge(id, 1, Integer::sum));
     }
 
-    private Phase phase(Spot spot, Block.Part part, String id, Block.Draft draft, int blockStart) {
+    private Phase phase(Spot spot, Block.Part part, BlockId id, Block.Draft draft, int blockStart) {
         return new Phase(
                 now,
                 now + draft.seconds(),

@@ -2,10 +2,10 @@ package gradino.core.prescribe;
 
 import gradino.core.because.Finding;
 import gradino.core.body.Side;
+import gradino.core.prescribe.BlockId.Way;
 import gradino.core.prescribe.SessionDraft.LineDraft;
 import gradino.core.prescribe.SessionDraft.StationDraft;
 import gradino.core.prescribe.Timeline.Phase;
-import gradino.core.quantity.EffortPercent;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -25,15 +25,6 @@ public final class Variants {
     public static final int EASIER_POINTS = 20;
     public static final int LEAST_PERCENT = 20;
 
-    /** Stands in the id of every block that is done besides the plan. */
-    public static final char BESIDES = '~';
-
-    /** Put behind the id of a block for its easier version. */
-    public static final String EASIER_SUFFIX = BESIDES + "easier";
-
-    /** Put behind the ids of an extra set. */
-    public static final String EXTRA_SUFFIX = BESIDES + "extra";
-
     private static final int SHORTEST_HOLD_SECONDS = 5;
 
     private Variants() {}
@@ -48,24 +39,10 @@ public final class Variants {
      * @param blockId the block it is instead of, or the last block before an extra set
      * @param phases on a clock of their own, from 0
      */
-    public record Variant(Kind kind, String blockId, List<Phase> phases) {
+    public record Variant(Kind kind, BlockId blockId, List<Phase> phases) {
         public Variant {
             phases = List.copyOf(phases);
         }
-    }
-
-    public static List<Variant> of(Plan plan, PlanContext context) {
-        var base = Compiler.compile(plan);
-        var variants = new ArrayList<>(easier(
-                base, Compiler.compile(plan.withDoses(plan.doses().map((s, d) -> easier(d))))));
-        for (var side : Side.PAIR) {
-            var more = plan.withDoses(plan.doses()
-                    .map((s, d) -> s == side ? d.withSets(Math.min(Dose.MOST_SETS, d.sets() + 1)) : d));
-            if (PlanCheck.checkSide(more, side, context).stream().noneMatch(Finding::blocks)) {
-                extra(base, Compiler.compile(more)).ifPresent(variants::add);
-            }
-        }
-        return variants;
     }
 
     public static List<Variant> of(SessionDraft draft, SessionContext context, List<Method> methods) {
@@ -88,12 +65,6 @@ public final class Variants {
 
     private static Optional<Timeline> compiled(SessionDraft draft) {
         return SessionReader.read(draft).plan().map(Compiler::compile);
-    }
-
-    private static Dose easier(Dose dose) {
-        return dose.withCeiling(EffortPercent.of((int) easier(dose.ceiling().value())))
-                .withSupportedHold(half(dose.supportedHoldSeconds()))
-                .withHandsOff(dose.handsOffRepetitions(), half(dose.handsOffSeconds()));
     }
 
     private static double easier(double percent) {
@@ -183,7 +154,7 @@ public final class Variants {
         return blocks;
     }
 
-    private static Map<String, List<Phase>> byBlock(Timeline timeline) {
+    private static Map<BlockId, List<Phase>> byBlock(Timeline timeline) {
         return timeline.phases().stream()
                 .collect(Collectors.groupingBy(Phase::blockId, LinkedHashMap::new, Collectors.toList()));
     }
@@ -194,7 +165,7 @@ public final class Variants {
         byBlock(base).forEach((id, phases) -> {
             var instead = lighter.getOrDefault(id, List.of());
             if (!instead.isEmpty() && isLess(instead, phases)) {
-                variants.add(new Variant(Kind.EASIER, id, fromZero(instead, EASIER_SUFFIX)));
+                variants.add(new Variant(Kind.EASIER, id, fromZero(instead, Way.EASIER)));
             }
         });
         return variants;
@@ -224,14 +195,14 @@ public final class Variants {
         return first == 0
                 ? Optional.empty()
                 : Optional.of(new Variant(
-                        Kind.EXTRA_SET, more.phases().get(first - 1).blockId(), fromZero(added, EXTRA_SUFFIX)));
+                        Kind.EXTRA_SET, more.phases().get(first - 1).blockId(), fromZero(added, Way.EXTRA)));
     }
 
-    private static List<Phase> fromZero(List<Phase> phases, String suffix) {
+    private static List<Phase> fromZero(List<Phase> phases, Way way) {
         var moved = new ArrayList<Phase>();
         int at = 0;
         for (var phase : phases) {
-            moved.add(phase.from(at, phase.blockId() + suffix));
+            moved.add(phase.from(at, phase.blockId().as(way)));
             at += phase.seconds();
         }
         return moved;

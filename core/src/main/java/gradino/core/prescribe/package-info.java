@@ -1,5 +1,5 @@
 /**
- * A plan, its blocks and the timeline they compile to. Read {@link gradino.core.prescribe.Plan} first. May use quantity, because, body, intake and measure.
+ * A line, its blocks and the timeline they compile to. Read {@link gradino.core.prescribe.Plan} first. May use quantity, because, body, intake and measure.
  */
 @NullMarked
 package gradino.core.prescribe;

@@ -13,6 +13,7 @@ import gradino.core.measure.NoiseRules;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.MeasuredEffort;
 import gradino.core.perform.PainKind;
+import gradino.core.prescribe.BlockId;
 import gradino.core.prescribe.Dose;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
@@ -31,7 +32,7 @@ public class AdvanceRulesTest {
     private static final Moment NOW = new Moment(Story.NOW, ZoneOffset.UTC);
 
     private static UnaryOperator<BlockRecord> press(UnaryOperator<BlockRecord> change) {
-        return b -> b.blockId().equals("left-1-press") ? change.apply(b) : b;
+        return b -> b.blockId().equals(BlockId.parse("l1-left-1-press")) ? change.apply(b) : b;
     }
 
     private static BlockRecord rated(BlockRecord b, Integer rating, int faults, int cramps) {
@@ -74,7 +75,7 @@ public class AdvanceRulesTest {
                 .session(3, change)
                 .morning(3, true, 0)
                 .left();
-        assertThat(p.why().reason()).as(what).isEqualTo(expected == null ? Reason.STEP_TOP_HOLD : expected);
+        assertThat(p.why().reason()).as(what).isEqualTo(expected == null ? Reason.STEP_NUMBER : expected);
     }
 
     @DataProvider
@@ -99,11 +100,11 @@ public class AdvanceRulesTest {
                         3,
                         press(b -> rated(b, felt, 0, 0)),
                         List.of(
-                                new MeasuredEffort("left-1-press", Side.LEFT, within, peak),
-                                new MeasuredEffort("right-1-press", Side.RIGHT, 0.1, null)))
+                                new MeasuredEffort(BlockId.parse("l1-left-1-press"), Side.LEFT, within, peak),
+                                new MeasuredEffort(BlockId.parse("l1-right-1-press"), Side.RIGHT, 0.1, null)))
                 .morning(3, true, 0)
                 .left();
-        assertThat(p.why().reason()).isEqualTo(expected == null ? Reason.STEP_TOP_HOLD : expected);
+        assertThat(p.why().reason()).isEqualTo(expected == null ? Reason.STEP_NUMBER : expected);
     }
 
     @DataProvider
@@ -119,7 +120,7 @@ public class AdvanceRulesTest {
                 .session(3, press(b -> Story.lying(b, degrees)))
                 .morning(3, true, 0)
                 .left();
-        assertThat(p.why().reason()).isEqualTo(expected == null ? Reason.STEP_TOP_HOLD : expected);
+        assertThat(p.why().reason()).isEqualTo(expected == null ? Reason.STEP_NUMBER : expected);
     }
 
     @Test

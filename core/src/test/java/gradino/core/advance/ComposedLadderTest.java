@@ -44,7 +44,7 @@ public final class ComposedLadderTest {
     private static final ClientFacts PLAIN = new ClientFacts(Limits.NONE, false, null, 45.0, null, null, null);
 
     private static Dose first(String method) {
-        return Dose.composed(ANGLE, Method.byId(method).orElseThrow().firstBlocks(false));
+        return new Dose(ANGLE, Method.byId(method).orElseThrow().firstBlocks(false));
     }
 
     /** Five clean sessions on five days, far enough apart for any class: nobody is a newcomer any more. */
@@ -199,7 +199,7 @@ public final class ComposedLadderTest {
                 .with("height", 30)
                 .with("effort", 50);
         var alone = BlockDraft.usual(BlockForm.HANDS_OFF_HOLD).with("hold", 15).with("sets", 5);
-        return Dose.composed(ANGLE, List.of(lifts, alone));
+        return new Dose(ANGLE, List.of(lifts, alone));
     }
 
     private static BlockDraft lifts(Dose dose) {
@@ -266,7 +266,9 @@ public final class ComposedLadderTest {
         assertThat(clean.verdict()).as("%s", clean.failed()).isEqualTo(Verdict.STEP_UP);
         var off = lived("ramp-ten-scale", dose)
                 .passive(31, 1)
-                .session(1, b -> b.blockId().endsWith("left-press") ? Story.rated(b, Tenths.of(10)) : b)
+                .session(
+                        1,
+                        b -> b.side() == Side.LEFT && b.kind() == BlockKind.PRESS ? Story.rated(b, Tenths.of(10)) : b)
                 .morning(1, true, 0)
                 .left();
         assertThat(off.verdict()).isEqualTo(Verdict.STAY);

@@ -107,7 +107,7 @@ public class EveryLineIsJudgedTest {
     private static Plan plan(Method method, Position position, Shape shape) {
         var blocks = method.firstBlocks(false);
         List<BlockDraft> none = List.of();
-        return Plan.composed(new LineDraft(
+        return Plan.of(new LineDraft(
                 "l",
                 position.motions().get(0),
                 position.id(),

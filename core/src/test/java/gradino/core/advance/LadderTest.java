@@ -3,20 +3,29 @@ package gradino.core.advance;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import gradino.core.because.Finding;
 import gradino.core.because.Reason;
 import gradino.core.because.Verdict;
+import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.intake.AnyLimits;
 import gradino.core.intake.Limits;
 import gradino.core.intake.RestrictionKind;
 import gradino.core.measure.EndFeel;
+import gradino.core.measure.Limiter;
 import gradino.core.measure.NoiseRules;
 import gradino.core.measure.PropGrid;
 import gradino.core.perform.Observer;
 import gradino.core.perform.PainKind;
 import gradino.core.perform.StopSign;
+import gradino.core.prescribe.BlockId;
 import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.House;
+import gradino.core.prescribe.LineCheck;
+import gradino.core.prescribe.Method;
+import gradino.core.prescribe.Plan;
+import gradino.core.prescribe.SessionContext.LineFacts;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
 import gradino.core.quantity.UncertainAngle;
@@ -24,6 +33,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -32,7 +42,7 @@ public class LadderTest {
     private static final Moment NOW = new Moment(Story.NOW, ZoneOffset.UTC);
 
     private static Dose dose(int hold, int sets, int ceiling, int top) {
-        return new Dose(Degrees.of(30), hold, sets, EffortPercent.of(ceiling), top, 0, 0);
+        return House.dose(30, hold, sets, ceiling, top);
     }
 
     @DataProvider
@@ -65,7 +75,7 @@ public class LadderTest {
 
     @Test(dataProvider = "controlFlight")
     public void walksTheControlLadder(int seconds, int repetitions, int toSeconds, int toSets) {
-        var from = Story.BASE.withHandsOff(repetitions, seconds);
+        var from = repetitions == 0 ? Story.BASE : Story.BASE.withHandsOff(repetitions, seconds);
         var p = Story.of(from).clean(12, 9, 6, 3).passive(36, 1).active(14, 1).left();
         assertThat(p.to().handsOffSeconds()).isEqualTo(toSeconds);
         assertThat(p.to().handsOffRepetitions()).isEqualTo(3);
@@ -184,7 +194,7 @@ public class LadderTest {
                 .clean(6)
                 .session(
                         3,
-                        b -> b.blockId().equals("right-1-press")
+                        b -> b.blockId().equals(BlockId.parse("l1-right-1-press"))
                                 ? Story.with(
                                         b,
                                         List.of(new gradino.core.perform.Pain(
@@ -248,16 +258,25 @@ public class LadderTest {
         assertThat(Advance.waits(declined, again)).isFalse();
     }
 
+    private static Plan first(Sided<UncertainAngle> passive, Limits limits) {
+        var wish = new SessionStart.Wish(
+                Catalogue.motion("hip-internal-rotation").orElseThrow(),
+                Catalogue.position("prone-knee-bent").orElseThrow(),
+                Sided.both(Limiter.RANGE),
+                passive.map((side, p) -> Optional.of(p)),
+                limits,
+                false,
+                true);
+        var grid = new PropGrid.AngleStep(0.5);
+        var asked = new SessionStart.Asked(
+                List.of(), List.of(), null, (position, angle) -> grid.roundDown(angle), Policy.house());
+        return Plan.of(SessionStart.line(wish, asked, Optional.of(Method.rampBothWays()), "line"));
+    }
+
     @Test
-    public void aFirstPlanStartsShortOfTheRangeWorseSideFirst() {
+    public void aFirstLineStartsShortOfTheRangeWorseSideFirst() {
         var passive = new Sided<>(UncertainAngle.of(36.5, 1.5), UncertainAngle.of(30, 0.5));
-        var plan = Start.firstPlan(
-                "hip-internal-rotation",
-                "prone-knee-bent",
-                passive,
-                new PropGrid.AngleStep(0.5),
-                AnyLimits.of(40, false, false),
-                Policy.house());
+        var plan = first(passive, AnyLimits.of(40, false, false));
         assertThat(plan.firstSide()).isEqualTo(Side.RIGHT);
         // 36.5 − 1.645·1.5 = 34.03; 30 − 2 = 28, since 1.645·0.5 is less.
         assertThat(plan.dose(Side.LEFT).angle()).isEqualTo(Degrees.of(34));
@@ -267,20 +286,13 @@ public class LadderTest {
     }
 
     @Test
-    public void aFirstPlanKeepsACapOnContractionsAndOnTheAngle() {
-        for (var limit : java.util.List.of(
+    public void aFirstLineKeepsACapOnContractionsAndOnTheAngle() {
+        for (var limit : List.of(
                 AnyLimits.of(RestrictionKind.CONTRACTION_CAP, 10.0), AnyLimits.of(RestrictionKind.ANGLE_CAP, 20.0))) {
-            var plan = Start.firstPlan(
-                    "hip-internal-rotation",
-                    "prone-knee-bent",
-                    Sided.both(UncertainAngle.of(36.5, 1.5)),
-                    new PropGrid.AngleStep(0.5),
-                    limit,
-                    Policy.house());
-            var context = new gradino.core.prescribe.PlanContext(
-                    limit, true, null, Sided.both(java.util.Optional.empty()), Sided.both(java.util.Optional.empty()));
-            assertThat(gradino.core.prescribe.PlanCheck.check(plan, context))
-                    .noneMatch(gradino.core.because.Finding::blocks);
+            var plan = first(Sided.both(UncertainAngle.of(36.5, 1.5)), limit);
+            var facts = new LineFacts(
+                    limit, true, Sided.both(Optional.empty()), Sided.both(Optional.empty()), false, false);
+            assertThat(LineCheck.check(plan, facts, Method.rampBothWays())).noneMatch(Finding::blocks);
         }
     }
 

@@ -38,9 +38,9 @@ public class LookingBackTest {
     @DataProvider
     public Object[][] illnesses() {
         return new Object[][] {
-            {PauseKind.ILLNESS, 9, Reason.STEP_TOP_HOLD},
+            {PauseKind.ILLNESS, 9, Reason.STEP_NUMBER},
             {PauseKind.ILLNESS, 10, Reason.AFTER_ILLNESS},
-            {PauseKind.AWAY, 10, Reason.STEP_TOP_HOLD}
+            {PauseKind.AWAY, 10, Reason.STEP_NUMBER}
         };
     }
 
@@ -124,7 +124,7 @@ public class LookingBackTest {
         var before = left(steady().clean(6).state());
         var now = left(steady().clean(6, 3).state());
         var change = ReasonChange.between(before, now);
-        assertThat(change.fresh()).extracting(Because::reason).contains(Reason.STEP_TOP_HOLD);
+        assertThat(change.fresh()).extracting(Because::reason).contains(Reason.STEP_NUMBER);
         assertThat(change.gone()).extracting(Because::reason).contains(Reason.TOO_FEW_SESSIONS);
         assertThat(ReasonChange.between(now, now))
                 .isEqualTo(new ReasonChange(java.util.List.of(), java.util.List.of()));

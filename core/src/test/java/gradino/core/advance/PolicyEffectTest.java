@@ -13,10 +13,10 @@ import gradino.core.perform.BlockRecord;
 import gradino.core.perform.MeasuredEffort;
 import gradino.core.perform.PainKind;
 import gradino.core.perform.PhaseDone;
+import gradino.core.prescribe.BlockId;
 import gradino.core.prescribe.BlockKind;
 import gradino.core.prescribe.Dose;
-import gradino.core.quantity.Degrees;
-import gradino.core.quantity.EffortPercent;
+import gradino.core.prescribe.House;
 import gradino.core.quantity.Tenths;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
@@ -61,14 +61,14 @@ public class PolicyEffectTest {
     }
 
     private static Story deep(double passive, double error) {
-        return at(new Dose(Degrees.of(30), 60, 2, EffortPercent.of(80), 15, 0, 0))
+        return at(House.dose(30, 60, 2, 80, 15))
                 .startingFrom(BASE)
                 .clean(20, 17, 14, 6, 3)
                 .passive(passive, error);
     }
 
     private static Dose dose(int hold, int sets, int ceiling, int top) {
-        return new Dose(Degrees.of(30), hold, sets, EffortPercent.of(ceiling), top, 0, 0);
+        return House.dose(30, hold, sets, ceiling, top);
     }
 
     private static Story trained(Dose dose) {
@@ -132,7 +132,10 @@ public class PolicyEffectTest {
 
     private static Story gauged(double within, Double peak) {
         return steady().clean(6)
-                .gauged(3, b -> b, List.of(new MeasuredEffort("left-1-press", Side.LEFT, within, peak)))
+                .gauged(
+                        3,
+                        b -> b,
+                        List.of(new MeasuredEffort(BlockId.parse("l1-left-1-press"), Side.LEFT, within, peak)))
                 .morning(3, true, 0);
     }
 

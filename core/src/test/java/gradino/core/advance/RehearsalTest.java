@@ -8,12 +8,14 @@ import gradino.core.advance.Rehearsal.Week;
 import gradino.core.because.Finding;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
-import gradino.core.prescribe.PlanCheck;
+import gradino.core.body.Sided;
+import gradino.core.prescribe.LineCheck;
 import gradino.core.quantity.OutOfBoundsException;
 import java.time.Duration;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.testng.annotations.Test;
@@ -127,7 +129,8 @@ public class RehearsalTest {
         double estimate = s.passive().orElseThrow().value().value();
         if (p.verdict() == Verdict.STEP_UP) {
             assertThat(raised(p)).as("big levers at once: %s", p).isLessThanOrEqualTo(1);
-            assertThat(PlanCheck.checkSide(s.planWith(p.to()), p.side(), s.context()))
+            assertThat(LineCheck.checkSide(
+                            s.planWith(p.to()), p.side(), s.facts(Sided.both(Optional.empty())), s.method()))
                     .filteredOn(Finding::blocks)
                     .isEmpty();
             double deeper = p.to().angle().minus(p.from().angle());

@@ -87,7 +87,11 @@ public class SessionStartTest {
 
     private static SessionStart.Suggested suggest(@Nullable Integer minutes, List<String> equipment, Told... told) {
         return SessionStart.suggest(new SessionStart.Asked(
-                Stream.of(told).map(Told::wish).toList(), equipment, minutes, (position, angle) -> angle));
+                Stream.of(told).map(Told::wish).toList(),
+                equipment,
+                minutes,
+                (position, angle) -> angle,
+                Policy.house()));
     }
 
     private static SessionStart.Suggested suggest(Told... told) {
@@ -219,7 +223,7 @@ public class SessionStartTest {
                 AnyLimits.of(50, true, false),
                 AnyLimits.of(RestrictionKind.CONTRACTION_CAP, 10.0))) {
             var told = new Told(motion, position, Limiter.RANGE, limits, true, true);
-            var asked = new SessionStart.Asked(List.of(), List.of(), null, (p, angle) -> angle);
+            var asked = new SessionStart.Asked(List.of(), List.of(), null, (p, angle) -> angle, Policy.house());
             var line = SessionStart.line(told.wish(), asked, method, "a");
             assertThat(blocking(line, limits)).as(limits.toString()).isEmpty();
         }

@@ -13,8 +13,7 @@ import gradino.core.intake.Limits;
 import gradino.core.intake.RestrictionKind;
 import gradino.core.perform.Observer;
 import gradino.core.prescribe.Dose;
-import gradino.core.quantity.Degrees;
-import gradino.core.quantity.EffortPercent;
+import gradino.core.prescribe.House;
 import java.util.List;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -23,7 +22,7 @@ import org.testng.annotations.Test;
 public final class StageTest {
 
     private static Dose top(int ceiling) {
-        return new Dose(Degrees.of(30), 120, 4, EffortPercent.of(ceiling), 20, 0, 0);
+        return House.dose(30, 120, 4, ceiling, 20);
     }
 
     private static Story full(Dose dose, Limits limits) {

@@ -16,8 +16,10 @@ import gradino.core.perform.PhaseDone;
 import gradino.core.perform.PropUsed;
 import gradino.core.perform.SessionRecord;
 import gradino.core.perform.StopSign;
+import gradino.core.prescribe.BlockKind;
 import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.House;
 import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.Timeline;
 import gradino.core.quantity.Degrees;
@@ -37,7 +39,7 @@ import org.jspecify.annotations.Nullable;
 /** Tells the history of an invented line, day by day, and asks the engine what it makes of it. Day 0 is the last day. */
 final class Story {
     static final Instant NOW = Instant.parse("2026-03-20T18:00:00Z");
-    static final Dose BASE = new Dose(Degrees.of(30), 60, 2, EffortPercent.of(50), 10, 0, 0);
+    static final Dose BASE = House.dose(30, 60, 2, 50, 10);
 
     private final List<Event> events = new ArrayList<>();
     private Sided<Dose> doses = Sided.both(BASE);
@@ -112,7 +114,9 @@ final class Story {
     Story painful(double daysAgo, int pain, PainKind kind) {
         return session(
                 daysAgo,
-                b -> b.blockId().endsWith("1-press") ? with(b, List.of(new Pain(PainScore.of(pain), kind, "hip"))) : b);
+                b -> b.blockId().set() == 1 && b.kind() == BlockKind.PRESS
+                        ? with(b, List.of(new Pain(PainScore.of(pain), kind, "hip")))
+                        : b);
     }
 
     Story stopped(double daysAgo, StopSign sign, Side side) {
@@ -217,23 +221,7 @@ final class Story {
     }
 
     private Plan plan() {
-        var p = Plan.first("hip-internal-rotation", "prone-knee-bent", Sided.both(Degrees.of(30)), Side.LEFT);
-        return new Plan(
-                p.motion(),
-                p.position(),
-                method,
-                p.rotationsEachWay(),
-                p.secondsPerCircle(),
-                p.press(),
-                p.pullSeconds(),
-                p.settleSeconds(),
-                p.settleBreathing(),
-                p.setUpSeconds(),
-                p.sideChangeSeconds(),
-                p.sessionsPerWeek(),
-                p.firstSide(),
-                "",
-                doses);
+        return House.line(method, doses);
     }
 
     /** A session of a quarter of an hour that nothing ended. */
@@ -265,7 +253,7 @@ final class Story {
 
     private static BlockRecord done(List<Timeline.Phase> phases) {
         var first = phases.get(0);
-        var rated = first.block() == gradino.core.prescribe.BlockKind.PRESS
+        var rated = first.block() == BlockKind.PRESS
                 ? Tenths.of((int) Math.round(asked(phases).tenths()))
                 : null;
         return new BlockRecord(

@@ -57,7 +57,7 @@ public class WorkedCasesTest {
         assertThat(p.to().ceiling()).isEqualTo(EffortPercent.of(60));
         assertThat(p.consequences())
                 .extracting(Change::what)
-                .containsExactly("working angle", "effort ceiling", "top hold");
+                .containsExactly("working angle", "graded set, highest effort", "graded set, hold on top");
     }
 
     @Test
@@ -89,7 +89,7 @@ public class WorkedCasesTest {
         assertThat(p.to().angle()).isEqualTo(CASE_3.angle());
         assertThat(p.alternatives())
                 .extracting(Proposal.Alternative::lever)
-                .containsExactly(LeverId.SETS, LeverId.STAGE);
+                .containsExactly(LeverId.SETS, LeverId.HEIGHT, LeverId.LOAD, LeverId.STAGE);
     }
 
     @Test

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import gradino.core.because.Finding;
 import gradino.core.body.Side;
 import gradino.core.prescribe.Block.Direction;
+import gradino.core.prescribe.BlockId;
 import gradino.core.prescribe.BlockKind;
 import gradino.core.prescribe.PhaseKind;
 import gradino.core.prescribe.Timeline.Phase;
@@ -34,7 +35,7 @@ public class TraceTest {
                 Side.LEFT,
                 "",
                 "",
-                "left-1-press",
+                BlockId.parse("l1-left-1-press"),
                 BlockKind.PRESS,
                 kind,
                 Direction.PRESS,

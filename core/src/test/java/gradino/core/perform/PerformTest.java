@@ -7,11 +7,11 @@ import static org.assertj.core.api.Assertions.within;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.effort.TraceAnalysis;
+import gradino.core.prescribe.BlockId;
 import gradino.core.prescribe.BlockKind;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.PhaseKind;
 import gradino.core.quantity.Degrees;
-import gradino.core.quantity.EffortPercent;
 import gradino.core.quantity.Tenths;
 import java.time.Instant;
 import java.util.List;
@@ -28,20 +28,20 @@ public class PerformTest {
 
     @Test
     public void nearMaximalStepsAreJudgedByTheirPeakAndTheOthersByTheirTime() {
-        var low = MeasuredEffort.of("b", Side.LEFT, analysis(1, step(20, 0.7, 21.0), step(40, 0.9, 41.0)))
+        var low = MeasuredEffort.of(PRESS, Side.LEFT, analysis(1, step(20, 0.7, 21.0), step(40, 0.9, 41.0)))
                 .orElseThrow();
         assertThat(low.within()).isEqualTo(0.8);
         assertThat(low.nearMaxPeak()).isNull();
         var both = MeasuredEffort.of(
-                        "b", Side.LEFT, analysis(1, step(40, 0.6, 41.0), step(90, 0.1, 92.0), step(100, 0.1, 88.0)))
+                        PRESS, Side.LEFT, analysis(1, step(40, 0.6, 41.0), step(90, 0.1, 92.0), step(100, 0.1, 88.0)))
                 .orElseThrow();
         assertThat(both.within()).isEqualTo(0.6);
         assertThat(both.nearMaxPeak()).isEqualTo(88);
-        assertThat(MeasuredEffort.of("b", Side.LEFT, analysis(1, step(95, 0.1, null)))
+        assertThat(MeasuredEffort.of(PRESS, Side.LEFT, analysis(1, step(95, 0.1, null)))
                         .orElseThrow()
                         .nearMaxPeak())
                 .isZero();
-        assertThat(MeasuredEffort.of("b", Side.LEFT, analysis(0.89, step(20, 1, 20.0))))
+        assertThat(MeasuredEffort.of(PRESS, Side.LEFT, analysis(0.89, step(20, 1, 20.0))))
                 .isEmpty();
     }
 
@@ -50,7 +50,7 @@ public class PerformTest {
     public void aRepetitionCountsWholeAtWhateverPace() {
         var ratio = DoneRatio.of(
                 List.of(block(
-                        "left-lift-off",
+                        "l1-left-lift-off",
                         Side.LEFT,
                         BlockKind.LIFT_OFF,
                         phase(PhaseKind.LIFT, 3, 1.2),
@@ -70,10 +70,12 @@ public class PerformTest {
     }
 
     private static final Instant START = Instant.parse("2026-03-02T09:00:00Z");
-    private static final Dose DOSE = new Dose(Degrees.of(30), 60, 2, EffortPercent.of(50), 10, 0, 0);
+    private static final BlockId PRESS = BlockId.parse("l1-left-1-press");
+    private static final Dose DOSE = new Dose(Degrees.of(30), List.of());
 
     private static BlockRecord block(String id, Side side, BlockKind kind, PhaseDone... phases) {
-        return new BlockRecord(id, side, kind, List.of(phases), null, List.of(), List.of(), 0, false, null, "", null);
+        return new BlockRecord(
+                BlockId.parse(id), side, kind, List.of(phases), null, List.of(), List.of(), 0, false, null, "", null);
     }
 
     private static PhaseDone phase(PhaseKind kind, double planned, double done) {
@@ -111,7 +113,7 @@ public class PerformTest {
     public void aSecondTooLongNeverMakesUpForOneMissing() {
         var ratio = DoneRatio.of(
                 session(block(
-                        "left-1-press",
+                        "l1-left-1-press",
                         Side.LEFT,
                         BlockKind.PRESS,
                         phase(PhaseKind.STEP, 5, 4),
@@ -126,11 +128,11 @@ public class PerformTest {
         var ratio = DoneRatio.of(
                 session(
                         block(
-                                "left-supported-hold",
+                                "l1-left-supported-hold",
                                 Side.LEFT,
                                 BlockKind.SUPPORTED_HOLD,
                                 phase(PhaseKind.HOLD, 60, 30)),
-                        block("left-1-pull", Side.LEFT, BlockKind.PULL, phase(PhaseKind.STEP, 10, 10))),
+                        block("l1-left-1-pull", Side.LEFT, BlockKind.PULL, phase(PhaseKind.STEP, 10, 10))),
                 Side.LEFT);
         assertThat(ratio.ratio()).isEqualTo(1);
         assertThat(ratio.holdRatio()).isEqualTo(0.5);
@@ -140,10 +142,10 @@ public class PerformTest {
     public void rotationsAndSettlesDoNotCountAndTheStretchBetweenHandsOffHoldsNeither() {
         var ratio = DoneRatio.of(
                 session(
-                        block("left-rotation", Side.LEFT, BlockKind.ROTATION, phase(PhaseKind.CIRCLE_ONE_WAY, 6, 0)),
-                        block("left-1-settle", Side.LEFT, BlockKind.SETTLE, phase(PhaseKind.SETTLE, 36, 0)),
+                        block("l1-left-rotation", Side.LEFT, BlockKind.ROTATION, phase(PhaseKind.CIRCLE_ONE_WAY, 6, 0)),
+                        block("l1-left-1-settle", Side.LEFT, BlockKind.SETTLE, phase(PhaseKind.SETTLE, 36, 0)),
                         block(
-                                "left-hands-off",
+                                "l1-left-hands-off",
                                 Side.LEFT,
                                 BlockKind.HANDS_OFF,
                                 phase(PhaseKind.RE_STRETCH, 5, 0),
@@ -155,8 +157,8 @@ public class PerformTest {
     @Test
     public void aSideWithNothingDoneHasRatioZeroAndTheOtherIsUntouched() {
         var record = session(
-                block("left-1-press", Side.LEFT, BlockKind.PRESS, phase(PhaseKind.STEP, 5, 5)),
-                block("right-1-press", Side.RIGHT, BlockKind.PRESS, phase(PhaseKind.STEP, 5, 0)));
+                block("l1-left-1-press", Side.LEFT, BlockKind.PRESS, phase(PhaseKind.STEP, 5, 5)),
+                block("l1-right-1-press", Side.RIGHT, BlockKind.PRESS, phase(PhaseKind.STEP, 5, 0)));
         assertThat(DoneRatio.of(record, Side.LEFT).ratio()).isEqualTo(1);
         assertThat(DoneRatio.of(record, Side.RIGHT).ratio()).isZero();
         assertThat(DoneRatio.of(session(), Side.LEFT).ratio()).isZero();

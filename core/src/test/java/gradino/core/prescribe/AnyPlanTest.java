@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import gradino.core.prescribe.BlockDraft.Tread;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
 import java.util.ArrayList;
@@ -30,39 +31,45 @@ public class AnyPlanTest {
         var position =
                 Catalogue.positions().get(random.nextInt(Catalogue.positions().size()));
         var motion = position.motions().get(random.nextInt(position.motions().size()));
-        var steps = new ArrayList<EffortStep>();
+        var steps = new ArrayList<Tread>();
         int effort = 0;
         for (int n = 0; n < 1 + random.nextInt(7); n++) {
             effort += 1 + random.nextInt(14);
-            steps.add(new EffortStep(EffortPercent.of(effort), 1 + random.nextInt(10)));
+            steps.add(new Tread(effort, 1 + random.nextInt(10)));
         }
+        var sides = new Sided<>(dose(random, steps), dose(random, steps));
         return new Plan(
                 motion,
                 position.id(),
                 Method.RAMP_BOTH_WAYS,
-                random.nextInt(6),
-                1 + random.nextInt(15),
-                new RampPattern(steps),
-                random.nextInt(30),
-                random.nextInt(90),
-                new Breathing(1 + random.nextInt(5), 1 + random.nextInt(9)),
+                SidePlan.ONE_AFTER_OTHER,
+                random.nextBoolean() ? Side.LEFT : Side.RIGHT,
                 random.nextInt(60),
                 random.nextInt(60),
                 1 + random.nextInt(7),
-                random.nextBoolean() ? Side.LEFT : Side.RIGHT,
                 "",
-                new Sided<>(dose(random), dose(random)));
+                sides);
     }
 
-    private static Dose dose(Random random) {
-        return new Dose(
+    private static Dose dose(Random random, List<Tread> steps) {
+        var graded = BlockDraft.usual(BlockForm.GRADED_SET)
+                .withSteps(steps)
+                .with("ceiling", 1 + random.nextInt(100))
+                .with("sets", 1 + random.nextInt(5))
+                .with("top-hold", random.nextInt(25))
+                .with("pull", random.nextInt(30))
+                .with("settle", random.nextInt(90))
+                .with("in", 1 + random.nextInt(5))
+                .with("out", 1 + random.nextInt(9));
+        var dose = new Dose(
                 Degrees.of(random.nextInt(60)),
-                random.nextInt(121),
-                1 + random.nextInt(5),
-                EffortPercent.of(1 + random.nextInt(100)),
-                random.nextInt(25),
-                random.nextInt(16),
-                random.nextInt(5));
+                List.of(
+                        BlockDraft.usual(BlockForm.CONTROLLED_ROTATION)
+                                .with("repetitions", random.nextInt(6))
+                                .with("seconds", 1 + random.nextInt(15)),
+                        BlockDraft.usual(BlockForm.SUPPORTED_HOLD).with("seconds", random.nextInt(121)),
+                        graded));
+        return random.nextInt(3) == 0 ? dose : dose.withHandsOff(1 + random.nextInt(4), 1 + random.nextInt(15));
     }
 
     @Test(dataProvider = "plans")
@@ -108,12 +115,14 @@ public class AnyPlanTest {
 
     @Test(dataProvider = "plans")
     public void blocksAreNamedOnceAndStayTogether(Plan plan) {
-        var seen = new HashSet<String>();
-        var last = "";
+        var seen = new HashSet<BlockId>();
+        BlockId last = null;
         for (var phase : Compiler.compile(plan).phases()) {
             if (!phase.blockId().equals(last)) {
-                assertThat(seen.add(phase.blockId())).as(phase.blockId()).isTrue();
-                assertThat(phase.blockId()).startsWith(phase.side().word());
+                assertThat(seen.add(phase.blockId()))
+                        .as(phase.blockId().toString())
+                        .isTrue();
+                assertThat(phase.blockId().side()).isEqualTo(phase.side());
                 last = phase.blockId();
             }
         }

@@ -10,6 +10,7 @@ import gradino.core.body.Sided;
 import gradino.core.intake.AnyLimits;
 import gradino.core.intake.Limits;
 import gradino.core.intake.RestrictionKind;
+import gradino.core.prescribe.SessionContext.LineFacts;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
 import gradino.core.quantity.UncertainAngle;
@@ -19,7 +20,10 @@ import org.testng.annotations.Test;
 
 public class PrescribeTest {
     private static final Plan PLAN =
-            Plan.first("hip-internal-rotation", "seated-90-90-rear", Sided.both(Degrees.of(12)), Side.RIGHT);
+            House.line("seated-90-90-rear", Method.RAMP_BOTH_WAYS, Side.RIGHT, Sided.both(House.newcomers(12)));
+    private static final RampPattern FIVE = new RampPattern(List.of(20, 40, 60, 80, 100).stream()
+            .map(e -> new EffortStep(EffortPercent.of(e), 5))
+            .toList());
 
     private static Plan both(Dose dose) {
         return PLAN.withDoses(Sided.both(dose));
@@ -41,7 +45,7 @@ public class PrescribeTest {
 
     @Test
     public void cutsTheStaircaseAtTheCeiling() {
-        var pattern = Method.rampBothWays().pattern();
+        var pattern = FIVE;
         assertThat(efforts(pattern.cappedAt(EffortPercent.of(50)))).containsExactly(20, 40, 50);
         assertThat(efforts(pattern.cappedAt(EffortPercent.of(40)))).containsExactly(20, 40);
         assertThat(efforts(pattern.cappedAt(EffortPercent.of(100)))).containsExactly(20, 40, 60, 80, 100);
@@ -87,29 +91,29 @@ public class PrescribeTest {
     @Test
     public void goesThroughRotationsHoldPressPullSettleOnTheWorseSideFirst() {
         var blocks = Compiler.compile(PLAN).phases().stream()
-                .map(Timeline.Phase::blockId)
+                .map(p -> p.blockId().toString())
                 .distinct()
                 .toList();
         assertThat(blocks)
                 .containsExactly(
-                        "right-set-up",
-                        "right-rotation",
-                        "right-supported-hold",
-                        "right-1-press",
-                        "right-1-pull",
-                        "right-1-settle",
-                        "right-2-press",
-                        "right-2-pull",
-                        "right-2-settle",
-                        "left-side-change",
-                        "left-rotation",
-                        "left-supported-hold",
-                        "left-1-press",
-                        "left-1-pull",
-                        "left-1-settle",
-                        "left-2-press",
-                        "left-2-pull",
-                        "left-2-settle");
+                        "l1-right-set-up",
+                        "l1-right-rotation",
+                        "l1-right-supported-hold",
+                        "l1-right-1-press",
+                        "l1-right-1-pull",
+                        "l1-right-1-settle",
+                        "l1-right-2-press",
+                        "l1-right-2-pull",
+                        "l1-right-2-settle",
+                        "l1-left-side-change",
+                        "l1-left-rotation",
+                        "l1-left-supported-hold",
+                        "l1-left-1-press",
+                        "l1-left-1-pull",
+                        "l1-left-1-settle",
+                        "l1-left-2-press",
+                        "l1-left-2-pull",
+                        "l1-left-2-settle");
     }
 
     @Test
@@ -148,37 +152,38 @@ public class PrescribeTest {
         assertThat(settle.breaths().get(2).atSecond() - settle.startSecond()).isEqualTo(12);
     }
 
-    private static List<Finding> check(Plan plan, PlanContext context) {
-        return PlanCheck.check(plan, context);
+    private static List<Finding> check(Plan plan, LineFacts facts) {
+        return LineCheck.check(plan, facts, Method.rampBothWays());
     }
 
-    private static PlanContext context(Limits limits, boolean newcomer, Integer minutes) {
-        return new PlanContext(
+    private static LineFacts facts(Limits limits, boolean newcomer) {
+        return new LineFacts(
                 limits,
                 newcomer,
-                minutes,
-                Sided.both(Optional.of(PLAN.dose(Side.LEFT))),
-                Sided.both(Optional.of(UncertainAngle.of(15, 1))));
+                Sided.both(Optional.of(PLAN.dose(Side.LEFT).angle())),
+                Sided.both(Optional.of(UncertainAngle.of(15, 1))),
+                !newcomer,
+                !newcomer);
     }
 
     @Test
     public void theFirstDoseHasNoFinding() {
-        assertThat(check(PLAN, context(Limits.NONE, true, 20))).isEmpty();
+        assertThat(check(PLAN, facts(Limits.NONE, true))).isEmpty();
     }
 
     @Test
     public void findsWhatIsUnsafeOrSenseless() {
         var dose = PLAN.dose(Side.LEFT);
-        var open = context(Limits.NONE, false, null);
+        var open = facts(Limits.NONE, false);
         assertThat(check(both(dose.withSets(0)), open))
                 .extracting(Finding::code)
-                .contains("no-sets");
+                .contains("out-of-bounds");
         assertThat(check(both(dose.withCeiling(EffortPercent.of(0))), open))
                 .extracting(Finding::code)
-                .contains("no-effort");
+                .contains("out-of-bounds");
         assertThat(check(both(dose.withSupportedHold(121)), open))
                 .extracting(Finding::path, Finding::code)
-                .contains(org.assertj.core.groups.Tuple.tuple("doses.left.supportedHoldSeconds", "hold-too-long"));
+                .contains(org.assertj.core.groups.Tuple.tuple("left[1].numbers.seconds", "hold-too-long"));
         assertThat(check(both(dose.withAngle(Degrees.of(16))), open))
                 .extracting(Finding::code)
                 .contains("above-range");
@@ -190,34 +195,19 @@ public class PrescribeTest {
     @Test
     public void findsARampThatFallsOrRepeats() {
         for (int second : List.of(20, 10)) {
-            var fall = new RampPattern(
-                    List.of(new EffortStep(EffortPercent.of(20), 5), new EffortStep(EffortPercent.of(second), 5)));
-            var plan = new Plan(
-                    PLAN.motion(),
-                    PLAN.position(),
-                    PLAN.method(),
-                    3,
-                    6,
-                    fall,
-                    10,
-                    40,
-                    new Breathing(4, 8),
-                    20,
-                    20,
-                    3,
-                    Side.LEFT,
-                    "",
-                    PLAN.doses());
-            assertThat(check(plan, PlanContext.unrestricted()))
+            var graded = PLAN.dose(Side.LEFT).blocks().get(2);
+            var fall = graded.withSteps(List.of(new BlockDraft.Tread(20, 5), new BlockDraft.Tread(second, 5)));
+            var dose = PLAN.dose(Side.LEFT).withBlocks(List.of(fall));
+            assertThat(check(both(dose), LineFacts.UNKNOWN))
                     .extracting(Finding::path, Finding::code)
-                    .containsExactly(org.assertj.core.groups.Tuple.tuple("press.steps[1].effort", "ramp-not-rising"));
+                    .contains(org.assertj.core.groups.Tuple.tuple("left[0].steps[1].effort", "ramp-not-rising"));
         }
     }
 
     @Test
     public void newcomersStayUnderSixtySecondsAndFiftyPercent() {
         var dose = PLAN.dose(Side.LEFT);
-        var newcomer = context(Limits.NONE, true, null);
+        var newcomer = facts(Limits.NONE, true);
         assertThat(check(both(dose.withCeiling(EffortPercent.of(60))), newcomer))
                 .extracting(Finding::code)
                 .contains("newcomer-ceiling");
@@ -229,39 +219,41 @@ public class PrescribeTest {
     @Test
     public void restrictionsBlockWhoeverAsks() {
         var capped = AnyLimits.of(40, true, false);
-        assertThat(check(PLAN, context(capped, false, null)))
+        assertThat(check(PLAN, facts(capped, false)))
                 .extracting(Finding::code, Finding::blocks)
                 .containsOnly(org.assertj.core.groups.Tuple.tuple("effort-cap", true));
         var deeper = both(PLAN.dose(Side.LEFT).withCeiling(EffortPercent.of(40)).withAngle(Degrees.of(13)));
-        assertThat(check(deeper, context(capped, false, null)))
+        assertThat(check(deeper, facts(capped, false)))
                 .extracting(Finding::code)
                 .containsOnly("no-deepening");
         for (var kind : RestrictionKind.values()) {
             if (kind.forbids()) {
-                assertThat(check(PLAN, context(AnyLimits.of(kind, null), false, null)))
+                assertThat(check(PLAN, facts(AnyLimits.of(kind, null), false)))
                         .extracting(Finding::code)
                         .containsOnly("stopped");
             }
         }
-        assertThat(check(PLAN, context(AnyLimits.of(RestrictionKind.CONTRACTION_CAP, 10.0), false, null)))
+        assertThat(check(PLAN, facts(AnyLimits.of(RestrictionKind.CONTRACTION_CAP, 10.0), false)))
                 .extracting(Finding::code)
                 .containsOnly("contraction-cap");
-        assertThat(check(PLAN, context(AnyLimits.of(RestrictionKind.ANGLE_CAP, 5.0), false, null)))
+        assertThat(check(PLAN, facts(AnyLimits.of(RestrictionKind.ANGLE_CAP, 5.0), false)))
                 .extracting(Finding::code)
                 .containsOnly("angle-cap");
     }
 
     @Test
     public void saysWhenTheMinutesDoNotSuffice() {
-        assertThat(check(PLAN, context(Limits.NONE, false, 8)))
-                .singleElement()
+        assertThat(SessionCheck.tooLong(Compiler.secondsOf(PLAN), 8))
+                .get()
                 .matches(f -> f.code().equals("too-long") && f.message().startsWith("8.6 min in 8 min"));
+        assertThat(SessionCheck.tooLong(480, 8)).isEmpty();
+        assertThat(SessionCheck.tooLong(3600, null)).isEmpty();
     }
 
     @Test
     public void refusesImpossibleNumbersQuotingThem() {
         assertThatThrownBy(() -> EffortPercent.of(101)).hasMessageContaining("101");
-        assertThatThrownBy(() -> PLAN.dose(Side.LEFT).withSets(-1)).hasMessageContaining("-1");
+        assertThatThrownBy(() -> PLAN.withSessionsPerWeek(15)).hasMessageContaining("15");
         assertThatThrownBy(() -> Degrees.of(Double.NaN)).hasMessageContaining("NaN");
         assertThatThrownBy(() -> new RampPattern(List.of())).hasMessageContaining("ramp steps");
     }
@@ -269,23 +261,29 @@ public class PrescribeTest {
     @Test
     public void unknownPlacesAreFindings() {
         var plan = new Plan(
-                "elbow-wiggle",
-                "ceiling",
-                "none",
-                3,
-                6,
-                PLAN.press(),
-                10,
-                40,
-                new Breathing(4, 8),
-                20,
-                20,
-                3,
-                Side.LEFT,
-                "",
-                PLAN.doses());
-        assertThat(check(plan, PlanContext.unrestricted()))
+                "elbow-wiggle", "ceiling", "none", SidePlan.ONE_AFTER_OTHER, Side.LEFT, 20, 20, 3, "", PLAN.doses());
+        assertThat(check(plan, LineFacts.UNKNOWN))
                 .extracting(Finding::code)
                 .containsExactly("unknown-motion", "unknown-position", "unknown-method");
+    }
+
+    @Test
+    public void aBlocksIdIsReadAsItIsWritten() {
+        for (var kind : BlockKind.values()) {
+            for (var way : BlockId.Way.values()) {
+                for (int n : List.of(1, 12)) {
+                    for (int set : List.of(0, 3)) {
+                        var id = new BlockId(n, Side.MIDLINE, set, kind, n, way);
+                        assertThat(id.toString()).matches("[A-Za-z0-9-]{1,64}");
+                        assertThat(BlockId.parse(id.toString())).isEqualTo(id);
+                    }
+                }
+            }
+        }
+        assertThat(BlockId.parse("l2-left-3-press-2-easier").label()).isEqualTo("set 3 press 2, easier");
+        for (var wrong :
+                List.of("", "left-1-press", "l1-left-1-sneeze", "l1-up-press", "l1-left-press-", "l1:left-press")) {
+            assertThatThrownBy(() -> BlockId.parse(wrong)).hasMessageContaining("'" + wrong + "'");
+        }
     }
 }

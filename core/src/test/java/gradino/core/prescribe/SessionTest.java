@@ -354,7 +354,9 @@ public class SessionTest {
                         "PRESS rr",
                         "REST m",
                         "SIDE_CHANGE fr");
-        assertThat(timeline.phases()).extracting(Timeline.Phase::blockId).contains("f:right-press", "f:right-press-2");
+        assertThat(timeline.phases())
+                .extracting(Timeline.Phase::blockId)
+                .contains(BlockId.parse("l1-right-press"), BlockId.parse("l1-right-press-2"));
     }
 
     @Test

@@ -58,7 +58,8 @@ public class VariantsTest {
                     .toList();
             assertThat(phases).isNotEmpty();
             if (v.kind() == Kind.EASIER) {
-                assertThat(v.phases()).allMatch(p -> p.blockId().equals(v.blockId() + Variants.EASIER_SUFFIX));
+                assertThat(v.phases())
+                        .allMatch(p -> p.blockId().equals(v.blockId().as(BlockId.Way.EASIER)));
                 assertThat(v.phases())
                         .extracting(Phase::side)
                         .containsOnly(phases.get(0).side());

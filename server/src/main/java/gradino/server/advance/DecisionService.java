@@ -19,7 +19,7 @@ import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.Plan;
 import gradino.server.advance.DecisionRepository.StoredDecision;
-import gradino.server.perform.SessionRepository;
+import gradino.server.perform.RunRepository;
 import gradino.server.platform.ClientChanges;
 import gradino.server.platform.Json;
 import gradino.server.platform.Problem;
@@ -28,6 +28,7 @@ import gradino.server.prescribe.EachLine;
 import gradino.server.prescribe.EachLine.Tried;
 import gradino.server.prescribe.Line;
 import gradino.server.prescribe.LineRepository;
+import gradino.server.prescribe.LineRepository.LineVersion;
 import gradino.server.prescribe.LineService;
 import java.time.Clock;
 import java.time.Instant;
@@ -47,7 +48,7 @@ public class DecisionService {
     private final StageMoves stages;
     private final LineService lines;
     private final LineRepository lineRows;
-    private final SessionRepository sessions;
+    private final RunRepository runs;
     private final PolicyService policies;
     private final Json json;
     private final Clock clock;
@@ -61,7 +62,7 @@ public class DecisionService {
             StageMoves stages,
             LineService lines,
             LineRepository lineRows,
-            SessionRepository sessions,
+            RunRepository runs,
             PolicyService policies,
             Json json,
             Clock clock) {
@@ -73,7 +74,7 @@ public class DecisionService {
         this.stages = stages;
         this.lines = lines;
         this.lineRows = lineRows;
-        this.sessions = sessions;
+        this.runs = runs;
         this.policies = policies;
         this.json = json;
         this.clock = clock;
@@ -213,7 +214,7 @@ public class DecisionService {
                 if (decision.dose() == null) {
                     throw Problem.invalid("dose", "required", "Say which dose instead.");
                 }
-                yield read(decision.dose(), proposal.from());
+                yield decision.dose();
             }
             case DECLINED -> {
                 if (decision.reason().isBlank()) {
@@ -223,14 +224,6 @@ public class DecisionService {
             }
             case EDITED -> throw Problem.invalid("answer", "invalid", "A plan is edited in Prescribe.");
         };
-    }
-
-    /** The other numbers of a composed dose are read off its blocks, whatever was sent beside them. */
-    private static Dose read(Dose wanted, Dose held) {
-        if (held.hasBlocks() != wanted.hasBlocks()) {
-            throw Problem.invalid("dose", "invalid", "A composed line keeps its blocks, another has none.");
-        }
-        return wanted.hasBlocks() ? Dose.composed(wanted.angle(), wanted.blocks()) : wanted;
     }
 
     private void keep(Line line, Decision decision, Proposal proposal, Dose after, Inputs inputs) {
@@ -265,8 +258,7 @@ public class DecisionService {
     private void heavierLessOften(Line line, Proposal proposal, Dose after, Instant now) {
         var plan = histories.inputs(line).plan();
         if (after.equals(proposal.to()) && proposal.sessionsPerWeek() < plan.sessionsPerWeek()) {
-            lineRows.addPlan(new LineRepository.PlanVersion(
-                    line.id(), plan.withSessionsPerWeek(proposal.sessionsPerWeek()), now, now));
+            lineRows.add(new LineVersion(line.id(), plan.withSessionsPerWeek(proposal.sessionsPerWeek()), now, now));
         }
     }
 
@@ -314,18 +306,17 @@ public class DecisionService {
     }
 
     private boolean isTrainedWith(StoredDecision decision) {
-        return sessions.isBegunSince(decision.lineId(), decision.decided().happenedAt());
+        return runs.isBegunSince(decision.lineId(), decision.decided().happenedAt());
     }
 
     /** A lower frequency that came with the decision goes with it. */
     private void asOftenAsBefore(Line line, StoredDecision decision, Instant now) {
-        var versions = lineRows.plans(line.id());
+        var versions = lineRows.versions(line.id());
         for (int i = 1; i < versions.size(); i++) {
             if (versions.get(i).recordedAt().equals(decision.decided().recordedAt())) {
                 int before = versions.get(i - 1).plan().sessionsPerWeek();
                 var newest = versions.get(versions.size() - 1).plan();
-                lineRows.addPlan(
-                        new LineRepository.PlanVersion(line.id(), newest.withSessionsPerWeek(before), now, now));
+                lineRows.add(new LineVersion(line.id(), newest.withSessionsPerWeek(before), now, now));
             }
         }
     }

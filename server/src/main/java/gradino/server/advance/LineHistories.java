@@ -19,7 +19,8 @@ import gradino.core.measure.LimiterReason.Wanted;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.Method;
 import gradino.core.prescribe.Plan;
-import gradino.core.prescribe.PlanContext;
+import gradino.core.prescribe.SessionContext.LineFacts;
+import gradino.core.prescribe.SessionDraft.LineDraft;
 import gradino.server.advance.DecisionRepository.StoredDecision;
 import gradino.server.advance.PauseRepository.StoredPause;
 import gradino.server.intake.Client;
@@ -28,14 +29,15 @@ import gradino.server.intake.IntakeRepository;
 import gradino.server.measure.NoiseService;
 import gradino.server.measure.Ranges;
 import gradino.server.perform.SessionRepository;
-import gradino.server.perform.TraceRepository;
-import gradino.server.perform.TraceRepository.Judged;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
+import gradino.server.prescribe.ComposeService;
+import gradino.server.prescribe.CompositionRepository;
+import gradino.server.prescribe.CompositionRepository.Saving;
 import gradino.server.prescribe.Line;
 import gradino.server.prescribe.LineHistory;
 import gradino.server.prescribe.LineRepository;
-import gradino.server.prescribe.LineRepository.PlanVersion;
+import gradino.server.prescribe.LineRepository.LineVersion;
 import gradino.server.prescribe.LineSets;
 import gradino.server.prescribe.Props;
 import java.time.Clock;
@@ -45,28 +47,24 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
+import java.util.Objects;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Gathers a line's recorded facts and lets core fold them. */
 @Component
 public class LineHistories implements LineHistory {
-    private static final String STOPPED =
-            "A stop sign ended a session and is not cleared in writing yet: nothing is trained until it is.";
-
     private final LineRepository lines;
     private final ClientRepository clients;
     private final IntakeRepository intakes;
     private final LineReadings readings;
     private final NoiseService noise;
     private final SessionRepository sessions;
-    private final TraceRepository traces;
     private final DecisionRepository decisions;
     private final PauseRepository pauses;
-    private final ComposedRuns composed;
+    private final LineRuns runs;
+    private final CompositionRepository sessionsKept;
     private final PolicyService policies;
     private final Clock clock;
 
@@ -77,10 +75,10 @@ public class LineHistories implements LineHistory {
             LineReadings readings,
             NoiseService noise,
             SessionRepository sessions,
-            TraceRepository traces,
             DecisionRepository decisions,
             PauseRepository pauses,
-            ComposedRuns composed,
+            LineRuns runs,
+            CompositionRepository sessionsKept,
             PolicyService policies,
             Clock clock) {
         this.lines = lines;
@@ -89,10 +87,10 @@ public class LineHistories implements LineHistory {
         this.readings = readings;
         this.noise = noise;
         this.sessions = sessions;
-        this.traces = traces;
         this.decisions = decisions;
         this.pauses = pauses;
-        this.composed = composed;
+        this.runs = runs;
+        this.sessionsKept = sessionsKept;
         this.policies = policies;
         this.clock = clock;
     }
@@ -133,10 +131,10 @@ public class LineHistories implements LineHistory {
                 events,
                 moment.instant(),
                 moment.zone().getId(),
-                Method.byId(plan.method()).isPresent() ? null : composed.ownMethod(plan.method()));
+                Method.byId(plan.method()).isPresent() ? null : ownMethod(plan.method()));
     }
 
-    private static void methods(List<PlanVersion> versions, List<Event> events) {
+    private static void methods(List<LineVersion> versions, List<Event> events) {
         for (int i = 1; i < versions.size(); i++) {
             var before = versions.get(i - 1).plan().method();
             var version = versions.get(i);
@@ -153,29 +151,16 @@ public class LineHistories implements LineHistory {
         return new Event.Paused(p.kind(), p.from().atStartOfDay(zone).toInstant(), until, p.recordedAt());
     }
 
-    /** With what gauges said; word that came later than the session's own counts as of then. */
     private void held(Line line, List<Event> events) {
-        var judged = judged(line).stream().collect(Collectors.groupingBy(Judged::sessionId));
-        for (var session : line.composed() == null ? sessions.held(line.id()) : composed.held(line, events)) {
-            var heard = judged.getOrDefault(session.record().id(), List.of());
-            var latest = heard.stream()
-                    .map(Judged::recordedAt)
-                    .max(Comparator.naturalOrder())
-                    .filter(session.recordedAt()::isBefore)
-                    .orElse(session.recordedAt());
-            var efforts = heard.stream().map(Judged::effort).toList();
-            events.add(new Event.SessionHeld(session.record().withEfforts(efforts), latest));
-        }
+        runs.held(line, events).forEach(h -> events.add(new Event.SessionHeld(h.record(), h.recordedAt())));
     }
 
-    private List<Judged> judged(Line line) {
-        var all = traces.judged(line.id());
-        return line.composed() == null
-                ? all
-                : all.stream()
-                        .filter(j -> ComposedRuns.isOf(line, j.effort().blockId()))
-                        .map(j -> ComposedRuns.alone(line, j))
-                        .toList();
+    /** A method of the studio. */
+    private Method ownMethod(String id) {
+        return sessionsKept.methods().stream()
+                .filter(m -> m.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> Problem.notFound("method"));
     }
 
     @Override
@@ -187,18 +172,9 @@ public class LineHistories implements LineHistory {
     }
 
     @Override
-    public PlanContext context(Line line) {
+    public LineFacts facts(Line line) {
         var inputs = inputs(line);
-        var state = inputs.state(policies.current());
-        var now = inputs.moment();
-        return new PlanContext(
-                inputs.client().limits(),
-                Advance.isNewcomer(state, policies.current(), now),
-                inputs.client().minutes(),
-                Sided.of(side -> Optional.of(state.side(side).dose())),
-                Sided.of(side -> Optional.ofNullable(state.side(side).passive())
-                        .map(r -> r.predict(now.instant(), policies.current().noise())
-                                .estimate())));
+        return Advance.facts(inputs.state(policies.current()), policies.current(), inputs.moment());
     }
 
     /** One stopped side holds the whole line back: sides are never silently unequal. */
@@ -215,21 +191,6 @@ public class LineHistories implements LineHistory {
                 .toList();
     }
 
-    /** What was composed is held back by any stop sign that nobody cleared, wherever it was felt. */
-    @Override
-    public List<Finding> forbids(String clientId) {
-        var cleared = intakes.clearances(clientId).stream()
-                .filter(c -> c.clearance().stopSigns())
-                .map(c -> c.clearance().clearsUpTo(c.happenedAt(), clock.getZone()))
-                .max(Comparator.naturalOrder())
-                .orElse(Instant.EPOCH);
-        return sessions.stopsOfClient(clientId).stream()
-                .filter(s -> s.happenedAt().isAfter(cleared))
-                .map(s -> Finding.blocking("session", "stop-sign", null, "", STOPPED))
-                .distinct()
-                .toList();
-    }
-
     @Override
     public void edited(Line line, Side side, Dose before, Dose after, Instant at) {
         var decided = new DoseDecided(
@@ -238,8 +199,8 @@ public class LineHistories implements LineHistory {
                 line.id(), decided, "", null, null, policies.current().version(), Advance.ENGINE_VERSION, null));
     }
 
-    private List<PlanVersion> versions(Line line) {
-        var versions = lines.plans(line.id());
+    private List<LineVersion> versions(Line line) {
+        var versions = lines.versions(line.id());
         if (versions.isEmpty()) {
             throw Problem.notFound("plan");
         }
@@ -247,7 +208,7 @@ public class LineHistories implements LineHistory {
     }
 
     /** The newest plan's shared part with the first plan's doses, which are the bases. */
-    private static Plan plan(List<PlanVersion> versions) {
+    private static Plan plan(List<LineVersion> versions) {
         return versions.get(versions.size() - 1)
                 .plan()
                 .withDoses(versions.get(0).plan().doses());
@@ -265,7 +226,7 @@ public class LineHistories implements LineHistory {
                 client.goalFor(line.motion()).orElse(null),
                 wanted.map(Wanted::flagAboveDegrees).orElse(null),
                 noise.gapLimit(),
-                line.composed() == null ? null : limb(client, line),
+                limb(client, line),
                 sessions.closedBeside(line.id(), since(moment)));
     }
 
@@ -274,9 +235,28 @@ public class LineHistories implements LineHistory {
         return moment.instant().minus(Duration.ofDays(days));
     }
 
+    /** What the rest of the sessions that a line stands in leaves of the client's minutes: the least of them. */
     private @Nullable Integer minutes(Client client, Line line, Plan plan) {
         var minutes = client.details().minutes();
-        return line.composed() == null ? minutes : composed.minutesLeft(line, plan, minutes);
+        if (minutes == null) {
+            return null;
+        }
+        return sessionsKept.of(line.clientId()).stream()
+                .filter(s -> s.has(line.id()))
+                .map(s -> plan.minutesLeft(minutes, seconds(s)))
+                .min(Comparator.naturalOrder())
+                .orElse(minutes);
+    }
+
+    /** As its lines were last prescribed: nothing is folded to tell the time. */
+    private int seconds(Saving session) {
+        var body = Objects.requireNonNull(session.body());
+        return ComposeService.timeline(body.with(this::prescribed)).seconds();
+    }
+
+    private LineDraft prescribed(String lineId) {
+        var versions = lines.versions(lineId);
+        return versions.get(versions.size() - 1).plan().draft(lineId);
     }
 
     /** What a load hangs on. */

@@ -1,7 +1,6 @@
 package gradino.server.advance;
 
 import gradino.core.advance.Event;
-import gradino.core.measure.Instrument;
 import gradino.core.measure.Mode;
 import gradino.core.measure.Warmth;
 import gradino.server.measure.Measurement;
@@ -32,27 +31,19 @@ class LineReadings {
         var cold = here.stream()
                 .filter(m -> m.warmth() == Warmth.COLD && m.mode() != Mode.HANDS_OFF)
                 .toList();
-        var instrument = instrument(line, cold);
+        // The series of the newest reading: nobody chose another for the line.
+        var newest = cold.stream().max(Comparator.comparing(Measurement::happenedAt));
         cold.stream()
-                .filter(m -> m.instrument() == instrument)
+                .filter(m ->
+                        newest.filter(n -> n.instrument() == m.instrument()).isPresent())
                 .forEach(m -> events.add(new Event.MeasuredCold(
-                        ComposedRuns.onSide(m.side()), m.mode(), m.reading(book), m.endFeel(), m.recordedAt())));
+                        LineRuns.onSide(m.side()), m.mode(), m.reading(book), m.endFeel(), m.recordedAt())));
     }
 
     private static void graded(Measurement m, List<Event> events) {
         var grade = m.controlGrade();
         if (grade != null) {
-            events.add(new Event.ControlGraded(ComposedRuns.onSide(m.side()), grade, m.happenedAt(), m.recordedAt()));
+            events.add(new Event.ControlGraded(LineRuns.onSide(m.side()), grade, m.happenedAt(), m.recordedAt()));
         }
-    }
-
-    /** A composed line takes the series of the newest reading: nobody chose one for it. */
-    private static Instrument instrument(Line line, List<Measurement> cold) {
-        return line.composed() == null
-                ? line.instrument()
-                : cold.stream()
-                        .max(Comparator.comparing(Measurement::happenedAt))
-                        .map(Measurement::instrument)
-                        .orElse(line.instrument());
     }
 }

@@ -169,7 +169,7 @@ public class LookBackService {
             if (!wanted.isEmpty() && !wanted.contains(client.id())) {
                 continue;
             }
-            for (var line : lineRows.trained(client.id())) {
+            for (var line : lineRows.of(client.id())) {
                 var tried = each.tried(line, () -> {
                     var inputs = histories.inputs(line, now);
                     return Backtest.of(inputs.start(), inputs.events(), now, one, other);

@@ -16,10 +16,10 @@ import gradino.core.prescribe.SidePlan;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.platform.StudioClock;
-import gradino.server.prescribe.CompositionRepository;
 import gradino.server.prescribe.EachLine;
 import gradino.server.prescribe.Line;
 import gradino.server.prescribe.LineRepository;
+import gradino.server.prescribe.Program;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -33,7 +33,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class QueueService {
     private final ClientService clients;
     private final LineRepository lines;
-    private final CompositionRepository compositions;
+    private final Program program;
     private final LineStates states;
     private final EachLine each;
     private final PolicyService policies;
@@ -42,14 +42,14 @@ public class QueueService {
     QueueService(
             ClientService clients,
             LineRepository lines,
-            CompositionRepository compositions,
+            Program program,
             LineStates states,
             EachLine each,
             PolicyService policies,
             Clock clock) {
         this.clients = clients;
         this.lines = lines;
-        this.compositions = compositions;
+        this.program = program;
         this.states = states;
         this.each = each;
         this.policies = policies;
@@ -59,7 +59,7 @@ public class QueueService {
     /**
      * One side of a line in the queue.
      *
-     * @param session that the line is part of; null for a line with a plan of its own
+     * @param session names of those that the line stands in; null where it stands in none
      * @param midline it has no sides: the left stands for the whole
      * @param plain may be accepted among others at once
      * @param to the dose that would be accepted
@@ -103,7 +103,7 @@ public class QueueService {
         var found = new ArrayList<Waiting>();
         var unjudged = new ArrayList<Unjudged>();
         for (var client : clients.mine()) {
-            for (var line : lines.trained(client.id())) {
+            for (var line : lines.of(client.id())) {
                 var tried = each.tried(line, () -> of(client, line, policy, now));
                 tried.found().ifPresent(found::addAll);
                 var trouble = tried.trouble();
@@ -125,7 +125,7 @@ public class QueueService {
                 client.details().name(),
                 line.id(),
                 line.motion(),
-                each.tried(line, () -> compositions.nameOf(line)).value(),
+                each.tried(line, () -> program.names(line)).value(),
                 trouble);
     }
 
@@ -138,7 +138,7 @@ public class QueueService {
                 found.add(waiting(
                         client,
                         line,
-                        compositions.nameOf(line),
+                        program.names(line),
                         states.now().plan().sides() == SidePlan.MIDLINE,
                         proposal,
                         states.sinceLastWeek(proposal, policy, now)));

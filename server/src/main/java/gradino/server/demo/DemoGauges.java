@@ -12,7 +12,7 @@ import gradino.core.perform.ReferenceContraction;
 import gradino.core.prescribe.Block.Direction;
 import gradino.core.prescribe.Timeline;
 import gradino.core.prescribe.Timeline.Phase;
-import gradino.server.perform.SessionRepository.Opened;
+import gradino.server.perform.RunRepository.Run;
 import gradino.server.perform.SessionRepository.StoredBlock;
 import gradino.server.perform.TraceRepository;
 import gradino.server.perform.TraceRepository.StoredReference;
@@ -41,7 +41,7 @@ class DemoGauges {
     }
 
     /** Three tries for each side and direction, then every contraction of the session. */
-    void hear(Opened session, List<StoredBlock> blocks, Timeline timeline, Manner manner) {
+    void hear(Run run, List<StoredBlock> blocks, Timeline timeline, Manner manner) {
         var full = new HashMap<String, Double>();
         for (var block : blocks) {
             var phases = timeline.phases().stream()
@@ -51,7 +51,7 @@ class DemoGauges {
             if (direction != Direction.NONE) {
                 var side = block.block().side();
                 double newtons = full.computeIfAbsent(
-                        side.word() + direction, k -> reference(session, side, direction, block.happenedAt()));
+                        side.word() + direction, k -> reference(run, side, direction, block.happenedAt()));
                 trace(block, phases, newtons, manner);
             }
         }
@@ -61,8 +61,8 @@ class DemoGauges {
         return new Pressing(new SimulatedPerson(manner, STRENGTH_NEWTONS, seed.hashCode()));
     }
 
-    private double reference(Opened session, Side side, Direction direction, Instant at) {
-        var id = session.id() + "-" + side.word() + "-" + direction.name().toLowerCase(Locale.ROOT);
+    private double reference(Run run, Side side, Direction direction, Instant at) {
+        var id = run.id() + "-" + side.word() + "-" + direction.name().toLowerCase(Locale.ROOT);
         var pressing = person(Manner.GOOD, id);
         var tries = new ArrayList<Samples>();
         for (int i = 0; i < TRIES; i++) {
@@ -76,16 +76,16 @@ class DemoGauges {
                         tries.stream().map(t -> t.read().trace().orElseThrow()).toList())
                 .newtons()
                 .orElseThrow();
-        var plan = session.plan();
+        var line = run.draft().lines().get(0);
         traces.add(new StoredReference(
                 id,
-                session.clientId(),
-                session.id(),
-                plan.motion(),
-                plan.position(),
+                run.clientId(),
+                run.id(),
+                line.motion(),
+                line.position(),
                 side,
                 direction,
-                plan.dose(side).angle(),
+                line.dose(side).angle(),
                 newtons,
                 new Samples(
                         tries.stream().flatMap(t -> t.millis().stream()).toList(),

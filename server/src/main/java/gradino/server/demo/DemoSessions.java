@@ -2,17 +2,18 @@ package gradino.server.demo;
 
 import gradino.core.advance.Moment;
 import gradino.core.perform.Observer;
+import gradino.core.prescribe.Arrangement;
+import gradino.core.prescribe.Plan;
 import gradino.core.quantity.Tenths;
+import gradino.server.perform.RunRepository;
+import gradino.server.perform.RunRepository.Run;
 import gradino.server.perform.SessionRepository;
 import gradino.server.perform.SessionRepository.Closed;
 import gradino.server.perform.SessionRepository.Morning;
-import gradino.server.perform.VisitRepository;
-import gradino.server.perform.VisitRepository.Visit;
 import gradino.server.prescribe.ComposeService;
-import gradino.server.prescribe.ComposedLines;
-import gradino.server.prescribe.CompositionRepository;
-import gradino.server.prescribe.CompositionRepository.Composition;
+import gradino.server.prescribe.CompositionRepository.Saving;
 import gradino.server.prescribe.LineRepository;
+import gradino.server.prescribe.Program;
 import gradino.server.prescribe.SuggestService;
 import java.time.Instant;
 import java.util.List;
@@ -30,53 +31,49 @@ class DemoSessions {
     private static final long SEED = 12;
 
     private final SuggestService suggestions;
-    private final CompositionRepository compositions;
-    private final ComposedLines composed;
+    private final Program program;
     private final LineRepository lines;
-    private final VisitRepository visits;
+    private final RunRepository runs;
     private final SessionRepository sessions;
     private final DemoTeller teller;
 
     DemoSessions(
             SuggestService suggestions,
-            CompositionRepository compositions,
-            ComposedLines composed,
+            Program program,
             LineRepository lines,
-            VisitRepository visits,
+            RunRepository runs,
             SessionRepository sessions,
             DemoTeller teller) {
         this.suggestions = suggestions;
-        this.compositions = compositions;
-        this.composed = composed;
+        this.program = program;
         this.lines = lines;
-        this.visits = visits;
+        this.runs = runs;
         this.sessions = sessions;
         this.teller = teller;
     }
 
     void tell(Moment now) {
-        var composition = new Composition(
-                SESSION,
-                CLIENT,
-                null,
-                "Before the wall",
-                suggestions.suggest(CLIENT).draft(),
-                DemoTeller.at(now, COMPOSED_DAYS_AGO, 12));
-        compositions.insert(composition);
-        composed.adopt();
+        var draft = suggestions.suggest(CLIENT).draft();
+        var at = DemoTeller.at(now, COMPOSED_DAYS_AGO, 12);
+        for (var line : draft.lines()) {
+            program.open(CLIENT, line.id(), Plan.of(line), null, at);
+        }
+        var session = new Saving(SESSION, CLIENT, null, "Before the wall", Arrangement.of(draft), at);
+        program.keep(session);
         var random = new Random(SEED);
         for (int ago : RUN_DAYS_AGO) {
-            run(composition, DemoTeller.at(now, ago, 7), random);
-            lines.ofComposition(CLIENT, SESSION)
-                    .forEach(line -> teller.decide(line, now.at(DemoTeller.at(now, ago - 1, 11))));
+            run(session, DemoTeller.at(now, ago, 7), random);
+            for (var line : draft.lines()) {
+                teller.decide(lines.find(line.id()).orElseThrow(), now.at(DemoTeller.at(now, ago - 1, 11)));
+            }
         }
     }
 
-    private void run(Composition composition, Instant at, Random random) {
-        var draft = composed.inForce(composition);
+    private void run(Saving session, Instant at, Random random) {
+        var draft = program.inForce(session);
         var timeline = ComposeService.timeline(draft);
         var id = SESSION + "-" + at.toEpochMilli();
-        visits.open(new Visit(id, CLIENT, SESSION, composition.name(), draft, at, at), timeline);
+        runs.open(new Run(id, CLIENT, SESSION, session.name(), draft, at, at), timeline);
         sessions.addBlocks(DemoTeller.done(id, timeline, at, 0, true, random));
         var end = at.plusSeconds(timeline.seconds());
         sessions.close(new Closed(

@@ -5,11 +5,13 @@ import gradino.core.advance.Event.Answer;
 import gradino.core.advance.Event.DoseDecided;
 import gradino.core.advance.Moment;
 import gradino.core.advance.Policy;
-import gradino.core.advance.Start;
+import gradino.core.advance.SessionStart;
 import gradino.core.because.Verdict;
+import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.measure.GapLimit;
+import gradino.core.measure.Limiter;
 import gradino.core.measure.Mode;
 import gradino.core.measure.NoiseBook;
 import gradino.core.measure.SeriesKey;
@@ -18,9 +20,14 @@ import gradino.core.perform.Observer;
 import gradino.core.perform.Pain;
 import gradino.core.perform.PainKind;
 import gradino.core.perform.PhaseDone;
+import gradino.core.prescribe.Arrangement;
+import gradino.core.prescribe.BlockId;
 import gradino.core.prescribe.BlockKind;
-import gradino.core.prescribe.Compiler;
+import gradino.core.prescribe.Method;
 import gradino.core.prescribe.PhaseKind;
+import gradino.core.prescribe.Plan;
+import gradino.core.prescribe.SessionDraft;
+import gradino.core.prescribe.SessionDraft.StationDraft;
 import gradino.core.prescribe.Timeline;
 import gradino.core.quantity.PainScore;
 import gradino.core.quantity.Tenths;
@@ -34,15 +41,17 @@ import gradino.server.measure.ColdSeries;
 import gradino.server.measure.Measurement;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.measure.Ranges;
+import gradino.server.perform.RunRepository;
+import gradino.server.perform.RunRepository.Run;
 import gradino.server.perform.SessionRepository;
 import gradino.server.perform.SessionRepository.Closed;
 import gradino.server.perform.SessionRepository.Morning;
-import gradino.server.perform.SessionRepository.Opened;
 import gradino.server.perform.SessionRepository.StoredBlock;
 import gradino.server.platform.Json;
+import gradino.server.prescribe.ComposeService;
+import gradino.server.prescribe.CompositionRepository.Saving;
 import gradino.server.prescribe.Line;
-import gradino.server.prescribe.LineRepository;
-import gradino.server.prescribe.LineRepository.PlanVersion;
+import gradino.server.prescribe.Program;
 import gradino.server.prescribe.Props;
 import java.time.Instant;
 import java.time.LocalTime;
@@ -51,6 +60,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -67,7 +77,8 @@ class DemoTeller {
     private final IntakeRepository intakes;
     private final DemoBody body;
     private final MeasurementRepository measurements;
-    private final LineRepository lines;
+    private final Program program;
+    private final RunRepository runs;
     private final SessionRepository sessions;
     private final DecisionRepository decisions;
     private final DemoGauges gauges;
@@ -79,7 +90,8 @@ class DemoTeller {
             IntakeRepository intakes,
             DemoBody body,
             MeasurementRepository measurements,
-            LineRepository lines,
+            Program program,
+            RunRepository runs,
             SessionRepository sessions,
             DecisionRepository decisions,
             DemoGauges gauges,
@@ -89,7 +101,8 @@ class DemoTeller {
         this.intakes = intakes;
         this.body = body;
         this.measurements = measurements;
-        this.lines = lines;
+        this.program = program;
+        this.runs = runs;
         this.sessions = sessions;
         this.decisions = decisions;
         this.gauges = gauges;
@@ -143,17 +156,22 @@ class DemoTeller {
         var row = new Ranges(client, NoiseBook.house(), GapLimit.HOUSE, at, zone)
                 .of(ColdSeries.of(measurements.of(life.id())), life.motion(), life.position(), life.instrument())
                 .orElseThrow();
-        var passive = Sided.of(side -> row.passive(side).orElseThrow());
-        var plan = Start.firstPlan(
-                life.motion(),
-                life.position(),
-                passive,
-                Props.grid(client, life.position()),
+        var wish = new SessionStart.Wish(
+                Catalogue.motion(life.motion()).orElseThrow(),
+                Catalogue.position(life.position()).orElseThrow(),
+                Sided.both(Limiter.RANGE),
+                Sided.of(side -> row.passive(side)),
                 client.limits(life.motion(), at, zone),
-                Policy.house());
-        var line = new Line(life.id() + "-line", life.id(), life.motion(), life.position(), life.instrument(), at, at);
-        lines.insert(line);
-        lines.addPlan(new PlanVersion(line.id(), plan, at, at));
+                false,
+                true);
+        var grid = Props.grid(client, life.position());
+        var asked = new SessionStart.Asked(
+                List.of(), List.of(), null, (position, angle) -> grid.roundDown(angle), Policy.house());
+        var id = life.id() + "-line";
+        var draft = SessionStart.line(wish, asked, Optional.of(Method.rampBothWays()), id);
+        var line = program.open(life.id(), id, Plan.of(draft), null, at);
+        var alone = Arrangement.of(new SessionDraft(List.of(), List.of(StationDraft.of(draft))));
+        program.keep(new Saving(life.id() + "-daily", life.id(), null, "Hip, inward rotation", alone, at));
         return line;
     }
 
@@ -187,18 +205,19 @@ class DemoTeller {
         var at = day.at();
         int pain = day.pain();
         boolean last = day.last();
-        var plan = histories.current(line);
-        var timeline = Compiler.compile(plan);
+        var draft = new SessionDraft(
+                List.of(), List.of(StationDraft.of(histories.current(line).draft(line.id()))));
+        var timeline = ComposeService.timeline(draft);
         var id = line.id() + "-" + at.toEpochMilli();
-        var opened = new Opened(id, line.id(), life.id(), plan, at, at);
-        sessions.open(opened, timeline);
+        var run = new Run(id, life.id(), life.id() + "-daily", "Hip, inward rotation", draft, at, at);
+        runs.open(run, timeline);
         boolean whole = last || random.nextDouble() < life.diligence();
         var end = at.plusSeconds(timeline.seconds());
         var done = done(id, timeline, at, pain, whole, random);
         sessions.addBlocks(done);
         var manner = life.besides().gauges();
         if (manner != null && day.daysAgo() <= GAUGED_DAYS) {
-            gauges.hear(opened, done, timeline, manner);
+            gauges.hear(run, done, timeline, manner);
         }
         sessions.close(new Closed(
                 id, Observer.COACH, Tenths.of(4 + random.nextInt(3)), null, null, "", end, end.plusSeconds(60)));
@@ -212,7 +231,7 @@ class DemoTeller {
     /** Every block of a timeline as it was done. */
     static List<StoredBlock> done(
             String sessionId, Timeline timeline, Instant at, int pain, boolean whole, Random random) {
-        Map<String, List<Timeline.Phase>> blocks = timeline.phases().stream()
+        Map<BlockId, List<Timeline.Phase>> blocks = timeline.phases().stream()
                 .filter(p -> p.block() != BlockKind.SET_UP && p.block() != BlockKind.SIDE_CHANGE)
                 .collect(Collectors.groupingBy(Timeline.Phase::blockId, LinkedHashMap::new, Collectors.toList()));
         return blocks.values().stream()

@@ -1,10 +1,11 @@
 package gradino.server.exchange;
 
+import gradino.core.prescribe.Arrangement;
 import gradino.core.prescribe.Method;
 import gradino.core.prescribe.SessionDraft;
+import gradino.server.perform.RunRepository.Run;
 import gradino.server.perform.SessionRepository.Closed;
-import gradino.server.perform.VisitRepository.Visit;
-import gradino.server.prescribe.CompositionRepository.Composition;
+import gradino.server.prescribe.CompositionRepository.Saving;
 import gradino.server.prescribe.CompositionRepository.StudioMethod;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -26,15 +27,15 @@ final class ComposedTables {
                     "",
                     r.instant("recorded_at")));
 
-    /** What was composed as it was run, with how it ended. */
-    record RunRow(Visit visit, @Nullable Closed closed) {}
+    /** A run with how it ended. */
+    record RunRow(Run run, @Nullable Closed closed) {}
 
     static final CsvTable<RunRow> RUNS = new CsvTable<>(
-            "composed-runs.csv",
+            "runs.csv",
             List.of(
-                    "session_id",
+                    "run_id",
                     "client_id",
-                    "composition_id",
+                    "session_id",
                     "name",
                     "session_json",
                     "started_at",
@@ -50,41 +51,43 @@ final class ComposedTables {
             ComposedTables::run);
 
     private static List<@Nullable Object> cells(RunRow row) {
-        var v = row.visit();
+        var run = row.run();
         var cells = new ArrayList<@Nullable Object>(Arrays.asList(
-                v.id(),
-                v.clientId(),
-                v.compositionId(),
-                v.name(),
-                CellJson.write(v.draft()),
-                v.happenedAt(),
-                v.recordedAt()));
+                run.id(),
+                run.clientId(),
+                run.sessionId(),
+                run.name(),
+                CellJson.write(run.draft()),
+                run.happenedAt(),
+                run.recordedAt()));
         cells.addAll(SessionTables.cells(row.closed()));
         return cells;
     }
 
     private static RunRow run(CsvRow r) {
         var started = r.instant("started_at");
-        var visit = new Visit(
-                r.required("session_id"),
+        var run = new Run(
+                r.required("run_id"),
                 r.required("client_id"),
-                r.required("composition_id"),
+                r.isEmpty("session_id") ? null : r.text("session_id"),
                 r.required("name"),
                 r.read("session_json", EMPTY, text -> CellJson.read(text, SessionDraft.class)),
                 started,
                 r.instant("recorded_at", started));
-        return new RunRow(visit, r.isEmpty("ended_at") ? null : SessionTables.closed(r, started));
+        return new RunRow(run, r.isEmpty("ended_at") ? null : SessionTables.closed(r, started));
     }
 
-    static final CsvTable<Composition> SESSIONS = new CsvTable<>(
-            "composed-sessions.csv",
-            List.of("composition_id", "client_id", "name", "session_json", "recorded_at"),
-            c -> Arrays.asList(c.id(), c.clientId(), c.name(), CellJson.write(c.draft()), c.recordedAt()),
-            r -> new Composition(
-                    r.required("composition_id"),
+    /** Each saving a row; without lines: removed. */
+    static final CsvTable<Saving> SESSIONS = new CsvTable<>(
+            "sessions.csv",
+            List.of("session_id", "client_id", "name", "arrangement_json", "recorded_at"),
+            s -> Arrays.asList(
+                    s.id(), s.clientId(), s.name(), s.body() == null ? null : CellJson.write(s.body()), s.recordedAt()),
+            r -> new Saving(
+                    r.required("session_id"),
                     r.required("client_id"),
                     null,
                     r.required("name"),
-                    r.read("session_json", EMPTY, text -> CellJson.read(text, SessionDraft.class)),
+                    r.optional("arrangement_json", text -> CellJson.read(text, Arrangement.class)),
                     r.instant("recorded_at")));
 }

@@ -7,7 +7,7 @@ import org.springframework.stereotype.Repository;
 /** Knows every table that holds something of a client's. */
 @Repository
 class ErasureRepository {
-    private static final String OWN_SESSIONS = "(SELECT id FROM session WHERE client_id = ?1)";
+    private static final String OWN_RUNS = "(SELECT id FROM run WHERE client_id = ?1)";
     private static final String OWN_LINES = "(SELECT id FROM line WHERE client_id = ?1)";
 
     /** What refers to others before what is referred to. */
@@ -16,16 +16,17 @@ class ErasureRepository {
             "home_link WHERE client_id = ?1",
             "home_note WHERE client_id = ?1",
             "reference_contraction WHERE client_id = ?1",
-            "trace WHERE session_id IN " + OWN_SESSIONS,
-            "morning WHERE session_id IN " + OWN_SESSIONS,
-            "session_close WHERE session_id IN " + OWN_SESSIONS,
-            "session_block WHERE session_id IN " + OWN_SESSIONS,
-            "session WHERE client_id = ?1",
+            "trace WHERE run_id IN " + OWN_RUNS,
+            "morning WHERE run_id IN " + OWN_RUNS,
+            "run_close WHERE run_id IN " + OWN_RUNS,
+            "run_block WHERE run_id IN " + OWN_RUNS,
+            "run_line WHERE run_id IN " + OWN_RUNS,
+            "run WHERE client_id = ?1",
             "decision_undo WHERE decision_id IN (SELECT id FROM decision WHERE line_id IN " + OWN_LINES + ")",
             "decision WHERE line_id IN " + OWN_LINES,
-            "plan WHERE line_id IN " + OWN_LINES,
+            "line_version WHERE line_id IN " + OWN_LINES,
             "line WHERE client_id = ?1",
-            "composition WHERE client_id = ?1",
+            "session WHERE client_id = ?1",
             "movement_result WHERE client_id = ?1",
             "assessment WHERE client_id = ?1",
             "battery WHERE client_id = ?1",
@@ -33,7 +34,6 @@ class ErasureRepository {
             "clearance WHERE client_id = ?1",
             "coach_restriction WHERE client_id = ?1",
             "screening WHERE client_id = ?1",
-            "restriction WHERE client_id = ?1",
             "client_pause WHERE client_id = ?1",
             "client_goal WHERE details_id IN (SELECT id FROM client_details WHERE client_id = ?1)",
             "client_details WHERE client_id = ?1",

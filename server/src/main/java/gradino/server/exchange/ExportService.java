@@ -8,10 +8,10 @@ import gradino.server.intake.ClientRepository;
 import gradino.server.intake.IntakeRepository;
 import gradino.server.measure.BatteryRepository;
 import gradino.server.measure.MeasurementRepository;
+import gradino.server.perform.RunRepository;
 import gradino.server.perform.SessionRepository;
 import gradino.server.perform.SessionRepository.Closed;
 import gradino.server.perform.TraceRepository;
-import gradino.server.perform.VisitRepository;
 import gradino.server.platform.Problem;
 import gradino.server.prescribe.CompositionRepository;
 import gradino.server.prescribe.LineRepository;
@@ -42,7 +42,7 @@ public class ExportService {
     private final BatteryRepository batteries;
     private final MeasurementRepository measurements;
     private final SessionRepository sessions;
-    private final VisitRepository visits;
+    private final RunRepository runs;
     private final TraceRepository traces;
     private final NoteRepository notes;
     private final PolicyRepository policies;
@@ -57,7 +57,7 @@ public class ExportService {
             BatteryRepository batteries,
             MeasurementRepository measurements,
             SessionRepository sessions,
-            VisitRepository visits,
+            RunRepository runs,
             TraceRepository traces,
             NoteRepository notes,
             PolicyRepository policies,
@@ -70,7 +70,7 @@ public class ExportService {
         this.batteries = batteries;
         this.measurements = measurements;
         this.sessions = sessions;
-        this.visits = visits;
+        this.runs = runs;
         this.traces = traces;
         this.notes = notes;
         this.policies = policies;
@@ -109,19 +109,17 @@ public class ExportService {
                         out);
             case "policies.csv" -> print(AdvanceTables.POLICIES, policies.all(), Function.identity(), out);
             case "pauses.csv" -> print(AdvanceTables.PAUSES, pauses.all(), Function.identity(), out);
-            case "plans.csv" -> print(PlanTables.LINES, lineRows(), Function.identity(), out);
+            case "lines.csv" -> print(PlanTables.LINES, lineRows(), Function.identity(), out);
             case "studio-methods.csv" ->
                 print(ComposedTables.METHODS, compositions.allMethods(), Function.identity(), out);
-            case "composed-sessions.csv" ->
-                print(ComposedTables.SESSIONS, compositions.all(), Function.identity(), out);
+            case "sessions.csv" -> print(ComposedTables.SESSIONS, compositions.all(), Function.identity(), out);
             case "batteries.csv" -> print(BatteryTables.BATTERIES, batteries.all(), Function.identity(), out);
             case "assessments.csv" ->
                 print(BatteryTables.ASSESSMENTS, batteries.allAssessments(), Function.identity(), out);
             case "movements.csv" -> print(BatteryTables.MOVEMENTS, batteries.allResults(), Function.identity(), out);
             case "measurements.csv" ->
                 print(MeasurementTables.MEASUREMENTS, measurements.all(), Function.identity(), out);
-            case "sessions.csv" -> print(SessionTables.SESSIONS, sessionRows(), Function.identity(), out);
-            case "composed-runs.csv" -> print(ComposedTables.RUNS, runRows(), Function.identity(), out);
+            case "runs.csv" -> print(ComposedTables.RUNS, runRows(), Function.identity(), out);
             case "blocks.csv" -> print(SessionTables.BLOCKS, sessions.allBlocks(), Function.identity(), out);
             case "mornings.csv" -> print(SessionTables.MORNINGS, sessions.allMornings(), Function.identity(), out);
             case "home-notes.csv" -> print(HomeTables.NOTES, notes.all(), Function.identity(), out);
@@ -135,26 +133,13 @@ public class ExportService {
 
     private List<PlanTables.LineRow> lineRows() {
         return lines.all().stream()
-                .flatMap(line -> lines.plans(line.id()).stream().map(v -> new PlanTables.LineRow(line, v)))
-                .toList();
-    }
-
-    private List<SessionTables.SessionRow> sessionRows() {
-        var closed = sessions.allClosed().stream().collect(Collectors.toMap(Closed::sessionId, c -> c));
-        return sessions.all().stream()
-                .map(s -> new SessionTables.SessionRow(
-                        s.id(),
-                        s.lineId(),
-                        s.happenedAt(),
-                        s.recordedAt(),
-                        s.plan().doses(),
-                        closed.get(s.id())))
+                .flatMap(line -> lines.versions(line.id()).stream().map(v -> new PlanTables.LineRow(line, v)))
                 .toList();
     }
 
     private List<ComposedTables.RunRow> runRows() {
         var closed = sessions.allClosed().stream().collect(Collectors.toMap(Closed::sessionId, c -> c));
-        return visits.all().stream()
+        return runs.all().stream()
                 .map(v -> new ComposedTables.RunRow(v, closed.get(v.id())))
                 .toList();
     }

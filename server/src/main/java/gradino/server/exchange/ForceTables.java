@@ -3,6 +3,7 @@ package gradino.server.exchange;
 import gradino.core.body.Side;
 import gradino.core.effort.TraceCode.Samples;
 import gradino.core.prescribe.Block.Direction;
+import gradino.core.prescribe.BlockId;
 import gradino.core.quantity.Degrees;
 import gradino.server.perform.TraceRepository.StoredReference;
 import gradino.server.perform.TraceRepository.StoredTrace;
@@ -24,7 +25,7 @@ final class ForceTables {
             List.of(
                     "reference_id",
                     "client_id",
-                    "session_id",
+                    "run_id",
                     "motion",
                     "position",
                     "side",
@@ -52,7 +53,7 @@ final class ForceTables {
                 return new StoredReference(
                         r.required("reference_id"),
                         r.required("client_id"),
-                        r.isEmpty("session_id") ? null : r.text("session_id"),
+                        r.isEmpty("run_id") ? null : r.text("run_id"),
                         r.required("motion"),
                         r.required("position"),
                         r.choice("side", Side.LEFT),
@@ -68,7 +69,7 @@ final class ForceTables {
             "traces.csv",
             List.of(
                     "trace_id",
-                    "session_id",
+                    "run_id",
                     "block",
                     "side",
                     "reference_newtons",
@@ -79,7 +80,7 @@ final class ForceTables {
             t -> Arrays.<@Nullable Object>asList(
                     t.id(),
                     t.sessionId(),
-                    t.blockId(),
+                    t.blockId().toString(),
                     CsvRow.word(t.side()),
                     t.referenceNewtons(),
                     t.phaseSeconds().stream().map(String::valueOf).collect(Collectors.joining(" ")),
@@ -90,8 +91,8 @@ final class ForceTables {
                 var happened = r.instant("happened_at");
                 return new StoredTrace(
                         r.required("trace_id"),
-                        r.required("session_id"),
-                        r.required("block"),
+                        r.required("run_id"),
+                        r.read("block", SessionTables.NO_BLOCK, BlockId::parse),
                         r.choice("side", Side.LEFT),
                         r.optional("reference_newtons", ForceTables::newtons),
                         r.read("phase_seconds", List.of(), ForceTables::seconds),

@@ -4,36 +4,33 @@ import gradino.core.because.Finding;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Position;
 import gradino.core.body.Side;
+import gradino.core.body.Sided;
 import gradino.core.measure.Tape;
-import gradino.core.prescribe.DoseChange;
-import gradino.core.prescribe.Method;
+import gradino.core.prescribe.Arrangement;
 import gradino.core.prescribe.Plan;
-import gradino.core.prescribe.RestrictionCheck;
-import gradino.core.prescribe.SessionCheck;
+import gradino.core.prescribe.SessionContext.LineFacts;
 import gradino.core.prescribe.SessionDraft;
 import gradino.core.prescribe.SessionReader;
 import gradino.server.intake.Client;
 import gradino.server.measure.Measurement;
-import gradino.server.prescribe.CompositionRepository.Composition;
 import gradino.server.prescribe.Line;
-import gradino.server.prescribe.SessionContexts;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** What is there already or comes with the same import, and what a row may therefore say. */
 final class ImportFacts {
     private final Instant now;
     private final Map<String, Client> clients = new HashMap<>();
     private final ZoneId zone;
-    private final Set<String> sessions = new HashSet<>();
+    private final Set<String> runs = new HashSet<>();
     final Map<String, Line> lines = new HashMap<>();
     final Map<String, Plan> newestPlan = new HashMap<>();
     private final Set<String> ids = new HashSet<>();
@@ -49,8 +46,8 @@ final class ImportFacts {
     }
 
     /** @return whether it was not there yet */
-    boolean session(String id) {
-        return sessions.add(id);
+    boolean run(String id) {
+        return runs.add(id);
     }
 
     /** @return whether the id of this kind was not there yet */
@@ -66,8 +63,8 @@ final class ImportFacts {
         return says(row, newestPlan.containsKey(id), "line_id", "unknown-line", "no line called '" + id + "'.");
     }
 
-    boolean knowsSession(CsvRow row, String id) {
-        return says(row, sessions.contains(id), "session_id", "unknown-session", "no session called '" + id + "'.");
+    boolean knowsRun(CsvRow row, String id) {
+        return says(row, runs.contains(id), "run_id", "unknown-run", "no run called '" + id + "'.");
     }
 
     boolean past(CsvRow row, String column, Instant at) {
@@ -123,37 +120,56 @@ final class ImportFacts {
         }
     }
 
-    /** What was changed after a restriction stood must keep it; what was set before is history. */
-    void obeys(CsvRow row, String clientId, Instant at, DoseChange change) {
-        var client = clients.get(clientId);
-        boolean changed = change.held().filter(change.wanted()::equals).isEmpty();
-        if (client != null && changed) {
-            var limits = client.limits(change.plan().motion(), at, zone).at(at);
-            RestrictionCheck.check(limits, change, "").forEach(f -> row.finding("dose", f.code(), f.message()));
-        }
+    @Nullable
+    Client clients(String id) {
+        return clients.get(id);
     }
 
-    /** A composed session keeps what stood when it was kept; its ranges and doses of that day are history. */
-    boolean obeys(CsvRow row, Composition c, List<Method> own) {
-        var client = clients.get(c.clientId());
-        if (client == null) {
-            return false;
-        }
-        var methods = new ArrayList<>(Method.shipped());
-        methods.addAll(own);
-        var context = SessionContexts.restrictionsOnly(client, c.recordedAt(), zone);
-        var checked = SessionCheck.check(c.draft(), context, methods);
-        checked.findings().stream()
-                .filter(Finding::blocks)
-                .forEach(f -> row.finding("session_json", f.code(), f.path() + ": " + f.message()));
-        return row.isClean() && checked.timeline().isPresent();
+    /** What the restrictions of a day alone say, for what was prescribed then. */
+    LineFacts restrictionsOnly(Client client, String motion, Instant at) {
+        return new LineFacts(
+                client.limits(motion, at, zone).at(at),
+                false,
+                Sided.both(Optional.empty()),
+                Sided.both(Optional.empty()),
+                true,
+                true);
     }
 
-    boolean isReadable(CsvRow row, SessionDraft draft) {
+    /** Whether a session has lines of this client, and can be one. */
+    boolean fits(CsvRow row, String clientId, Arrangement body) {
+        for (var id : body.lines()) {
+            var line = lines.get(id);
+            if (!says(
+                    row,
+                    line != null && line.clientId().equals(clientId),
+                    "arrangement_json",
+                    "unknown-line",
+                    "this client has no line called '" + id + "'.")) {
+                return false;
+            }
+        }
+        return isReadable(
+                row,
+                "arrangement_json",
+                clientId,
+                body.with(id -> Objects.requireNonNull(newestPlan.get(id)).draft(id)));
+    }
+
+    boolean isReadable(CsvRow row, String column, String clientId, SessionDraft draft) {
         var read = SessionReader.read(draft);
         read.findings().stream()
                 .filter(Finding::blocks)
-                .forEach(f -> row.finding("session_json", f.code(), f.path() + ": " + f.message()));
+                .forEach(f -> row.finding(column, f.code(), f.path() + ": " + f.message()));
+        for (var line : draft.lines()) {
+            var known = lines.get(line.id());
+            says(
+                    row,
+                    known != null && known.clientId().equals(clientId),
+                    column,
+                    "unknown-line",
+                    "this client has no line called '" + line.id() + "'.");
+        }
         return row.isClean() && read.plan().isPresent();
     }
 

@@ -1,17 +1,17 @@
 package gradino.server.exchange;
 
+import gradino.core.advance.Event.DoseDecided;
 import gradino.core.advance.Policy;
 import gradino.core.advance.PolicyCheck;
 import gradino.core.because.Finding;
-import gradino.core.body.Side;
+import gradino.core.body.Sided;
 import gradino.core.intake.IntakeCheck;
-import gradino.core.prescribe.ComposedCheck;
-import gradino.core.prescribe.DoseChange;
+import gradino.core.prescribe.LineCheck;
 import gradino.core.prescribe.Method;
 import gradino.core.prescribe.MethodFile;
 import gradino.core.prescribe.Plan;
-import gradino.core.prescribe.PlanCheck;
-import gradino.core.prescribe.PlanContext;
+import gradino.core.prescribe.SessionContext.LineFacts;
+import gradino.core.quantity.Degrees;
 import gradino.server.advance.DecisionRepository.StoredDecision;
 import gradino.server.advance.PauseRepository.StoredPause;
 import gradino.server.advance.PolicyRepository.StoredPolicy;
@@ -19,8 +19,8 @@ import gradino.server.exchange.ClientTables.ClientRow;
 import gradino.server.exchange.ComposedTables.RunRow;
 import gradino.server.exchange.ImportService.Stores;
 import gradino.server.exchange.PlanTables.LineRow;
-import gradino.server.exchange.SessionTables.SessionRow;
 import gradino.server.home.NoteRepository.Note;
+import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.intake.IntakeRepository.AddedRestriction;
 import gradino.server.intake.IntakeRepository.StoredClearance;
@@ -30,13 +30,13 @@ import gradino.server.measure.Battery.Assessment;
 import gradino.server.measure.Battery.MovementResult;
 import gradino.server.measure.Measurement;
 import gradino.server.perform.SessionRepository.Morning;
-import gradino.server.perform.SessionRepository.Opened;
 import gradino.server.perform.SessionRepository.StoredBlock;
 import gradino.server.perform.TraceRepository.StoredReference;
 import gradino.server.perform.TraceRepository.StoredTrace;
 import gradino.server.platform.StudioClock;
-import gradino.server.prescribe.CompositionRepository.Composition;
+import gradino.server.prescribe.CompositionRepository.Saving;
 import gradino.server.prescribe.CompositionRepository.StudioMethod;
+import gradino.server.prescribe.Line;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -71,20 +71,19 @@ final class ImportRun {
         stores.clients().all().forEach(facts::client);
         for (var line : stores.lines().all()) {
             facts.lines.put(line.id(), line);
-            for (var version : stores.lines().plans(line.id())) {
-                facts.isNew("plan " + line.id(), version.recordedAt().toString());
+            for (var version : stores.lines().versions(line.id())) {
+                facts.isNew("line " + line.id(), version.recordedAt().toString());
                 facts.newestPlan.put(line.id(), version.plan());
             }
         }
         stores.compositions()
                 .all()
-                .forEach(c -> facts.isNew("composed " + c.id(), c.recordedAt().toString()));
+                .forEach(c -> facts.isNew("session " + c.id(), c.recordedAt().toString()));
         stores.compositions()
                 .allMethods()
                 .forEach(m ->
                         facts.isNew("method " + m.method().id(), m.recordedAt().toString()));
-        stores.sessions().all().forEach(s -> facts.session(s.id()));
-        stores.visits().all().forEach(v -> facts.session(v.id()));
+        stores.runs().all().forEach(r -> facts.run(r.id()));
         if (reader.has(MeasurementTables.MEASUREMENTS)) {
             stores.measurements().all().forEach(m -> facts.isNew("measurement", m.id()));
         }
@@ -154,42 +153,43 @@ final class ImportRun {
     boolean line(CsvRow row, LineRow line) {
         var version = line.version();
         var id = line.line().id();
+        var follows = line.line().follows();
         if (!facts.knowsClient(row, line.line().clientId())
-                || !facts.past(row, "plan_happened_at", version.happenedAt())
-                || !facts.isNew("plan " + id, version.recordedAt().toString())) {
+                || (follows != null && !facts.knowsLine(row, follows))
+                || !facts.past(row, "happened_at", version.happenedAt())
+                || !facts.isNew("line " + id, version.recordedAt().toString())) {
             return false;
         }
-        against(version.plan()).stream()
-                .filter(Finding::blocks)
-                .forEach(f -> row.finding(f.path(), f.code(), f.message()));
         var plan = version.plan();
-        // What has no place, or no motion, cannot be worked out.
-        for (var side : row.isClean() ? Side.PAIR : List.<Side>of()) {
-            var change = new DoseChange(plan, side, Optional.empty(), plan.dose(side));
-            facts.obeys(row, line.line().clientId(), version.happenedAt(), change);
-        }
+        check(row, plan, Optional.ofNullable(facts.clients(line.line().clientId())), version.happenedAt());
         if (!findings.isEmpty()) {
             return false;
         }
         if (facts.lines.putIfAbsent(id, line.line()) == null) {
             stores.lines().insert(line.line());
         }
-        stores.lines().addPlan(version);
-        facts.newestPlan.put(id, version.plan());
+        stores.lines().add(version);
+        facts.newestPlan.put(id, plan);
         return true;
     }
 
-    private List<Finding> against(Plan plan) {
-        if (!plan.hasBlocks()) {
-            return PlanCheck.check(plan, PlanContext.unrestricted());
+    /** By the restrictions of that day; its ranges and habits are history. */
+    private void check(CsvRow row, Plan plan, Optional<Client> client, Instant at) {
+        var method = method(plan);
+        if (method.isEmpty()) {
+            row.finding("method", "unknown-method", "no method called '" + plan.method() + "'.");
+        } else if (client.isPresent()) {
+            LineCheck.check(plan, facts.restrictionsOnly(client.get(), plan.motion(), at), method.get()).stream()
+                    .filter(Finding::blocks)
+                    .forEach(f -> row.finding(f.path(), f.code(), f.message()));
         }
+    }
+
+    private Optional<Method> method(Plan plan) {
         return Method.byId(plan.method())
                 .or(() -> stores.compositions().methods().stream()
                         .filter(m -> m.id().equals(plan.method()))
-                        .findFirst())
-                .map(method -> ComposedCheck.check(plan, PlanContext.unrestricted(), method))
-                .orElseGet(() -> List.of(Finding.blocking(
-                        "method", "unknown-method", null, "", "No method called '" + plan.method() + "'.")));
+                        .findFirst());
     }
 
     boolean method(CsvRow row, StudioMethod m) {
@@ -207,13 +207,15 @@ final class ImportRun {
         return stored;
     }
 
-    boolean composed(CsvRow row, Composition c) {
-        boolean stored = facts.knowsClient(row, c.clientId())
-                && facts.past(row, "recorded_at", c.recordedAt())
-                && facts.isNew("composed " + c.id(), c.recordedAt().toString())
-                && facts.obeys(row, c, stores.compositions().methods());
+    boolean session(CsvRow row, Saving s) {
+        var body = s.body();
+        boolean stored = facts.knowsClient(row, s.clientId())
+                && facts.past(row, "recorded_at", s.recordedAt())
+                && facts.isNew("session " + s.id(), s.recordedAt().toString())
+                && (body == null || facts.fits(row, s.clientId(), body))
+                && findings.isEmpty();
         if (stored) {
-            stores.compositions().insert(c);
+            stores.compositions().insert(s);
         }
         return stored;
     }
@@ -263,49 +265,18 @@ final class ImportRun {
         return isNew;
     }
 
-    boolean session(CsvRow row, SessionRow s) {
-        if (!facts.knowsLine(row, s.lineId())
-                || !facts.past(row, "started_at", s.startedAt())
-                || (s.closed() != null
-                        && !facts.past(row, "ended_at", s.closed().happenedAt()))
-                || !findings.isEmpty()
-                || !facts.session(s.id())) {
-            return false;
-        }
-        var line = facts.lines.get(s.lineId());
-        var plan = facts.newestPlan.get(s.lineId());
-        if (line == null || plan == null) {
-            throw new IllegalStateException("a known line has a plan");
-        }
-        stores.sessions()
-                .open(
-                        new Opened(
-                                s.id(),
-                                s.lineId(),
-                                line.clientId(),
-                                plan.withDoses(s.doses()),
-                                s.startedAt(),
-                                s.recordedAt()),
-                        null);
-        var closed = s.closed();
-        if (closed != null) {
-            stores.sessions().close(closed);
-        }
-        return true;
-    }
-
     /** What was run is history: it is kept as it was, whatever is restricted since. */
-    boolean composedRun(CsvRow row, RunRow r) {
-        var visit = r.visit();
+    boolean run(CsvRow row, RunRow r) {
+        var run = r.run();
         var closed = r.closed();
-        boolean fine = facts.knowsClient(row, visit.clientId())
-                && facts.past(row, "started_at", visit.happenedAt())
+        boolean fine = facts.knowsClient(row, run.clientId())
+                && facts.past(row, "started_at", run.happenedAt())
                 && (closed == null || facts.past(row, "ended_at", closed.happenedAt()))
-                && facts.isReadable(row, visit.draft());
-        if (!fine || !findings.isEmpty() || !facts.session(visit.id())) {
+                && facts.isReadable(row, "session_json", run.clientId(), run.draft());
+        if (!fine || !findings.isEmpty() || !facts.run(run.id())) {
             return false;
         }
-        stores.visits().open(visit, null);
+        stores.runs().open(run, null);
         if (closed != null) {
             stores.sessions().close(closed);
         }
@@ -313,7 +284,7 @@ final class ImportRun {
     }
 
     boolean block(CsvRow row, StoredBlock b) {
-        boolean isNew = facts.knowsSession(row, b.sessionId())
+        boolean isNew = facts.knowsRun(row, b.sessionId())
                 && facts.past(row, "happened_at", b.happenedAt())
                 && facts.isNew("block", b.id());
         if (isNew) {
@@ -323,7 +294,7 @@ final class ImportRun {
     }
 
     boolean morning(CsvRow row, Morning m) {
-        boolean isNew = facts.knowsSession(row, m.sessionId())
+        boolean isNew = facts.knowsRun(row, m.sessionId())
                 && facts.past(row, "happened_at", m.happenedAt())
                 && findings.isEmpty()
                 && facts.isNew("morning", m.id());
@@ -342,14 +313,14 @@ final class ImportRun {
 
     boolean reference(CsvRow row, StoredReference r) {
         return facts.knowsClient(row, r.clientId())
-                && (r.sessionId() == null || facts.knowsSession(row, r.sessionId()))
+                && (r.sessionId() == null || facts.knowsRun(row, r.sessionId()))
                 && facts.past(row, "happened_at", r.happenedAt())
                 && findings.isEmpty()
                 && stores.traces().add(r);
     }
 
     boolean trace(CsvRow row, StoredTrace t) {
-        return facts.knowsSession(row, t.sessionId())
+        return facts.knowsRun(row, t.sessionId())
                 && facts.past(row, "happened_at", t.happenedAt())
                 && findings.isEmpty()
                 && stores.traces().add(t);
@@ -362,12 +333,27 @@ final class ImportRun {
             return false;
         }
         var decided = d.decided();
-        var change = new DoseChange(plan, decided.side(), Optional.of(decided.before()), decided.after());
-        facts.obeys(row, line.clientId(), decided.happenedAt(), change);
+        obeys(row, line, plan, decided);
         return facts.past(row, "happened_at", decided.happenedAt())
                 && findings.isEmpty()
                 && (d.undoneAt() == null || facts.past(row, "undone_at", d.undoneAt()))
                 && insert(d);
+    }
+
+    /** What was changed after a restriction stood must keep it; what was set before is history. */
+    private void obeys(CsvRow row, Line line, Plan plan, DoseDecided decided) {
+        var client = facts.clients(line.clientId());
+        var method = method(plan);
+        if (client != null && method.isPresent() && !decided.before().equals(decided.after())) {
+            var side = decided.side();
+            var limits = facts.restrictionsOnly(client, line.motion(), decided.happenedAt());
+            var held = Sided.<Optional<Degrees>>both(Optional.empty())
+                    .with(side, Optional.of(decided.before().angle()));
+            var known = new LineFacts(limits.limits(), false, held, limits.passive(), true, true);
+            LineCheck.checkSide(plan.withDose(side, decided.after()), side, known, method.get()).stream()
+                    .filter(Finding::blocks)
+                    .forEach(f -> row.finding("dose", f.code(), f.message()));
+        }
     }
 
     private boolean insert(StoredDecision d) {

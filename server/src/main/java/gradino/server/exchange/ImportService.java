@@ -10,11 +10,10 @@ import gradino.server.intake.IntakeRepository;
 import gradino.server.measure.BatteryRepository;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.perform.ForceService;
+import gradino.server.perform.RunRepository;
 import gradino.server.perform.SessionRepository;
 import gradino.server.perform.TraceRepository;
-import gradino.server.perform.VisitRepository;
 import gradino.server.platform.Problem;
-import gradino.server.prescribe.ComposedLines;
 import gradino.server.prescribe.CompositionRepository;
 import gradino.server.prescribe.LineRepository;
 import java.time.Clock;
@@ -30,7 +29,6 @@ public class ImportService {
 
     private final Stores stores;
     private final ForceService forces;
-    private final ComposedLines composedLines;
     private final Clock clock;
 
     ImportService(
@@ -42,13 +40,12 @@ public class ImportService {
             BatteryRepository batteries,
             MeasurementRepository measurements,
             SessionRepository sessions,
-            VisitRepository visits,
+            RunRepository runs,
             TraceRepository traces,
             NoteRepository notes,
             PolicyRepository policies,
             PauseRepository pauses,
             DecisionRepository decisions,
-            ComposedLines composedLines,
             ForceService forces,
             Clock clock) {
         this.forces = forces;
@@ -61,13 +58,12 @@ public class ImportService {
                 batteries,
                 measurements,
                 sessions,
-                visits,
+                runs,
                 traces,
                 notes,
                 policies,
                 pauses,
                 decisions);
-        this.composedLines = composedLines;
         this.clock = clock;
     }
 
@@ -81,7 +77,7 @@ public class ImportService {
             BatteryRepository batteries,
             MeasurementRepository measurements,
             SessionRepository sessions,
-            VisitRepository visits,
+            RunRepository runs,
             TraceRepository traces,
             NoteRepository notes,
             PolicyRepository policies,
@@ -107,13 +103,12 @@ public class ImportService {
         reader.each(AdvanceTables.PAUSES, run::pause);
         reader.each(ComposedTables.METHODS, run::method);
         reader.each(PlanTables.LINES, run::line);
-        reader.each(ComposedTables.SESSIONS, run::composed);
+        reader.each(ComposedTables.SESSIONS, run::session);
         reader.each(BatteryTables.BATTERIES, run::battery);
         reader.each(BatteryTables.ASSESSMENTS, run::assessment);
         reader.each(BatteryTables.MOVEMENTS, run::movement);
         reader.each(MeasurementTables.MEASUREMENTS, run::measurement);
-        reader.each(SessionTables.SESSIONS, run::session);
-        reader.each(ComposedTables.RUNS, run::composedRun);
+        reader.each(ComposedTables.RUNS, run::run);
         reader.each(SessionTables.BLOCKS, run::block);
         reader.each(SessionTables.MORNINGS, run::morning);
         reader.each(HomeTables.NOTES, run::note);
@@ -123,7 +118,6 @@ public class ImportService {
         Problem.throwIfBlocking(reader.findings);
         run.flush();
         forces.judgeImported();
-        composedLines.adopt();
         return reader.taken();
     }
 }

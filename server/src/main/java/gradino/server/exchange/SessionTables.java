@@ -1,15 +1,14 @@
 package gradino.server.exchange;
 
 import gradino.core.body.Side;
-import gradino.core.body.Sided;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.Observer;
 import gradino.core.perform.Pain;
 import gradino.core.perform.PainKind;
 import gradino.core.perform.PropUsed;
 import gradino.core.perform.StopSign;
+import gradino.core.prescribe.BlockId;
 import gradino.core.prescribe.BlockKind;
-import gradino.core.prescribe.Dose;
 import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.PainScore;
@@ -19,56 +18,18 @@ import gradino.server.perform.SessionRepository.Closed;
 import gradino.server.perform.SessionRepository.Morning;
 import gradino.server.perform.SessionRepository.StoredBlock;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
-/** Sessions, their blocks and the mornings after. */
+/** What was logged in runs: how they ended, their blocks and the mornings after. */
 final class SessionTables {
     private SessionTables() {}
 
-    /** A session with how it was closed. */
-    record SessionRow(
-            String id,
-            String lineId,
-            Instant startedAt,
-            Instant recordedAt,
-            Sided<Dose> doses,
-            @Nullable Closed closed) {}
-
-    static final CsvTable<SessionRow> SESSIONS = new CsvTable<>(
-            "sessions.csv",
-            List.of(
-                    "session_id",
-                    "line_id",
-                    "started_at",
-                    "recorded_at",
-                    "left_dose",
-                    "right_dose",
-                    "ended_at",
-                    "close_recorded_at",
-                    "observer",
-                    "rating",
-                    "stop_sign",
-                    "stop_side",
-                    "note"),
-            SessionTables::cells,
-            SessionTables::session);
-
-    private static List<@Nullable Object> cells(SessionRow s) {
-        var cells = new ArrayList<@Nullable Object>(Arrays.asList(
-                s.id(),
-                s.lineId(),
-                s.startedAt(),
-                s.recordedAt(),
-                DoseText.of(s.doses().left()),
-                DoseText.of(s.doses().right())));
-        cells.addAll(cells(s.closed()));
-        return cells;
-    }
+    /** Stands in for an id that could not be read. */
+    static final BlockId NO_BLOCK = BlockId.parse("l1-left-rest");
 
     /** How it ended; empty for one that nobody closed. */
     static List<@Nullable Object> cells(@Nullable Closed c) {
@@ -86,24 +47,13 @@ final class SessionTables {
                 c.note());
     }
 
-    private static SessionRow session(CsvRow r) {
-        var started = r.instant("started_at");
-        return new SessionRow(
-                r.required("session_id"),
-                r.required("line_id"),
-                started,
-                r.instant("recorded_at", started),
-                DoseText.sides(r),
-                r.isEmpty("ended_at") ? null : closed(r, started));
-    }
-
     static Closed closed(CsvRow r, Instant started) {
         var ended = r.instant("ended_at");
         if (ended.isBefore(started)) {
             r.finding("ended_at", "before-start", "a session cannot end before it starts.");
         }
         return new Closed(
-                r.text("session_id"),
+                r.text("run_id"),
                 r.choice("observer", Observer.NOBODY),
                 r.optional("rating", text -> Tenths.of(Integer.parseInt(text))),
                 r.optionalChoice("stop_sign", StopSign.class),
@@ -117,7 +67,7 @@ final class SessionTables {
             "blocks.csv",
             List.of(
                     "record_id",
-                    "session_id",
+                    "run_id",
                     "block",
                     "side",
                     "kind",
@@ -142,7 +92,7 @@ final class SessionTables {
         return Arrays.asList(
                 stored.id(),
                 stored.sessionId(),
-                b.blockId(),
+                b.blockId().toString(),
                 CsvRow.word(b.side()),
                 CsvRow.word(b.kind()),
                 stored.happenedAt(),
@@ -166,7 +116,7 @@ final class SessionTables {
     private static StoredBlock block(CsvRow r) {
         var happened = r.instant("happened_at");
         var block = new BlockRecord(
-                r.required("block"),
+                r.read("block", NO_BLOCK, BlockId::parse),
                 r.choice("side", Side.LEFT),
                 r.choice("kind", BlockKind.PRESS),
                 r.read("phases", List.of(), SessionRepository::phases),
@@ -179,7 +129,7 @@ final class SessionTables {
                 r.text("note"),
                 prop(r));
         return new StoredBlock(
-                r.required("record_id"), r.required("session_id"), block, happened, r.instant("recorded_at", happened));
+                r.required("record_id"), r.required("run_id"), block, happened, r.instant("recorded_at", happened));
     }
 
     private static @Nullable PropUsed prop(CsvRow r) {
@@ -217,7 +167,7 @@ final class SessionTables {
 
     static final CsvTable<Morning> MORNINGS = new CsvTable<>(
             "mornings.csv",
-            List.of("answer_id", "session_id", "settled", "soreness", "happened_at", "recorded_at"),
+            List.of("answer_id", "run_id", "settled", "soreness", "happened_at", "recorded_at"),
             m -> Arrays.asList(
                     m.id(),
                     m.sessionId(),
@@ -229,7 +179,7 @@ final class SessionTables {
                 var happened = r.instant("happened_at");
                 return new Morning(
                         r.required("answer_id"),
-                        r.required("session_id"),
+                        r.required("run_id"),
                         r.flag("settled"),
                         r.optional("soreness", text -> Tenths.of(Integer.parseInt(text))),
                         happened,

@@ -21,7 +21,6 @@ final class Tables {
                 BatteryTables.ASSESSMENTS,
                 BatteryTables.MOVEMENTS,
                 MeasurementTables.MEASUREMENTS,
-                SessionTables.SESSIONS,
                 ComposedTables.RUNS,
                 SessionTables.BLOCKS,
                 SessionTables.MORNINGS,

@@ -1,6 +1,6 @@
 package gradino.server.home;
 
-import gradino.core.because.Finding;
+import gradino.core.because.Verdict;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Motion;
 import gradino.core.body.Position;
@@ -13,15 +13,16 @@ import gradino.server.intake.ClientService;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.ComposeService;
-import gradino.server.prescribe.LineHistory;
 import gradino.server.today.TodayService;
 import gradino.server.today.TodayService.LineDay;
 import java.time.Clock;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -35,7 +36,6 @@ public class HomeService {
     private final ClientService clients;
     private final TodayService today;
     private final ComposeService compose;
-    private final LineHistory history;
     private final NoteRepository notes;
     private final Clock clock;
 
@@ -44,14 +44,12 @@ public class HomeService {
             ClientService clients,
             TodayService today,
             ComposeService compose,
-            LineHistory history,
             NoteRepository notes,
             Clock clock) {
         this.signedIn = signedIn;
         this.clients = clients;
         this.today = today;
         this.compose = compose;
-        this.history = history;
         this.notes = notes;
         this.clock = clock;
     }
@@ -68,24 +66,29 @@ public class HomeService {
             boolean trainingDay,
             List<DayOfWeek> days,
             List<String> heldBack,
-            List<HomeLine> lines,
-            List<HomeSession> composed,
+            List<HomeSession> sessions,
             List<HomeMorning> mornings,
             List<HomeTape> tapes,
             List<Note> notes) {}
 
-    /** A line that may be trained. */
-    record HomeLine(
-            String lineId,
-            String title,
-            String position,
+    /**
+     * A session that may be run.
+     *
+     * @param lines the motions it trains
+     * @param due any of its lines is
+     * @param lastDone null when never
+     * @param openRun null when none is open
+     * @param heldBack why it may not be run now; empty when it may
+     */
+    record HomeSession(
+            String id,
+            String name,
+            List<String> lines,
             int minutes,
             boolean due,
             @Nullable Instant lastDone,
-            @Nullable String openSession) {}
-
-    /** Something composed. */
-    record HomeSession(String compositionId, String name) {}
+            @Nullable String openRun,
+            List<String> heldBack) {}
 
     /** A session whose next-morning questions are still open. */
     record HomeMorning(String sessionId, String title, Instant endedAt) {}
@@ -108,19 +111,21 @@ public class HomeService {
         var day = asked.day();
         var now = LocalDate.now(clock);
         var details = client.details();
+        var sessions = compose.named(client.id()).stream()
+                .map(s -> session(s, day.lines()))
+                .toList();
         return new HomePlan(
                 client.id(),
                 details.name().split(" ")[0],
                 details.days().contains(now.getDayOfWeek()),
                 details.days().stream().sorted().toList(),
-                history.forbids(client.id()).stream().map(Finding::message).toList(),
-                day.lines().stream()
-                        .filter(l -> l.session() == null)
-                        .map(HomeService::line)
-                        .toList(),
-                compose.named(client.id()).stream()
-                        .map(c -> new HomeSession(c.id(), c.name()))
-                        .toList(),
+                sessions.stream().allMatch(s -> !s.heldBack().isEmpty())
+                        ? sessions.stream()
+                                .flatMap(s -> s.heldBack().stream())
+                                .distinct()
+                                .toList()
+                        : List.of(),
+                sessions,
                 asked.mornings().stream()
                         .map(m -> new HomeMorning(m.sessionId(), m.title(), m.endedAt()))
                         .toList(),
@@ -131,15 +136,27 @@ public class HomeService {
                 notes.of(client.id()));
     }
 
-    private static HomeLine line(LineDay l) {
-        return new HomeLine(
-                l.lineId(),
-                motion(l.motion()),
-                Catalogue.position(l.position()).map(Position::name).orElse(l.position()),
-                l.minutes(),
-                l.due(),
-                l.lastSession(),
-                l.openSession());
+    private HomeSession session(ComposeService.Named named, List<LineDay> all) {
+        var own = all.stream().filter(l -> named.lines().contains(l.lineId())).toList();
+        return new HomeSession(
+                named.id(),
+                named.name(),
+                own.stream().map(l -> motion(l.motion())).distinct().toList(),
+                named.minutes(),
+                own.stream().anyMatch(LineDay::due),
+                own.stream()
+                        .flatMap(l -> Stream.ofNullable(l.lastSession()))
+                        .max(Comparator.naturalOrder())
+                        .orElse(null),
+                own.stream()
+                        .flatMap(l -> Stream.ofNullable(l.openSession()))
+                        .findFirst()
+                        .orElse(null),
+                own.stream()
+                        .filter(l -> l.verdict() == Verdict.STOP_AND_REFER)
+                        .flatMap(l -> Stream.ofNullable(l.why()))
+                        .distinct()
+                        .toList());
     }
 
     private static String motion(String id) {

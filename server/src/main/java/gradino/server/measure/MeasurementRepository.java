@@ -64,6 +64,15 @@ public class MeasurementRepository {
                 clientId);
     }
 
+    /** By which a motion was last measured cold in a position. */
+    public Optional<Instrument> newestInstrument(String clientId, String motion, String position) {
+        return sql.first("""
+                SELECT instrument FROM measurement
+                 WHERE client_id = ? AND warmth = 'COLD' AND motion = ? AND position = ? AND mode <> 'HANDS_OFF'
+                 ORDER BY happened_at DESC LIMIT 1
+                """, row -> Instrument.valueOf(row.getString("instrument")), clientId, motion, position);
+    }
+
     public List<Measurement> all() {
         return sql.list(
                 "SELECT " + COLUMNS + " FROM measurement ORDER BY client_id, happened_at, id",

@@ -5,7 +5,7 @@ import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.measure.Instrument;
 import gradino.core.prescribe.Block.Direction;
-import gradino.core.prescribe.Plan;
+import gradino.core.prescribe.BlockId;
 import gradino.core.prescribe.Timeline;
 import gradino.core.prescribe.Variants.Variant;
 import gradino.core.quantity.Degrees;
@@ -14,31 +14,29 @@ import gradino.server.perform.Running.Place;
 import gradino.server.prescribe.Props;
 import java.time.Instant;
 import java.util.List;
-import java.util.function.BiFunction;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
  * All that a floor needs to run or resume, so that it needs no rule of its own.
  *
- * @param lineId null for something composed
- * @param title what is run: the motion, or the composed session's name
- * @param plan null for something composed
+ * @param title what is run: the session's name, or the motion of a line alone
  * @param lines in the order in which they are done
  * @param variants what may be done instead of the plan
+ * @param labels what people call each block, by its id
  */
 public record Floor(
         String id,
-        @Nullable String lineId,
         String clientId,
         String clientName,
         String title,
-        @Nullable Plan plan,
         Timeline timeline,
         List<FloorLine> lines,
         List<FloorReference> references,
         List<Variant> variants,
+        Map<String, String> labels,
         int painEndsBlockAbove,
-        List<String> doneBlocks,
+        List<BlockId> doneBlocks,
         boolean closed,
         Instant openedAt) {
     /**
@@ -78,9 +76,8 @@ public record Floor(
             List<String> faults,
             Sided<Props.SetUp> props,
             Sided<List<Props.SetUp>> otherProps) {
-        /** @param instruments by which a motion is measured in a position */
-        static FloorLine of(
-                Client client, Place place, Side first, BiFunction<String, String, Instrument> instruments) {
+        /** @param instrument by which its range is measured */
+        static FloorLine of(Client client, Place place, Instrument instrument) {
             var known = Catalogue.position(place.position());
             var grid = Props.grid(client, place.position());
             return new FloorLine(
@@ -88,8 +85,8 @@ public record Floor(
                     place.motion(),
                     place.position(),
                     known.map(p -> p.name()).orElse(place.position()),
-                    instruments.apply(place.motion(), place.position()),
-                    first,
+                    instrument,
+                    place.first(),
                     known.map(p -> p.faults()).orElse(List.of()),
                     place.angles().map((s, angle) -> Props.setUp(grid, angle)),
                     place.angles().map((s, angle) -> Props.easier(grid, angle)));

@@ -8,6 +8,7 @@ import gradino.core.effort.TraceAnalysis;
 import gradino.core.effort.TraceCode.Samples;
 import gradino.core.perform.ReferenceContraction;
 import gradino.core.prescribe.Block.Direction;
+import gradino.core.prescribe.BlockId;
 import gradino.core.prescribe.Timeline.Phase;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
@@ -33,19 +34,15 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class ForceService {
     private final TraceRepository traces;
-    private final RunningSessions running;
+    private final RunRepository runs;
     private final SessionContexts contexts;
     private final ClientService clients;
     private final Clock clock;
 
     ForceService(
-            TraceRepository traces,
-            RunningSessions running,
-            SessionContexts contexts,
-            ClientService clients,
-            Clock clock) {
+            TraceRepository traces, RunRepository runs, SessionContexts contexts, ClientService clients, Clock clock) {
         this.traces = traces;
-        this.running = running;
+        this.runs = runs;
         this.contexts = contexts;
         this.clients = clients;
         this.clock = clock;
@@ -57,7 +54,7 @@ public class ForceService {
      * @param samples milliseconds from the block's start, tenths of a newton
      * @param phaseSeconds how long each phase of the block lasted
      */
-    record NewTrace(String id, String blockId, Side side, List<Double> phaseSeconds, Samples samples) {}
+    record NewTrace(String id, BlockId blockId, Side side, List<Double> phaseSeconds, Samples samples) {}
 
     /** Three all-out tries, milliseconds of one clock. */
     record NewReference(String id, String line, Side side, Direction direction, List<Samples> tries) {}
@@ -70,7 +67,7 @@ public class ForceService {
      */
     record TraceView(
             String id,
-            String blockId,
+            BlockId blockId,
             Side side,
             @Nullable Double referenceNewtons,
             List<Double> phaseSeconds,
@@ -144,7 +141,7 @@ public class ForceService {
     /** Keeps three tries and what they come to. */
     @Transactional
     public FloorReference measured(String sessionId, NewReference tries) {
-        var session = running.find(sessionId);
+        var session = Running.find(runs, sessionId);
         var client = clients.get(session.clientId());
         var place = place(session, tries.line())
                 .orElseThrow(() -> Problem.invalid("line", "unknown", "This session has no such line."));
@@ -201,7 +198,7 @@ public class ForceService {
     /** Keeps a trace with what core computes of it; the same id again is the same trace, stored once. */
     @Transactional
     public void trace(String sessionId, NewTrace trace) {
-        var session = running.find(sessionId);
+        var session = Running.find(runs, sessionId);
         var phases = session.phases(trace.blockId());
         if (phases.isEmpty()) {
             throw Problem.invalid("blockId", "unknown-block", "This session has no block " + trace.blockId() + ".");
@@ -247,7 +244,7 @@ public class ForceService {
 
     @Transactional(readOnly = true)
     List<TraceView> traces(String sessionId) {
-        running.find(sessionId);
+        Running.find(runs, sessionId);
         return traces.of(sessionId).stream().map(ForceService::view).toList();
     }
 
@@ -255,7 +252,7 @@ public class ForceService {
     @Transactional
     public void judgeImported() {
         for (var trace : traces.unjudged()) {
-            var analysis = analysis(running.find(trace.sessionId()), trace);
+            var analysis = analysis(Running.find(runs, trace.sessionId()), trace);
             if (analysis != null) {
                 traces.judge(trace, analysis);
             }

@@ -2,48 +2,29 @@ package gradino.server.perform;
 
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
-import gradino.core.prescribe.Compiler;
+import gradino.core.prescribe.BlockId;
 import gradino.core.prescribe.Timeline;
 import gradino.core.prescribe.Variants.Variant;
 import gradino.core.quantity.Degrees;
 import gradino.server.perform.Floor.FloorLine;
-import gradino.server.perform.SessionRepository.Opened;
-import gradino.server.perform.VisitRepository.Visit;
+import gradino.server.perform.RunRepository.Run;
+import gradino.server.platform.Problem;
 import gradino.server.prescribe.ComposeService;
-import java.time.Instant;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
 import java.util.stream.Stream;
 
-/** What is being run: a line's plan, or something composed. */
-record Running(
-        String id,
-        String clientId,
-        Instant openedAt,
-        Optional<Opened> line,
-        Optional<Visit> visit,
-        Timeline timeline,
-        List<Variant> variants) {
-    static Running of(Opened line, Optional<Timeline> timeline, List<Variant> variants) {
-        return new Running(
-                line.id(),
-                line.clientId(),
-                line.happenedAt(),
-                Optional.of(line),
-                Optional.empty(),
-                timeline.orElseGet(() -> Compiler.compile(line.plan())),
-                variants);
+/** A run with what it was compiled to. */
+record Running(Run run, Timeline timeline, List<Variant> variants) {
+    static Running find(RunRepository runs, String id) {
+        var run = runs.find(id).orElseThrow(() -> Problem.notFound("session"));
+        var timeline = runs.timeline(id).orElseGet(() -> ComposeService.timeline(run.draft()));
+        return new Running(run, timeline, runs.variants(id));
     }
 
-    static Running of(Visit visit, Optional<Timeline> timeline, List<Variant> variants) {
-        return new Running(
-                visit.id(),
-                visit.clientId(),
-                visit.happenedAt(),
-                Optional.empty(),
-                Optional.of(visit),
-                timeline.orElseGet(() -> ComposeService.timeline(visit.draft())),
-                variants);
+    String clientId() {
+        return run.clientId();
     }
 
     /**
@@ -58,26 +39,29 @@ record Running(
     }
 
     List<Place> places() {
-        return line.map(l -> List.of(new Place(
-                        "",
-                        l.plan().motion(),
-                        l.plan().position(),
-                        l.plan().firstSide(),
-                        l.plan().doses().map((s, d) -> d.angle()))))
-                .orElseGet(() -> visit.orElseThrow().draft().lines().stream()
-                        .map(l -> new Place(
-                                l.id(),
-                                l.motion(),
-                                l.position(),
-                                l.firstSide(),
-                                l.angles().map((s, angle) -> FloorLine.angle(angle))))
-                        .toList());
+        return run.draft().lines().stream()
+                .map(l -> new Place(
+                        l.id(),
+                        l.motion(),
+                        l.position(),
+                        l.firstSide(),
+                        l.angles().map((s, angle) -> FloorLine.angle(angle))))
+                .toList();
+    }
+
+    private Stream<Timeline.Phase> everyPhase() {
+        return Stream.concat(timeline.phases().stream(), variants.stream().flatMap(v -> v.phases().stream()));
     }
 
     /** A block's phases, be it of the plan or of what may be done instead. */
-    List<Timeline.Phase> phases(String blockId) {
-        return Stream.concat(timeline.phases().stream(), variants.stream().flatMap(v -> v.phases().stream()))
-                .filter(p -> p.blockId().equals(blockId))
-                .toList();
+    List<Timeline.Phase> phases(BlockId block) {
+        return everyPhase().filter(p -> p.blockId().equals(block)).toList();
+    }
+
+    /** What people call each block. */
+    Map<String, String> labels() {
+        var labels = new LinkedHashMap<String, String>();
+        everyPhase().forEach(p -> labels.put(p.blockId().toString(), p.blockId().label()));
+        return labels;
     }
 }

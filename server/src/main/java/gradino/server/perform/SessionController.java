@@ -58,7 +58,7 @@ class SessionController {
     }
 
     @GetMapping("/api/clients/{clientId}/runs")
-    List<SessionService.Run> runs(@PathVariable String clientId) {
+    List<SessionService.RunHead> runs(@PathVariable String clientId) {
         return sessions.runs(clientId);
     }
 

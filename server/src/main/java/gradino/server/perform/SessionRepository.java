@@ -1,6 +1,7 @@
 package gradino.server.perform;
 
 import gradino.core.body.Side;
+import gradino.core.body.Sided;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.Observer;
 import gradino.core.perform.Pain;
@@ -8,57 +9,47 @@ import gradino.core.perform.PhaseDone;
 import gradino.core.perform.PropUsed;
 import gradino.core.perform.SessionRecord;
 import gradino.core.perform.StopSign;
+import gradino.core.prescribe.BlockId;
 import gradino.core.prescribe.BlockKind;
+import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.PhaseKind;
-import gradino.core.prescribe.Plan;
-import gradino.core.prescribe.Timeline;
-import gradino.core.prescribe.Variants.Variant;
 import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.Tenths;
-import gradino.server.account.Whose;
 import gradino.server.intake.Flags;
+import gradino.server.perform.RunRepository.Run;
 import gradino.server.platform.Json;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
-/** Owns session_block, session_close, morning, and the sessions of lines; {@link VisitRepository} those that were composed. */
+/** Owns run_block, run_close and morning. */
 @Repository
-public class SessionRepository implements Whose, Flags {
-    private static final String SESSION_COLUMNS = "id, line_id, client_id, happened_at, recorded_at, plan";
+public class SessionRepository implements Flags {
     private static final String SESSION_BLOCK_COLUMNS =
-            "id, session_id, block_id, side, kind, happened_at, recorded_at, phases, effort_rating, faults, "
+            "id, run_id, block_id, side, kind, happened_at, recorded_at, phases, effort_rating, faults, "
                     + "pains, cramps, effort_missed, skipped, note, used_degrees, used_stack_cm";
     private static final String SESSION_CLOSE_COLUMNS =
-            "session_id, happened_at, recorded_at, observer, rating, stop_sign, stop_side, note";
-    private static final String MORNING_COLUMNS = "id, session_id, settled, soreness, happened_at, recorded_at";
+            "run_id, happened_at, recorded_at, observer, rating, stop_sign, stop_side, note";
+    private static final String MORNING_COLUMNS = "id, run_id, settled, soreness, happened_at, recorded_at";
     private static final String INSERT_BLOCK = """
-            INSERT INTO session_block
-              (id, session_id, block_id, side, kind, happened_at, recorded_at, phases, effort_rating, faults, pains,
+            INSERT INTO run_block
+              (id, run_id, block_id, side, kind, happened_at, recorded_at, phases, effort_rating, faults, pains,
                cramps, effort_missed, skipped, note, used_degrees, used_stack_cm)
             VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
             ON CONFLICT (id) DO NOTHING
             """;
 
-    /** Sessions of one line: its own, or those of the composed session that it is part of. */
-    static final String OF_LINE = """
-            (SELECT id FROM session WHERE line_id = ?1
-              UNION ALL
-             SELECT v.id FROM line l JOIN session v ON v.composition_id = l.composition_id AND v.client_id = l.client_id
-              WHERE l.id = ?1)
-            """;
+    private static final String OF_LINE = RunRepository.OF_LINE;
 
     private final Sql sql;
     private final Json json;
@@ -67,10 +58,6 @@ public class SessionRepository implements Whose, Flags {
         this.sql = sql;
         this.json = json;
     }
-
-    /** A session as opened. The timeline stays in the database until asked for. */
-    public record Opened(
-            String id, String lineId, String clientId, Plan plan, Instant happenedAt, Instant recordedAt) {}
 
     /** A finished block with the id its device made. */
     public record StoredBlock(String id, String sessionId, BlockRecord block, Instant happenedAt, Instant recordedAt) {}
@@ -95,113 +82,35 @@ public class SessionRepository implements Whose, Flags {
             Instant happenedAt,
             Instant recordedAt) {}
 
-    @Override
-    public String variable() {
-        return "sessionId";
-    }
-
-    @Override
-    public Optional<String> clientOf(String id) {
-        return sql.first("SELECT client_id FROM session WHERE id = ?", row -> row.getString(1), id);
-    }
-
-    public void open(Opened s, @Nullable Timeline timeline) {
-        sql.update(
-                """
-                INSERT INTO session (id, line_id, client_id, happened_at, recorded_at, plan, timeline)
-                VALUES (?, ?, ?, ?, ?, ?, ?)
-                """,
-                s.id(),
-                s.lineId(),
-                s.clientId(),
-                s.happenedAt(),
-                s.recordedAt(),
-                json.write(s.plan()),
-                timeline == null ? null : json.write(timeline));
-    }
-
-    void addVariants(String id, List<Variant> variants) {
-        sql.update("UPDATE session SET variants = ? WHERE id = ?", json.write(variants), id);
-    }
-
-    List<Variant> variants(String id) {
-        return sql.first("SELECT variants FROM session WHERE id = ?", row -> Optional.ofNullable(row.getString(1)), id)
-                .flatMap(text -> text.map(t -> List.of(json.read(t, Variant[].class))))
-                .orElse(List.of());
-    }
-
-    public Optional<Opened> find(String id) {
-        return sql.first(
-                "SELECT " + SESSION_COLUMNS + " FROM session WHERE id = ? AND line_id IS NOT NULL", this::opened, id);
-    }
-
-    public Optional<Timeline> timeline(String id) {
-        return sql.first("SELECT timeline FROM session WHERE id = ?", row -> Optional.ofNullable(row.getString(1)), id)
-                .flatMap(text -> text.map(t -> json.read(t, Timeline.class)));
-    }
-
-    /** The newest session of a line that nobody closed. */
-    public Optional<Opened> unclosed(String lineId) {
-        return sql.first("""
-                SELECT s.* FROM session s LEFT JOIN session_close c ON c.session_id = s.id
-                 WHERE s.line_id = ? AND c.session_id IS NULL ORDER BY s.happened_at DESC
-                """, this::opened, lineId);
-    }
-
-    public List<Opened> ofLine(String lineId) {
-        return sql.list(
-                "SELECT " + SESSION_COLUMNS + " FROM session WHERE line_id = ? ORDER BY happened_at, id",
-                this::opened,
-                lineId);
-    }
-
-    /** Whether a line's session began after a moment. */
-    public boolean isBegunSince(String lineId, Instant moment) {
-        return sql.first(
-                        "SELECT id FROM session WHERE id IN " + OF_LINE + " AND happened_at > ?2 LIMIT 1",
-                        row -> row.getString("id"),
-                        lineId,
-                        moment)
-                .isPresent();
-    }
-
-    public List<Opened> all() {
-        return sql.list(
-                "SELECT " + SESSION_COLUMNS
-                        + " FROM session WHERE line_id IS NOT NULL ORDER BY client_id, happened_at, id",
-                this::opened);
-    }
-
     public void addBlocks(List<StoredBlock> blocks) {
         sql.batch(INSERT_BLOCK, blocks.stream().map(this::columns).toList());
     }
 
     public List<StoredBlock> blocks(String sessionId) {
         return sql.list(
-                "SELECT " + SESSION_BLOCK_COLUMNS + " FROM session_block WHERE session_id = ? ORDER BY seq",
+                "SELECT " + SESSION_BLOCK_COLUMNS + " FROM run_block WHERE run_id = ? ORDER BY seq",
                 this::block,
                 sessionId);
     }
 
     public List<StoredBlock> blocksOfLine(String lineId) {
         return sql.list(
-                "SELECT " + SESSION_BLOCK_COLUMNS + " FROM session_block WHERE session_id IN " + OF_LINE
-                        + " ORDER BY session_id, seq",
+                "SELECT " + SESSION_BLOCK_COLUMNS + " FROM run_block WHERE run_id IN " + OF_LINE
+                        + " ORDER BY run_id, seq",
                 this::block,
                 lineId);
     }
 
     public List<StoredBlock> allBlocks() {
-        return sql.list(
-                "SELECT " + SESSION_BLOCK_COLUMNS + " FROM session_block ORDER BY session_id, seq", this::block);
+        return sql.list("SELECT " + SESSION_BLOCK_COLUMNS + " FROM run_block ORDER BY run_id, seq", this::block);
     }
 
     public void close(Closed c) {
         sql.update(
                 """
-                INSERT INTO session_close
-                  (session_id, happened_at, recorded_at, observer, rating, stop_sign, stop_side, note)
-                VALUES (?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (session_id) DO NOTHING
+                INSERT INTO run_close
+                  (run_id, happened_at, recorded_at, observer, rating, stop_sign, stop_side, note)
+                VALUES (?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (run_id) DO NOTHING
                 """,
                 c.sessionId(),
                 c.happenedAt(),
@@ -215,14 +124,14 @@ public class SessionRepository implements Whose, Flags {
 
     public Optional<Closed> closed(String sessionId) {
         return sql.first(
-                "SELECT " + SESSION_CLOSE_COLUMNS + " FROM session_close WHERE session_id = ?",
+                "SELECT " + SESSION_CLOSE_COLUMNS + " FROM run_close WHERE run_id = ?",
                 SessionRepository::closed,
                 sessionId);
     }
 
     public List<Closed> closedOfLine(String lineId) {
         return sql.list(
-                "SELECT " + SESSION_CLOSE_COLUMNS + " FROM session_close WHERE session_id IN " + OF_LINE,
+                "SELECT " + SESSION_CLOSE_COLUMNS + " FROM run_close WHERE run_id IN " + OF_LINE,
                 SessionRepository::closed,
                 lineId);
     }
@@ -235,7 +144,7 @@ public class SessionRepository implements Whose, Flags {
 
     public List<Closed> stopsOfClient(String clientId) {
         return sql.list("""
-                SELECT c.* FROM session_close c JOIN session s ON s.id = c.session_id
+                SELECT c.* FROM run_close c JOIN run s ON s.id = c.run_id
                  WHERE s.client_id = ? AND c.stop_sign IS NOT NULL
                 """, SessionRepository::closed, clientId);
     }
@@ -243,42 +152,40 @@ public class SessionRepository implements Whose, Flags {
     /** Stops in whatever else the client did. */
     public List<Closed> stopsBeside(String clientId, String lineId) {
         return sql.list("""
-                SELECT c.* FROM session_close c JOIN session s ON s.id = c.session_id
+                SELECT c.* FROM run_close c JOIN run s ON s.id = c.run_id
                  WHERE s.client_id = ?2 AND c.stop_sign IS NOT NULL AND s.id NOT IN
                 """ + OF_LINE, SessionRepository::closed, lineId, clientId);
     }
 
-    /** How many sessions since a moment had the motion of a line in another of the client's lines. */
+    /** How many runs since a moment had the motion of a line in another of the client's lines, and not that line. */
     public int closedBeside(String lineId, Instant since) {
         return sql.first("""
-                        SELECT count(DISTINCT s.id) FROM line l
+                        SELECT count(DISTINCT x.run_id) FROM line l
                           JOIN line o ON o.client_id = l.client_id AND o.motion = l.motion AND o.id <> l.id
-                          JOIN session s ON s.client_id = l.client_id
-                               AND (s.line_id = o.id OR s.composition_id = o.composition_id)
-                          JOIN session_close c ON c.session_id = s.id
-                         WHERE l.id = ?1 AND c.happened_at > ?2 AND s.line_id IS NOT l.id
-                           AND (l.composition_id IS NULL OR s.composition_id IS NOT l.composition_id)
+                          JOIN run_line x ON x.line_id = o.id
+                          JOIN run_close c ON c.run_id = x.run_id
+                         WHERE l.id = ?1 AND c.happened_at > ?2
+                           AND NOT EXISTS (SELECT 1 FROM run_line y WHERE y.run_id = x.run_id AND y.line_id = l.id)
                         """, row -> row.getInt(1), lineId, since).orElse(0);
     }
 
     /** Whatever a client did since, in the order of time. */
     List<Closed> closedSince(String clientId, Instant since) {
         return sql.list("""
-                SELECT c.* FROM session_close c JOIN session s ON s.id = c.session_id
+                SELECT c.* FROM run_close c JOIN run s ON s.id = c.run_id
                  WHERE s.client_id = ? AND c.happened_at >= ? ORDER BY c.happened_at
                 """, SessionRepository::closed, clientId, since);
     }
 
     public List<Closed> allClosed() {
         return sql.list(
-                "SELECT " + SESSION_CLOSE_COLUMNS + " FROM session_close ORDER BY session_id",
-                SessionRepository::closed);
+                "SELECT " + SESSION_CLOSE_COLUMNS + " FROM run_close ORDER BY run_id", SessionRepository::closed);
     }
 
     public void addMorning(Morning m) {
         sql.update(
                 """
-                INSERT INTO morning (id, session_id, settled, soreness, happened_at, recorded_at)
+                INSERT INTO morning (id, run_id, settled, soreness, happened_at, recorded_at)
                 VALUES (?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING
                 """,
                 m.id(),
@@ -292,7 +199,7 @@ public class SessionRepository implements Whose, Flags {
     /** Answers of a line's sessions; a later one for the same session corrects an earlier one. */
     public List<Morning> mornings(String lineId) {
         return sql.list(
-                "SELECT " + MORNING_COLUMNS + " FROM morning WHERE session_id IN " + OF_LINE + " ORDER BY seq",
+                "SELECT " + MORNING_COLUMNS + " FROM morning WHERE run_id IN " + OF_LINE + " ORDER BY seq",
                 SessionRepository::morning,
                 lineId);
     }
@@ -300,7 +207,7 @@ public class SessionRepository implements Whose, Flags {
     /** The newest answer holds; those before it are kept. */
     Optional<Morning> lastMorning(String sessionId) {
         return sql.first(
-                "SELECT " + MORNING_COLUMNS + " FROM morning WHERE session_id = ? ORDER BY seq DESC",
+                "SELECT " + MORNING_COLUMNS + " FROM morning WHERE run_id = ? ORDER BY seq DESC",
                 SessionRepository::morning,
                 sessionId);
     }
@@ -312,33 +219,18 @@ public class SessionRepository implements Whose, Flags {
     /** A session with all that was logged, ready for the fold. */
     public record Held(SessionRecord record, Instant recordedAt) {}
 
-    /** Closed sessions of a line in the order of time. */
-    public List<Held> held(String lineId) {
-        Map<String, List<StoredBlock>> blocks =
-                blocksOfLine(lineId).stream().collect(Collectors.groupingBy(StoredBlock::sessionId));
-        Map<String, Closed> closed = closedOfLine(lineId).stream().collect(Collectors.toMap(Closed::sessionId, c -> c));
-        var held = new ArrayList<Held>();
-        for (var session : ofLine(lineId)) {
-            var close = closed.get(session.id());
-            if (close != null) {
-                held.add(held(session, close, blocks.getOrDefault(session.id(), List.of())));
-            }
-        }
-        return held;
-    }
-
-    /** Puts a session together. */
-    public static Held held(Opened session, Closed close, List<StoredBlock> blocks) {
+    /** Puts together what one line of a run came to. */
+    public static Held held(Run run, Sided<Dose> doses, Closed close, List<StoredBlock> blocks) {
         var recorded = close.recordedAt();
         for (var stored : blocks) {
             recorded = stored.recordedAt().isAfter(recorded) ? stored.recordedAt() : recorded;
         }
         var record = new SessionRecord(
-                session.id(),
-                session.happenedAt(),
+                run.id(),
+                run.happenedAt(),
                 close.happenedAt(),
                 close.observer(),
-                session.plan().doses(),
+                doses,
                 latest(blocks),
                 close.rating(),
                 close.stopSign(),
@@ -350,19 +242,9 @@ public class SessionRepository implements Whose, Flags {
 
     /** The last record of each block counts. */
     static List<BlockRecord> latest(List<StoredBlock> blocks) {
-        var latest = new LinkedHashMap<String, BlockRecord>();
+        var latest = new LinkedHashMap<BlockId, BlockRecord>();
         blocks.forEach(b -> latest.put(b.block().blockId(), b.block()));
         return List.copyOf(latest.values());
-    }
-
-    private Opened opened(ResultSet row) throws SQLException {
-        return new Opened(
-                row.getString("id"),
-                row.getString("line_id"),
-                row.getString("client_id"),
-                json.read(row.getString("plan"), Plan.class),
-                Sql.instant(row, "happened_at"),
-                Sql.instant(row, "recorded_at"));
     }
 
     private @Nullable Object[] columns(StoredBlock stored) {
@@ -370,7 +252,7 @@ public class SessionRepository implements Whose, Flags {
         return new @Nullable Object[] {
             stored.id(),
             stored.sessionId(),
-            b.blockId(),
+            b.blockId().toString(),
             b.side(),
             b.kind(),
             stored.happenedAt(),
@@ -395,7 +277,7 @@ public class SessionRepository implements Whose, Flags {
         var faults = row.getString("faults");
         var pains = row.getString("pains");
         var block = new BlockRecord(
-                row.getString("block_id"),
+                BlockId.parse(row.getString("block_id")),
                 Side.valueOf(row.getString("side")),
                 BlockKind.valueOf(row.getString("kind")),
                 phases(row.getString("phases")),
@@ -409,7 +291,7 @@ public class SessionRepository implements Whose, Flags {
                 prop(row));
         return new StoredBlock(
                 row.getString("id"),
-                row.getString("session_id"),
+                row.getString("run_id"),
                 block,
                 Sql.instant(row, "happened_at"),
                 Sql.instant(row, "recorded_at"));
@@ -426,7 +308,7 @@ public class SessionRepository implements Whose, Flags {
         var sign = row.getString("stop_sign");
         var side = row.getString("stop_side");
         return new Closed(
-                row.getString("session_id"),
+                row.getString("run_id"),
                 Observer.valueOf(row.getString("observer")),
                 rating == null ? null : Tenths.of(rating),
                 sign == null ? null : StopSign.valueOf(sign),
@@ -440,7 +322,7 @@ public class SessionRepository implements Whose, Flags {
         var soreness = Sql.integer(row, "soreness");
         return new Morning(
                 row.getString("id"),
-                row.getString("session_id"),
+                row.getString("run_id"),
                 row.getInt("settled") == 1,
                 soreness == null ? null : Tenths.of(soreness),
                 Sql.instant(row, "happened_at"),

@@ -7,28 +7,27 @@ import gradino.core.perform.BlockRecord;
 import gradino.core.perform.Observer;
 import gradino.core.perform.PhaseDone;
 import gradino.core.perform.StopSign;
+import gradino.core.prescribe.BlockId;
 import gradino.core.prescribe.BlockKind;
-import gradino.core.prescribe.Compiler;
-import gradino.core.prescribe.PlanCheck;
 import gradino.core.prescribe.Timeline;
-import gradino.core.prescribe.Variants;
 import gradino.core.quantity.Tenths;
 import gradino.server.account.SignedIn;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
+import gradino.server.measure.MeasurementRepository;
 import gradino.server.perform.Floor.FloorLine;
+import gradino.server.perform.RunRepository.Run;
+import gradino.server.perform.Running.Place;
 import gradino.server.perform.SessionRepository.Closed;
 import gradino.server.perform.SessionRepository.Morning;
-import gradino.server.perform.SessionRepository.Opened;
 import gradino.server.perform.SessionRepository.StoredBlock;
-import gradino.server.perform.VisitRepository.Visit;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.ComposeService;
+import gradino.server.prescribe.ComposeService.Ready;
 import gradino.server.prescribe.EachLine;
-import gradino.server.prescribe.Line;
 import gradino.server.prescribe.LineHistory;
-import gradino.server.prescribe.LineService;
+import gradino.server.prescribe.LineRepository;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -36,7 +35,9 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -52,11 +53,11 @@ public class SessionService {
     private static final String NOT_DONE = "not done";
 
     private final SessionRepository sessions;
-    private final VisitRepository visits;
-    private final RunningSessions running;
+    private final RunRepository runs;
     private final ForceService forces;
     private final ComposeService compose;
-    private final LineService lines;
+    private final LineRepository lines;
+    private final MeasurementRepository measurements;
     private final LineHistory history;
     private final EachLine each;
     private final ClientService clients;
@@ -65,22 +66,22 @@ public class SessionService {
 
     SessionService(
             SessionRepository sessions,
-            VisitRepository visits,
-            RunningSessions running,
+            RunRepository runs,
             ForceService forces,
             ComposeService compose,
-            LineService lines,
+            LineRepository lines,
+            MeasurementRepository measurements,
             LineHistory history,
             EachLine each,
             ClientService clients,
             SignedIn signedIn,
             Clock clock) {
         this.sessions = sessions;
-        this.visits = visits;
-        this.running = running;
+        this.runs = runs;
         this.forces = forces;
         this.compose = compose;
         this.lines = lines;
+        this.measurements = measurements;
         this.history = history;
         this.each = each;
         this.clients = clients;
@@ -88,110 +89,91 @@ public class SessionService {
         this.clock = clock;
     }
 
+    /** Runs a line alone; one that is open already is gone on with. */
     @Transactional
-    public Floor open(String lineId, String sessionId) {
-        var line = lines.get(lineId);
-        var known = sessions.find(sessionId);
-        if (known.isPresent() || visits.find(sessionId).isPresent()) {
-            if (known.filter(k -> k.lineId().equals(lineId)).isEmpty()) {
-                throw Problem.nothingHere();
-            }
-            return floor(sessionId);
+    public Floor open(String lineId, String runId) {
+        var line = lines.find(lineId).orElseThrow(() -> Problem.notFound("line"));
+        if (line.endedAt() != null) {
+            throw Problem.conflict("ended", "This line has ended: it stands in no session any more.");
         }
-        if (line.composed() != null) {
-            throw Problem.conflict("composed", "This line is part of a composed session: start that.");
-        }
-        var now = StudioClock.now(clock);
-        var unclosed = sessions.unclosed(lineId)
-                .filter(s -> s.happenedAt().isAfter(now.minus(STALE)))
-                .filter(s -> sessions.timeline(s.id()).isPresent());
-        if (unclosed.isPresent()) {
-            return floor(unclosed.get().id());
-        }
-        var plan = each.required(line, () -> history.current(line));
-        Problem.throwIfBlocking(each.required(line, () -> history.forbids(line)));
-        var context = each.required(line, () -> history.context(line));
-        Problem.throwIfBlocking(PlanCheck.check(plan, context).stream()
-                .filter(f -> !f.code().equals("above-range"))
-                .toList());
-        sessions.open(new Opened(sessionId, lineId, line.clientId(), plan, now, now), Compiler.compile(plan));
-        sessions.addVariants(sessionId, Variants.of(plan, context));
-        return floor(sessionId);
+        var client = clients.get(line.clientId());
+        return goneOnWith(runId, r -> r.sessionId() == null && r.number(lineId) > 0)
+                .or(() -> runs.unclosedAlone(lineId).filter(this::isFresh).map(r -> floor(r.id())))
+                .orElseGet(() -> begin(client, null, runId, compose.ready(client, line)));
     }
 
-    /** Runs what was composed; it must still be allowed today. One that is open already is gone on with. */
+    /** Runs a session; it must still be allowed today. One that is open already is gone on with. */
     @Transactional
-    public Floor openComposed(String clientId, String compositionId, String sessionId) {
+    public Floor openComposed(String clientId, String compositionId, String runId) {
         var client = clients.get(clientId);
-        var known = visits.find(sessionId);
-        if (known.isPresent() || sessions.find(sessionId).isPresent()) {
-            if (known.filter(v ->
-                            v.clientId().equals(clientId) && v.compositionId().equals(compositionId))
-                    .isEmpty()) {
-                throw Problem.nothingHere();
-            }
-            return floor(sessionId);
+        return goneOnWith(runId, r -> r.clientId().equals(clientId) && compositionId.equals(r.sessionId()))
+                .or(() -> runs.unclosed(clientId, compositionId)
+                        .filter(this::isFresh)
+                        .map(r -> floor(r.id())))
+                .orElseGet(() -> begin(client, compositionId, runId, compose.ready(client, compositionId)));
+    }
+
+    private Optional<Floor> goneOnWith(String runId, Predicate<Run> isThis) {
+        var known = runs.find(runId);
+        if (known.isPresent() && known.filter(isThis).isEmpty()) {
+            throw Problem.nothingHere();
+        }
+        return known.map(r -> floor(r.id()));
+    }
+
+    private boolean isFresh(Run run) {
+        return run.happenedAt().isAfter(StudioClock.now(clock).minus(STALE));
+    }
+
+    private Floor begin(Client client, @Nullable String sessionId, String runId, Ready ready) {
+        for (var draft : ready.draft().lines()) {
+            var line = lines.find(draft.id()).orElseThrow(() -> Problem.notFound("line"));
+            Problem.throwIfBlocking(each.required(line, () -> history.forbids(line)));
         }
         var now = StudioClock.now(clock);
-        var unclosed = visits.unclosed(clientId, compositionId)
-                .filter(v -> v.happenedAt().isAfter(now.minus(STALE)));
-        if (unclosed.isPresent()) {
-            return floor(unclosed.get().id());
-        }
-        Problem.throwIfBlocking(history.forbids(clientId));
-        var ready = compose.ready(client, compositionId);
-        var composed = ready.composition();
-        visits.open(
-                new Visit(sessionId, clientId, compositionId, composed.name(), composed.draft(), now, now),
-                ready.timeline());
-        sessions.addVariants(sessionId, ready.variants());
-        return floor(sessionId);
+        runs.open(new Run(runId, client.id(), sessionId, ready.name(), ready.draft(), now, now), ready.timeline());
+        runs.addVariants(runId, ready.variants());
+        return floor(runId);
     }
 
     @Transactional(readOnly = true)
     public Floor floor(String sessionId) {
-        var running = this.running.find(sessionId);
+        var running = running(sessionId);
         var client = clients.get(running.clientId());
         return new Floor(
                 sessionId,
-                running.line().map(Opened::lineId).orElse(null),
                 running.clientId(),
                 client.details().name(),
-                running.visit().map(Visit::name).orElse(""),
-                running.line().map(Opened::plan).orElse(null),
+                running.run().name(),
                 running.timeline(),
-                floorLines(running, client),
+                running.places().stream().map(p -> line(client, p)).toList(),
                 forces.references(running, client),
                 running.variants(),
+                running.labels(),
                 history.policy().whole(Threshold.PAIN_TOO_MUCH),
                 sessions.blocks(sessionId).stream()
                         .map(b -> b.block().blockId())
                         .distinct()
                         .toList(),
                 sessions.closed(sessionId).isPresent(),
-                running.openedAt());
+                running.run().happenedAt());
     }
 
-    private List<FloorLine> floorLines(Running running, Client client) {
-        var known = lines.known(client.id());
-        return running.places().stream()
-                .map(place -> FloorLine.of(
-                        client,
-                        place,
-                        place.first(),
-                        (motion, position) -> known.stream()
-                                .filter(l -> l.motion().equals(motion)
-                                        && l.position().equals(position))
-                                .map(Line::instrument)
-                                .findFirst()
-                                .orElse(Instrument.GONIOMETER)))
-                .toList();
+    private Running running(String runId) {
+        return Running.find(runs, runId);
+    }
+
+    private FloorLine line(Client client, Place place) {
+        var instrument = measurements
+                .newestInstrument(client.id(), place.motion(), place.position())
+                .orElse(Instrument.GONIOMETER);
+        return FloorLine.of(client, place, instrument);
     }
 
     /** Stores a finished block; the same id again is the same block, stored once. */
     @Transactional
     public void block(String sessionId, String id, BlockRecord block) {
-        if (running.find(sessionId).phases(block.blockId()).isEmpty()) {
+        if (running(sessionId).phases(block.blockId()).isEmpty()) {
             throw Problem.invalid(
                     "block.blockId", "unknown-block", "This session has no block " + block.blockId() + ".");
         }
@@ -202,13 +184,13 @@ public class SessionService {
     /** The last record of each block, in the order in which they came first. */
     @Transactional(readOnly = true)
     public List<BlockRecord> blocks(String sessionId) {
-        running.find(sessionId);
+        running(sessionId);
         return SessionRepository.latest(sessions.blocks(sessionId));
     }
 
     @Transactional
     public Summary close(String sessionId, CloseDraft draft) {
-        var session = running.find(sessionId);
+        var session = running(sessionId);
         if (sessions.closed(sessionId).isEmpty()) {
             if (signedIn.guest().isPresent() && COACHES.contains(draft.observer())) {
                 throw Problem.invalid("observer", "at-home", "At home no coach watched.");
@@ -238,16 +220,20 @@ public class SessionService {
 
     /** Planned blocks without a record were not done: that is said, never silently left out. */
     private List<StoredBlock> missing(Running session, Instant now) {
-        var done = sessions.blocks(session.id()).stream()
+        var done = sessions.blocks(session.run().id()).stream()
                 .map(b -> b.block().blockId())
                 .collect(Collectors.toSet());
-        Map<String, List<Timeline.Phase>> planned = session.timeline().phases().stream()
+        Map<BlockId, List<Timeline.Phase>> planned = session.timeline().phases().stream()
                 .filter(p -> p.block() != BlockKind.SET_UP && p.block() != BlockKind.SIDE_CHANGE)
                 .filter(p -> !done.contains(p.blockId()))
                 .collect(Collectors.groupingBy(Timeline.Phase::blockId, LinkedHashMap::new, Collectors.toList()));
         return planned.values().stream()
                 .map(phases -> new StoredBlock(
-                        session.id() + "/" + phases.get(0).blockId(), session.id(), notDone(phases), now, now))
+                        session.run().id() + "/" + phases.get(0).blockId(),
+                        session.run().id(),
+                        notDone(phases),
+                        now,
+                        now))
                 .toList();
     }
 
@@ -272,7 +258,7 @@ public class SessionService {
 
     @Transactional(readOnly = true)
     public Summary summary(String sessionId) {
-        var session = running.find(sessionId);
+        var session = running(sessionId);
         var blocks = new ArrayList<>(sessions.blocks(sessionId));
         var closed = sessions.closed(sessionId);
         if (closed.isEmpty()) {
@@ -285,31 +271,35 @@ public class SessionService {
                 forces.referenceSeconds(sessionId));
     }
 
-    /** A client's runs of what was composed, newest first. */
+    /** A client's runs, newest first. */
     @Transactional(readOnly = true)
-    public List<Run> runs(String clientId) {
+    public List<RunHead> runs(String clientId) {
         clients.get(clientId);
-        return visits.of(clientId).stream()
-                .map(v -> new Run(
-                        v.id(),
-                        v.compositionId(),
-                        v.name(),
-                        v.happenedAt(),
-                        sessions.closed(v.id()).orElse(null)))
+        return runs.of(clientId).stream()
+                .map(r -> new RunHead(
+                        r.id(),
+                        r.sessionId(),
+                        r.name(),
+                        r.happenedAt(),
+                        sessions.closed(r.id()).orElse(null)))
                 .toList();
     }
 
-    /** One run. */
-    public record Run(
+    /**
+     * One run.
+     *
+     * @param compositionId null for a line alone
+     */
+    public record RunHead(
             String id,
-            String compositionId,
+            @Nullable String compositionId,
             String name,
             Instant openedAt,
             @Nullable Closed closed) {}
 
     @Transactional
     public void morning(String sessionId, String id, boolean settled, @Nullable Tenths soreness) {
-        running.find(sessionId);
+        running(sessionId);
         if (sessions.closed(sessionId).isEmpty()) {
             throw Problem.conflict("still-open", "This session is still open: close it first.");
         }

@@ -94,7 +94,7 @@ public record Summary(
                 blocks.stream().mapToInt(BlockRecord::cramps).sum(),
                 blocks.stream()
                         .filter(b -> b.skippedBecause() != null)
-                        .map(b -> b.blockId() + ": " + b.skippedBecause())
+                        .map(b -> b.blockId().label() + ": " + b.skippedBecause())
                         .toList());
     }
 

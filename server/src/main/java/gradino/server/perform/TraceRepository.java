@@ -6,6 +6,7 @@ import gradino.core.effort.TraceCode;
 import gradino.core.effort.TraceCode.Samples;
 import gradino.core.perform.MeasuredEffort;
 import gradino.core.prescribe.Block.Direction;
+import gradino.core.prescribe.BlockId;
 import gradino.core.quantity.Degrees;
 import gradino.server.platform.Json;
 import gradino.server.platform.Sql;
@@ -22,10 +23,10 @@ import org.springframework.stereotype.Repository;
 @Repository
 public class TraceRepository {
     private static final String TRACE_COLUMNS =
-            "id, session_id, block_id, side, reference_newtons, phase_seconds, force, analysis, "
+            "id, run_id, block_id, side, reference_newtons, phase_seconds, force, analysis, "
                     + "effort_within, near_max_peak, happened_at, recorded_at";
     private static final String REFERENCE_CONTRACTION_COLUMNS =
-            "id, client_id, session_id, motion, position, side, direction, degrees, newtons, tries, "
+            "id, client_id, run_id, motion, position, side, direction, degrees, newtons, tries, "
                     + "happened_at, recorded_at";
     private final Sql sql;
     private final Json json;
@@ -44,7 +45,7 @@ public class TraceRepository {
     public record StoredTrace(
             String id,
             String sessionId,
-            String blockId,
+            BlockId blockId,
             Side side,
             @Nullable Double referenceNewtons,
             List<Double> phaseSeconds,
@@ -78,13 +79,13 @@ public class TraceRepository {
         return sql.update(
                         """
                 INSERT INTO trace
-                  (id, session_id, block_id, side, reference_newtons, phase_seconds, force, analysis, effort_within,
+                  (id, run_id, block_id, side, reference_newtons, phase_seconds, force, analysis, effort_within,
                    near_max_peak, happened_at, recorded_at)
                 VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING
                 """,
                         t.id(),
                         t.sessionId(),
-                        t.blockId(),
+                        t.blockId().toString(),
                         t.side(),
                         t.referenceNewtons(),
                         json.write(t.phaseSeconds()),
@@ -99,21 +100,21 @@ public class TraceRepository {
 
     public List<StoredTrace> of(String sessionId) {
         return sql.list(
-                "SELECT " + TRACE_COLUMNS + " FROM trace WHERE session_id = ? ORDER BY rowid", this::trace, sessionId);
+                "SELECT " + TRACE_COLUMNS + " FROM trace WHERE run_id = ? ORDER BY rowid", this::trace, sessionId);
     }
 
     /** What gauges said in a line's sessions, by session, with when that came in; without the traces themselves. */
     public List<Judged> judged(String lineId) {
         return sql.list(
                 """
-                SELECT t.session_id, t.block_id, t.side, t.effort_within, t.near_max_peak, t.recorded_at
+                SELECT t.run_id, t.block_id, t.side, t.effort_within, t.near_max_peak, t.recorded_at
                   FROM trace t
-                 WHERE (t.effort_within IS NOT NULL OR t.near_max_peak IS NOT NULL) AND t.session_id IN
-                """ + SessionRepository.OF_LINE + " ORDER BY t.rowid",
+                 WHERE (t.effort_within IS NOT NULL OR t.near_max_peak IS NOT NULL) AND t.run_id IN
+                """ + RunRepository.OF_LINE + " ORDER BY t.rowid",
                 row -> new Judged(
-                        row.getString("session_id"),
+                        row.getString("run_id"),
                         new MeasuredEffort(
-                                row.getString("block_id"),
+                                BlockId.parse(row.getString("block_id")),
                                 Side.valueOf(row.getString("side")),
                                 Sql.real(row, "effort_within"),
                                 Sql.real(row, "near_max_peak")),
@@ -143,7 +144,7 @@ public class TraceRepository {
     }
 
     public List<StoredTrace> all() {
-        return sql.list("SELECT " + TRACE_COLUMNS + " FROM trace ORDER BY session_id, rowid", this::trace);
+        return sql.list("SELECT " + TRACE_COLUMNS + " FROM trace ORDER BY run_id, rowid", this::trace);
     }
 
     /** @return whether it was new */
@@ -151,7 +152,7 @@ public class TraceRepository {
         return sql.update(
                         """
                 INSERT INTO reference_contraction
-                  (id, client_id, session_id, motion, position, side, direction, degrees, newtons, tries, happened_at,
+                  (id, client_id, run_id, motion, position, side, direction, degrees, newtons, tries, happened_at,
                    recorded_at)
                 VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING
                 """,
@@ -189,7 +190,7 @@ public class TraceRepository {
     public List<StoredReference> referencesOf(String sessionId) {
         return sql.list(
                 "SELECT " + REFERENCE_CONTRACTION_COLUMNS
-                        + " FROM reference_contraction WHERE session_id = ? ORDER BY rowid",
+                        + " FROM reference_contraction WHERE run_id = ? ORDER BY rowid",
                 TraceRepository::reference,
                 sessionId);
     }
@@ -205,8 +206,8 @@ public class TraceRepository {
         var analysis = row.getString("analysis");
         return new StoredTrace(
                 row.getString("id"),
-                row.getString("session_id"),
-                row.getString("block_id"),
+                row.getString("run_id"),
+                BlockId.parse(row.getString("block_id")),
                 Side.valueOf(row.getString("side")),
                 Sql.real(row, "reference_newtons"),
                 Arrays.asList(json.read(row.getString("phase_seconds"), Double[].class)),
@@ -220,7 +221,7 @@ public class TraceRepository {
         return new StoredReference(
                 row.getString("id"),
                 row.getString("client_id"),
-                row.getString("session_id"),
+                row.getString("run_id"),
                 row.getString("motion"),
                 row.getString("position"),
                 Side.valueOf(row.getString("side")),

@@ -11,6 +11,7 @@ import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.intake.Limits;
 import gradino.core.measure.PropGrid;
+import gradino.core.prescribe.BlockId;
 import gradino.core.prescribe.Timeline;
 import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
@@ -40,6 +41,7 @@ public class CoreJson {
                 .addMixIn(EffortPercent.class, PlainInt.class)
                 .addMixIn(PainScore.class, PlainInt.class)
                 .addMixIn(Tenths.class, PlainInt.class)
+                .addMixIn(BlockId.class, Written.class)
                 .addMixIn(Because.class, Spoken.class)
                 .addMixIn(Limits.class, WithoutNone.class)
                 .addMixIn(Timeline.Phase.class, WithoutContraction.class)
@@ -65,6 +67,17 @@ public class CoreJson {
     interface PlainInt {
         @JsonValue
         int value();
+    }
+
+    abstract static class Written {
+        @JsonValue
+        @Override
+        public abstract String toString();
+
+        @JsonCreator
+        static BlockId parse(String written) {
+            return BlockId.parse(written);
+        }
     }
 
     @JsonIgnoreProperties(value = "text", allowGetters = true)

@@ -2,6 +2,7 @@ package gradino.server.platform;
 
 import com.fasterxml.jackson.databind.JavaType;
 import gradino.core.because.Because;
+import gradino.core.prescribe.BlockId;
 import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
@@ -38,6 +39,7 @@ class OpenApiSetup {
                 .replaceWithSchema(EffortPercent.class, new IntegerSchema().format(null))
                 .replaceWithSchema(PainScore.class, new IntegerSchema().format(null))
                 .replaceWithSchema(Tenths.class, new IntegerSchema().format(null))
+                .replaceWithSchema(BlockId.class, new StringSchema())
                 .replaceWithSchema(Because.class, spoken());
     }
 

@@ -8,7 +8,7 @@ import gradino.core.prescribe.SessionDraft;
 import gradino.core.prescribe.SessionDraft.LineDraft;
 import gradino.core.prescribe.Shorten;
 import gradino.server.platform.Reads;
-import gradino.server.prescribe.CompositionRepository.Composition;
+import gradino.server.prescribe.ComposeService.Composition;
 import gradino.server.prescribe.LibraryService.LibraryEntry;
 import gradino.server.prescribe.MethodService.KnownMethod;
 import gradino.server.prescribe.SuggestService.Suggested;
@@ -17,13 +17,16 @@ import jakarta.validation.constraints.Size;
 import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -164,5 +167,11 @@ class ComposeController {
     Composition save(
             @PathVariable String clientId, @PathVariable String compositionId, @Valid @RequestBody Saving saving) {
         return compose.save(clientId, compositionId, saving.name(), saving.draft());
+    }
+
+    @DeleteMapping("/api/clients/{clientId}/compositions/{compositionId}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void remove(@PathVariable String clientId, @PathVariable String compositionId) {
+        compose.remove(clientId, compositionId);
     }
 }

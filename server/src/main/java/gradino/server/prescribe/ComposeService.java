@@ -1,9 +1,16 @@
 package gradino.server.prescribe;
 
+import gradino.core.because.Finding;
+import gradino.core.body.Catalogue;
+import gradino.core.body.Motion;
 import gradino.core.effort.EffortSolver;
+import gradino.core.prescribe.Arrangement;
 import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.SessionCheck;
+import gradino.core.prescribe.SessionContext;
 import gradino.core.prescribe.SessionDraft;
+import gradino.core.prescribe.SessionDraft.LineDraft;
+import gradino.core.prescribe.SessionDraft.StationDraft;
 import gradino.core.prescribe.SessionReader;
 import gradino.core.prescribe.Shorten;
 import gradino.core.prescribe.Timeline;
@@ -14,8 +21,10 @@ import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
-import gradino.server.prescribe.CompositionRepository.Composition;
+import gradino.server.prescribe.CompositionRepository.Saving;
 import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -27,7 +36,7 @@ public class ComposeService {
     private static final int SECONDS_PER_MINUTE = 60;
 
     private final CompositionRepository compositions;
-    private final ComposedLines lines;
+    private final Program program;
     private final MethodService methods;
     private final SessionContexts contexts;
     private final ClientService clients;
@@ -36,14 +45,14 @@ public class ComposeService {
 
     ComposeService(
             CompositionRepository compositions,
-            ComposedLines lines,
+            Program program,
             MethodService methods,
             SessionContexts contexts,
             ClientService clients,
             SignedIn signedIn,
             Clock clock) {
         this.compositions = compositions;
-        this.lines = lines;
+        this.program = program;
         this.methods = methods;
         this.contexts = contexts;
         this.clients = clients;
@@ -54,7 +63,7 @@ public class ComposeService {
     @Transactional(readOnly = true)
     ScorePreview preview(String clientId, SessionDraft draft) {
         var client = clients.get(clientId);
-        var checked = SessionCheck.check(draft, contexts.of(client), methods.methods());
+        var checked = checked(client, draft, contexts.of(client));
         return ScorePreview.of(client, draft, checked, contexts.policy());
     }
 
@@ -82,58 +91,76 @@ public class ComposeService {
         return EffortSolver.solve(draft, station, line, block);
     }
 
-    @Transactional(readOnly = true)
-    List<Composition> of(String clientId) {
-        clients.get(clientId);
-        return compositions.of(clientId).stream().map(this::inForceIfKnown).toList();
-    }
-
-    /** To look at: as it was composed where what came of a line since cannot be worked out. It cannot be started then. */
-    private Composition inForceIfKnown(Composition composition) {
-        try {
-            return inForce(composition);
-        } catch (Problem oneLine) {
-            return composition;
-        }
-    }
-
-    private Composition inForce(Composition composition) {
-        return composition.with(lines.inForce(composition));
-    }
-
-    /** Name of something composed. */
-    public record Named(String id, String name) {}
+    /** A session in short. */
+    public record Named(String id, String name, int minutes, List<String> lines) {}
 
     @Transactional(readOnly = true)
     public List<Named> named(String clientId) {
         return compositions.of(clientId).stream()
-                .map(c -> new Named(c.id(), c.name()))
+                .map(s -> {
+                    var draft = program.known(s).draft();
+                    int seconds = timeline(draft).seconds();
+                    return new Named(
+                            s.id(),
+                            s.name(),
+                            (seconds + SECONDS_PER_MINUTE - 1) / SECONDS_PER_MINUTE,
+                            draft.lines().stream().map(LineDraft::id).toList());
+                })
                 .toList();
+    }
+
+    /**
+     * A session of a client with the doses in force.
+     *
+     * @param draft without the lines that cannot be worked out
+     * @param troubles what is wrong with those
+     */
+    public record Composition(
+            String id, String clientId, String name, SessionDraft draft, Instant recordedAt, List<Finding> troubles) {}
+
+    @Transactional(readOnly = true)
+    List<Composition> of(String clientId) {
+        clients.get(clientId);
+        return compositions.of(clientId).stream().map(this::known).toList();
+    }
+
+    private Composition known(Saving s) {
+        var known = program.known(s);
+        return new Composition(s.id(), s.clientId(), s.name(), known.draft(), s.recordedAt(), known.troubles());
     }
 
     @Transactional(readOnly = true)
     public Composition get(String clientId, String id) {
         clients.get(clientId);
-        return compositions.newest(clientId, id).map(this::inForce).orElseThrow(Problem::nothingHere);
+        return compositions.newest(clientId, id).map(this::known).orElseThrow(Problem::nothingHere);
     }
 
-    /** What was composed, with its timeline, when it may be trained now. */
-    public record Ready(Composition composition, Timeline timeline, List<Variants.Variant> variants) {}
+    /** What may be trained now, compiled. */
+    public record Ready(String name, SessionDraft draft, Timeline timeline, List<Variants.Variant> variants) {}
 
-    /** @throws Problem with the reasons when it may not, any more */
+    /** @throws Problem with the reasons when it may not be, any more */
     @Transactional(readOnly = true)
     public Ready ready(Client client, String compositionId) {
-        var composition = compositions
-                .newest(client.id(), compositionId)
-                .map(this::inForce)
-                .orElseThrow(Problem::nothingHere);
+        var session = compositions.newest(client.id(), compositionId).orElseThrow(Problem::nothingHere);
+        return ready(client, session.name(), program.inForce(session));
+    }
+
+    /** A line alone. */
+    @Transactional(readOnly = true)
+    public Ready ready(Client client, Line line) {
+        var name = Catalogue.motion(line.motion()).map(Motion::name).orElse(line.motion());
+        return ready(client, name, new SessionDraft(List.of(), List.of(StationDraft.of(program.draft(line)))));
+    }
+
+    private Ready ready(Client client, String name, SessionDraft draft) {
         var context = contexts.fresh(client);
-        var checked = SessionCheck.check(composition.draft(), context, methods.methods());
+        var checked = SessionCheck.check(draft, context, methods.methods());
         Problem.throwIfBlocking(checked.findings());
         return new Ready(
-                composition,
+                name,
+                draft,
                 checked.timeline().orElseThrow(Problem::nothingHere),
-                Variants.of(composition.draft(), context, methods.methods()));
+                Variants.of(draft, context, methods.methods()));
     }
 
     /** What was composed, compiled; empty where nothing of it can be read. */
@@ -141,10 +168,18 @@ public class ComposeService {
         return SessionReader.read(draft).plan().map(Compiler::compile).orElse(new Timeline(List.of()));
     }
 
+    private SessionCheck.Checked checked(Client client, SessionDraft draft, SessionContext context) {
+        var checked = SessionCheck.check(draft, context, methods.methods());
+        var findings = new ArrayList<>(program.check(client.id(), draft));
+        findings.addAll(checked.findings());
+        return new SessionCheck.Checked(checked.timeline(), List.copyOf(findings));
+    }
+
     /** Keeps a session; what breaks a restriction or cannot be is refused with its reasons. */
     @Transactional
     public Composition save(String clientId, String id, String name, SessionDraft draft) {
-        var checked = SessionCheck.check(draft, contexts.fresh(clients.get(clientId)), methods.methods());
+        var client = clients.get(clientId);
+        var checked = checked(client, draft, contexts.fresh(client));
         Problem.throwIfBlocking(checked.findings());
         if (checked.timeline().isEmpty()) {
             throw Problem.invalid("stations", "empty", "Nothing is in this session yet: add a line.");
@@ -152,10 +187,23 @@ public class ComposeService {
         if (name.isBlank() || name.length() > 120) {
             throw Problem.invalid("name", "required", "A name of up to 120 letters.");
         }
-        var me = signedIn.account().map(Account::id).orElse(null);
-        var composition = new Composition(id, clientId, me, name.strip(), draft, StudioClock.now(clock));
-        compositions.insert(composition);
-        lines.saved(composition);
+        if (!id.matches("[A-Za-z0-9-]{1,64}")) {
+            throw Problem.invalid("id", "bad-id", "An id is 1 to 64 letters, digits and hyphens.");
+        }
+        program.saved(saving(clientId, id, name.strip(), Arrangement.of(draft)), draft);
         return get(clientId, id);
+    }
+
+    private Saving saving(String clientId, String id, String name, @Nullable Arrangement body) {
+        var me = signedIn.account().map(Account::id).orElse(null);
+        return new Saving(id, clientId, me, name, body, StudioClock.now(clock));
+    }
+
+    /** Takes a session away. Lines that stand in no other end; what was run stays in the record. */
+    @Transactional
+    public void remove(String clientId, String id) {
+        clients.get(clientId);
+        var session = compositions.newest(clientId, id).orElseThrow(Problem::nothingHere);
+        program.keep(saving(clientId, id, session.name(), null));
     }
 }

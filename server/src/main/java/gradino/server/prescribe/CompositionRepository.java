@@ -1,7 +1,7 @@
 package gradino.server.prescribe;
 
+import gradino.core.prescribe.Arrangement;
 import gradino.core.prescribe.Method;
-import gradino.core.prescribe.SessionDraft;
 import gradino.server.platform.Json;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;
@@ -12,10 +12,10 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
-/** Owns composition and studio_method: each saving is a new row, the newest of an id counts. */
+/** Owns session and studio_method: each saving is a new row, the newest of an id counts. */
 @Repository
 public class CompositionRepository {
-    private static final String COMPOSITION_COLUMNS = "id, client_id, account_id, recorded_at, name, body";
+    private static final String COLUMNS = "id, client_id, account_id, recorded_at, name, body";
     private static final String STUDIO_METHOD_COLUMNS = "id, account_id, recorded_at, body";
     private final Sql sql;
     private final Json json;
@@ -25,17 +25,20 @@ public class CompositionRepository {
         this.json = json;
     }
 
-    /** A session as it was composed. */
-    public record Composition(
+    /**
+     * A session as it was kept.
+     *
+     * @param body null when it was removed
+     */
+    public record Saving(
             String id,
             String clientId,
             @Nullable String accountId,
             String name,
-            SessionDraft draft,
+            @Nullable Arrangement body,
             Instant recordedAt) {
-
-        Composition with(SessionDraft other) {
-            return new Composition(id, clientId, accountId, name, other, recordedAt);
+        public boolean has(String line) {
+            return body != null && body.lines().contains(line);
         }
     }
 
@@ -43,26 +46,8 @@ public class CompositionRepository {
     public record StudioMethod(Method method, String accountId, Instant recordedAt) {}
 
     /** Every saving, oldest first. */
-    public List<Composition> all() {
-        return sql.list("SELECT " + COMPOSITION_COLUMNS + " FROM composition ORDER BY seq", this::composition);
-    }
-
-    /** Every saving, oldest first, of those whose lines are not kept; at almost every start there are none. */
-    List<Composition> withoutLines() {
-        return sql.list("SELECT " + COMPOSITION_COLUMNS + """
-                 FROM composition c WHERE NOT EXISTS
-                  (SELECT 1 FROM line l WHERE l.composition_id = c.id AND l.client_id = c.client_id)
-                 ORDER BY seq
-                """, this::composition);
-    }
-
-    /** Every saving of one, oldest first. */
-    public List<Composition> versions(String clientId, String id) {
-        return sql.list(
-                "SELECT " + COMPOSITION_COLUMNS + " FROM composition WHERE client_id = ? AND id = ? ORDER BY seq",
-                this::composition,
-                clientId,
-                id);
+    public List<Saving> all() {
+        return sql.list("SELECT " + COLUMNS + " FROM session ORDER BY seq", this::saving);
     }
 
     public List<StudioMethod> allMethods() {
@@ -74,45 +59,34 @@ public class CompositionRepository {
                         Sql.instant(row, "recorded_at")));
     }
 
-    List<Composition> of(String clientId) {
-        return sql.list("SELECT " + COMPOSITION_COLUMNS + """
-                 FROM composition c WHERE client_id = ?
-                   AND seq = (SELECT max(seq) FROM composition WHERE client_id = c.client_id AND id = c.id)
+    /** A client's sessions, the newest first. */
+    public List<Saving> of(String clientId) {
+        return sql.list("SELECT " + COLUMNS + """
+                 FROM session s WHERE client_id = ? AND body IS NOT NULL
+                   AND seq = (SELECT max(seq) FROM session WHERE client_id = s.client_id AND id = s.id)
                  ORDER BY seq DESC
-                """, this::composition, clientId);
+                """, this::saving, clientId);
     }
 
-    public Optional<Composition> newest(String clientId, String id) {
+    /** As it is now; empty for one that was removed. */
+    public Optional<Saving> newest(String clientId, String id) {
         return sql.first(
-                "SELECT " + COMPOSITION_COLUMNS
-                        + " FROM composition WHERE client_id = ? AND id = ? ORDER BY seq DESC LIMIT 1",
-                this::composition,
-                clientId,
-                id);
+                        "SELECT " + COLUMNS + " FROM session WHERE client_id = ? AND id = ? ORDER BY seq DESC LIMIT 1",
+                        this::saving,
+                        clientId,
+                        id)
+                .filter(s -> s.body() != null);
     }
 
-    /** Name of the session that a line is part of; null for one with a plan of its own. */
-    public @Nullable String nameOf(Line line) {
-        var place = line.composed();
-        return place == null
-                ? null
-                : sql.first(
-                                "SELECT name FROM composition WHERE client_id = ? AND id = ? ORDER BY seq DESC LIMIT 1",
-                                row -> row.getString("name"),
-                                line.clientId(),
-                                place.compositionId())
-                        .orElse(null);
-    }
-
-    public void insert(Composition c) {
+    public void insert(Saving s) {
         sql.update(
-                "INSERT INTO composition (id, client_id, account_id, recorded_at, name, body) VALUES (?, ?, ?, ?, ?, ?)",
-                c.id(),
-                c.clientId(),
-                c.accountId(),
-                c.recordedAt(),
-                c.name(),
-                json.write(c.draft()));
+                "INSERT INTO session (id, client_id, account_id, recorded_at, name, body) VALUES (?, ?, ?, ?, ?, ?)",
+                s.id(),
+                s.clientId(),
+                s.accountId(),
+                s.recordedAt(),
+                s.name(),
+                s.body() == null ? null : json.write(s.body()));
     }
 
     public List<Method> methods() {
@@ -131,13 +105,14 @@ public class CompositionRepository {
                 json.write(kept.method()));
     }
 
-    private Composition composition(ResultSet row) throws SQLException {
-        return new Composition(
+    private Saving saving(ResultSet row) throws SQLException {
+        var body = row.getString("body");
+        return new Saving(
                 row.getString("id"),
                 row.getString("client_id"),
                 row.getString("account_id"),
                 row.getString("name"),
-                json.read(row.getString("body"), SessionDraft.class),
+                body == null ? null : json.read(body, Arrangement.class),
                 Sql.instant(row, "recorded_at"));
     }
 }

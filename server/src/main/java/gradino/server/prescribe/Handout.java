@@ -13,7 +13,7 @@ import gradino.core.prescribe.Protocol;
 import gradino.core.prescribe.SessionPlan;
 import gradino.core.prescribe.Station;
 import gradino.server.intake.Client;
-import gradino.server.prescribe.CompositionRepository.Composition;
+import gradino.server.prescribe.ComposeService.Composition;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;

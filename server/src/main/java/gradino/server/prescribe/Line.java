@@ -1,41 +1,20 @@
 package gradino.server.prescribe;
 
-import gradino.core.measure.Instrument;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One prescribed item for one client; its plan and doses come from {@link LineHistory}.
+ * One motion in one position as it is prescribed, run, judged and advanced; what it does stands in its versions.
  *
- * @param composed which line of which composed session it is; null for a line with a plan of its own
- * @param endedAt when it was taken out of its session or went on in a harder position; null while it is trained
+ * @param follows the line that it goes on from, a stage before; null for none
+ * @param endedAt when no session had it any more, or it went on in another line; null while it is trained
  */
 public record Line(
         String id,
         String clientId,
         String motion,
         String position,
-        Instrument instrument,
         Instant happenedAt,
         Instant recordedAt,
-        @Nullable InSession composed,
-        @Nullable Instant endedAt) {
-
-    /**
-     * Where a line stands in a composed session.
-     *
-     * @param key its id within the session
-     */
-    public record InSession(String compositionId, String key) {}
-
-    public Line(
-            String id,
-            String clientId,
-            String motion,
-            String position,
-            Instrument instrument,
-            Instant happenedAt,
-            Instant recordedAt) {
-        this(id, clientId, motion, position, instrument, happenedAt, recordedAt, null, null);
-    }
-}
+        @Nullable String follows,
+        @Nullable Instant endedAt) {}

@@ -1,6 +1,5 @@
 package gradino.server.prescribe;
 
-import gradino.core.measure.Instrument;
 import gradino.core.prescribe.Plan;
 import gradino.server.account.Whose;
 import gradino.server.platform.Json;
@@ -13,13 +12,12 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
-/** Owns line and plan. */
+/** Owns line and line_version. */
 @Repository
 public class LineRepository implements Whose {
     private static final String LINE_COLUMNS =
-            "id, client_id, motion, position, instrument, happened_at, recorded_at, composition_id, "
-                    + "line_key, ended_at";
-    private static final String PLAN_COLUMNS = "id, line_id, happened_at, recorded_at, body";
+            "id, client_id, motion, position, happened_at, recorded_at, follows, ended_at";
+    private static final String VERSION_COLUMNS = "line_id, happened_at, recorded_at, body";
     private final Sql sql;
     private final Json json;
 
@@ -38,16 +36,8 @@ public class LineRepository implements Whose {
         return sql.first("SELECT client_id FROM line WHERE id = ?", row -> row.getString(1), id);
     }
 
-    /** Lines with a plan of their own. */
+    /** A client's lines in force. */
     public List<Line> of(String clientId) {
-        return sql.list("SELECT " + LINE_COLUMNS + """
-                 FROM line WHERE client_id = ? AND composition_id IS NULL AND ended_at IS NULL
-                 ORDER BY happened_at, id
-                """, LineRepository::line, clientId);
-    }
-
-    /** Those, and the lines of composed sessions as they are now. */
-    public List<Line> trained(String clientId) {
         return sql.list(
                 "SELECT " + LINE_COLUMNS
                         + " FROM line WHERE client_id = ? AND ended_at IS NULL ORDER BY happened_at, id",
@@ -55,24 +45,23 @@ public class LineRepository implements Whose {
                 clientId);
     }
 
-    /** Every line that a composed session has or had. */
-    public List<Line> ofComposition(String clientId, String compositionId) {
+    /** Those that go on from a line. */
+    public List<Line> after(String lineId) {
         return sql.list(
-                "SELECT " + LINE_COLUMNS
-                        + " FROM line WHERE client_id = ? AND composition_id = ? ORDER BY happened_at, id",
+                "SELECT " + LINE_COLUMNS + " FROM line WHERE follows = ? ORDER BY happened_at, id",
                 LineRepository::line,
-                clientId,
-                compositionId);
+                lineId);
     }
 
-    /** @param at when it was taken out of its session or went on in a harder position; null when it is trained again */
+    /** @param at when it ended; null when it is trained again */
     public void end(String lineId, @Nullable Instant at) {
         sql.update("UPDATE line SET ended_at = ? WHERE id = ?", at, lineId);
     }
 
+    /** What is referred to before what refers to it. */
     public List<Line> all() {
         return sql.list(
-                "SELECT " + LINE_COLUMNS + " FROM line ORDER BY client_id, happened_at, id", LineRepository::line);
+                "SELECT " + LINE_COLUMNS + " FROM line ORDER BY client_id, recorded_at, rowid", LineRepository::line);
     }
 
     public Optional<Line> find(String id) {
@@ -82,29 +71,25 @@ public class LineRepository implements Whose {
     public void insert(Line line) {
         sql.update(
                 """
-                INSERT INTO line
-                  (id, client_id, motion, position, instrument, happened_at, recorded_at, composition_id, line_key,
-                   ended_at)
-                VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+                INSERT INTO line (id, client_id, motion, position, happened_at, recorded_at, follows, ended_at)
+                VALUES (?, ?, ?, ?, ?, ?, ?, ?)
                 """,
                 line.id(),
                 line.clientId(),
                 line.motion(),
                 line.position(),
-                line.instrument(),
                 line.happenedAt(),
                 line.recordedAt(),
-                line.composed() == null ? null : line.composed().compositionId(),
-                line.composed() == null ? null : line.composed().key(),
+                line.follows(),
                 line.endedAt());
     }
 
-    /** A version of a plan with its times. */
-    public record PlanVersion(String lineId, Plan plan, Instant happenedAt, Instant recordedAt) {}
+    /** A line as it was prescribed at a time. */
+    public record LineVersion(String lineId, Plan plan, Instant happenedAt, Instant recordedAt) {}
 
-    public void addPlan(PlanVersion version) {
+    public void add(LineVersion version) {
         sql.update(
-                "INSERT INTO plan (line_id, happened_at, recorded_at, body) VALUES (?, ?, ?, ?)",
+                "INSERT INTO line_version (line_id, happened_at, recorded_at, body) VALUES (?, ?, ?, ?)",
                 version.lineId(),
                 version.happenedAt(),
                 version.recordedAt(),
@@ -112,10 +97,10 @@ public class LineRepository implements Whose {
     }
 
     /** Every version, oldest first. */
-    public List<PlanVersion> plans(String lineId) {
+    public List<LineVersion> versions(String lineId) {
         return sql.list(
-                "SELECT " + PLAN_COLUMNS + " FROM plan WHERE line_id = ? ORDER BY id",
-                row -> new PlanVersion(
+                "SELECT " + VERSION_COLUMNS + " FROM line_version WHERE line_id = ? ORDER BY id",
+                row -> new LineVersion(
                         row.getString("line_id"),
                         json.read(row.getString("body"), Plan.class),
                         Sql.instant(row, "happened_at"),
@@ -124,7 +109,6 @@ public class LineRepository implements Whose {
     }
 
     private static Line line(ResultSet row) throws SQLException {
-        var composition = row.getString("composition_id");
         long ended = row.getLong("ended_at");
         var endedAt = row.wasNull() ? null : Instant.ofEpochMilli(ended);
         return new Line(
@@ -132,10 +116,9 @@ public class LineRepository implements Whose {
                 row.getString("client_id"),
                 row.getString("motion"),
                 row.getString("position"),
-                Instrument.valueOf(row.getString("instrument")),
                 Sql.instant(row, "happened_at"),
                 Sql.instant(row, "recorded_at"),
-                composition == null ? null : new Line.InSession(composition, row.getString("line_key")),
+                row.getString("follows"),
                 endedAt);
     }
 }

@@ -8,7 +8,6 @@ import gradino.core.body.Motion;
 import gradino.core.body.Sided;
 import gradino.core.intake.Limits;
 import gradino.core.intake.RestrictionKind;
-import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.SessionContext;
 import gradino.core.prescribe.SessionContext.LineFacts;
 import gradino.core.prescribe.SessionDraft.LineDraft;
@@ -71,21 +70,6 @@ public class SessionContexts {
         return context(client, line -> facts(client, line.motion(), line.position()));
     }
 
-    /** What the restrictions of a day alone say, for what was composed then. */
-    public static SessionContext restrictionsOnly(Client client, Instant at, ZoneId zone) {
-        return new SessionContext(
-                null,
-                List.of(),
-                stoppedJoints(client, at, zone),
-                line -> new LineFacts(
-                        client.limits(line.motion(), at, zone).at(at),
-                        false,
-                        Sided.both(Optional.empty()),
-                        Sided.both(Optional.empty()),
-                        true,
-                        true));
-    }
-
     SessionContext of(Client client) {
         long written = writes.soFar();
         var minute = StudioClock.now(clock).truncatedTo(ChronoUnit.MINUTES);
@@ -107,7 +91,7 @@ public class SessionContexts {
     /** What is known of a client's motion in a position, as it is now. */
     public LineFacts facts(Client client, String motion, String position) {
         var rows = measures.ranges(client, List.of(motion));
-        return lines.trained(client.id()).stream()
+        return lines.of(client.id()).stream()
                 .filter(k -> k.motion().equals(motion) && k.position().equals(position))
                 .flatMap(k -> each.tried(k, () -> facts(k, rows, motion, position)).found().stream())
                 // Whoever trains it in one place is no newcomer to it in another.
@@ -126,14 +110,14 @@ public class SessionContexts {
     }
 
     private LineFacts facts(Line known, List<RangeRow> rows, String motion, String position) {
-        var context = history.context(known);
+        var facts = history.facts(known);
         return new LineFacts(
-                context.limits(),
-                context.newcomer(),
-                context.held().map((side, dose) -> dose.map(Dose::angle)),
+                facts.limits(),
+                facts.newcomer(),
+                facts.held(),
                 passive(rows, motion, position),
-                !context.newcomer(),
-                !context.newcomer());
+                facts.unloadedMastered(),
+                facts.liftOffsMastered());
     }
 
     private LineFacts newLine(Client client, List<RangeRow> rows, String motion, String position) {

@@ -7,6 +7,7 @@ import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.measure.Limiter;
 import gradino.core.prescribe.Method;
+import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.SessionDraft;
 import gradino.core.prescribe.SessionDraft.LineDraft;
 import gradino.server.intake.Client;
@@ -18,6 +19,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -61,15 +63,22 @@ public class SuggestService {
                 .flatMap(row -> wish(client, row).stream())
                 .toList();
         var suggested = SessionStart.suggest(asked(client, wishes));
-        return new Suggested(suggested.draft(), suggested.reasons());
+        var draft = suggested.draft().withLines(line -> Plan.of(line).draft(fresh()));
+        return new Suggested(draft, suggested.reasons());
     }
 
-    private static SessionStart.Asked asked(Client client, List<SessionStart.Wish> wishes) {
+    /** Of a line that is not kept yet. */
+    static String fresh() {
+        return UUID.randomUUID().toString();
+    }
+
+    private SessionStart.Asked asked(Client client, List<SessionStart.Wish> wishes) {
         return new SessionStart.Asked(
                 wishes,
                 client.details().equipment(),
                 client.details().minutes(),
-                (position, angle) -> Props.grid(client, position.id()).roundDown(angle));
+                (position, angle) -> Props.grid(client, position.id()).roundDown(angle),
+                history.policy());
     }
 
     /** A line as the client may begin with it, at the own angle where the position was measured. */
@@ -122,11 +131,10 @@ public class SuggestService {
                 row.on(midline ? Side.MIDLINE : side).map(s -> s.limiter()).orElse(Limiter.UNKNOWN));
         var passive = Sided.of(side -> row.passive(midline ? Side.MIDLINE : side));
         var day = LocalDate.now(clock);
-        boolean newcomer = lines.trained(client.id()).stream()
+        boolean newcomer = lines.of(client.id()).stream()
                 .filter(l -> l.motion().equals(row.motion()))
-                .allMatch(l -> each.tried(l, () -> history.context(l).newcomer())
-                        .found()
-                        .orElse(true));
+                .allMatch(l ->
+                        each.tried(l, () -> history.facts(l).newcomer()).found().orElse(true));
         return Optional.of(new SessionStart.Wish(
                 motion.get(),
                 position.get(),

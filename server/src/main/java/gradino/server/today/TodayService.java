@@ -5,33 +5,28 @@ import gradino.core.advance.Moment;
 import gradino.core.advance.Standing;
 import gradino.core.because.Finding;
 import gradino.core.because.Verdict;
-import gradino.core.body.Catalogue;
-import gradino.core.body.Motion;
 import gradino.core.intake.Intake;
 import gradino.core.intake.Restriction;
 import gradino.core.intake.Scope;
-import gradino.server.advance.ComposedRuns;
 import gradino.server.advance.DecisionService;
 import gradino.server.advance.DecisionService.Proposals;
+import gradino.server.advance.LineRuns;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.measure.MeasurementRepository;
-import gradino.server.perform.SessionRepository;
+import gradino.server.perform.RunRepository;
 import gradino.server.perform.SessionRepository.Held;
-import gradino.server.perform.VisitRepository;
 import gradino.server.platform.StudioClock;
-import gradino.server.prescribe.CompositionRepository;
 import gradino.server.prescribe.EachLine;
 import gradino.server.prescribe.Line;
 import gradino.server.prescribe.LineRepository;
+import gradino.server.prescribe.Program;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Set;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -44,10 +39,9 @@ public class TodayService {
     private final ClientService clients;
     private final LineRepository lines;
     private final MeasurementRepository measurements;
-    private final SessionRepository sessions;
-    private final VisitRepository visits;
-    private final ComposedRuns composed;
-    private final CompositionRepository compositions;
+    private final RunRepository runs;
+    private final LineRuns lineRuns;
+    private final Program program;
     private final DecisionService decisions;
     private final EachLine each;
     private final Clock clock;
@@ -56,20 +50,18 @@ public class TodayService {
             ClientService clients,
             LineRepository lines,
             MeasurementRepository measurements,
-            SessionRepository sessions,
-            VisitRepository visits,
-            ComposedRuns composed,
-            CompositionRepository compositions,
+            RunRepository runs,
+            LineRuns lineRuns,
+            Program program,
             DecisionService decisions,
             EachLine each,
             Clock clock) {
         this.clients = clients;
         this.lines = lines;
         this.measurements = measurements;
-        this.sessions = sessions;
-        this.visits = visits;
-        this.composed = composed;
-        this.compositions = compositions;
+        this.runs = runs;
+        this.lineRuns = lineRuns;
+        this.program = program;
         this.decisions = decisions;
         this.each = each;
         this.clock = clock;
@@ -106,7 +98,7 @@ public class TodayService {
     /**
      * A line's day.
      *
-     * @param session that it is part of; null for a line with a plan of its own
+     * @param session names of those that it stands in; null where it stands in none
      * @param trouble why it cannot be judged; null when it can
      */
     public record LineDay(
@@ -156,14 +148,13 @@ public class TodayService {
 
     private ClientDay day(Client client, Moment now, List<MorningAsked> mornings) {
         var lineDays = new ArrayList<LineDay>();
-        for (var line : lines.trained(client.id())) {
-            var tried = each.tried(line, () -> looked(client, line, now));
-            tried.found().ifPresent(l -> mornings.addAll(l.mornings()));
-            lineDays.add(tried.found().map(Looked::day).orElseGet(() -> unjudged(line, tried.trouble())));
+        for (var line : lines.of(client.id())) {
+            var tried = each.tried(line, () -> looked(line, now));
+            lineDays.add(tried.found().orElseGet(() -> unjudged(line, tried.trouble())));
         }
         // What waits for the coach stands first.
         lineDays.sort(Comparator.comparing((LineDay l) -> l.waiting() == 0 && l.trouble() == null));
-        mornings.addAll(askedOfComposed(client, now));
+        mornings.addAll(asked(client, now));
         var file = clients.file(client);
         return new ClientDay(
                 client.id(),
@@ -190,20 +181,10 @@ public class TodayService {
         return lines.stream().anyMatch(LineDay::due) ? State.DUE : State.QUIET;
     }
 
-    /** A line, and which mornings after it are still to be asked for. */
-    private record Looked(LineDay day, List<MorningAsked> mornings) {}
-
-    private Looked looked(Client client, Line line, Moment now) {
+    private LineDay looked(Line line, Moment now) {
         var tried = decisions.tried(line);
         var proposals = tried.value();
-        if (proposals == null) {
-            return new Looked(unjudged(line, tried.trouble()), List.of());
-        }
-        if (line.composed() != null) {
-            return new Looked(lineDay(line, proposals, composed.held(line, new ArrayList<>()), now), List.of());
-        }
-        var held = sessions.held(line.id());
-        return new Looked(lineDay(line, proposals, held, now), asked(client, line, held, now));
+        return proposals == null ? unjudged(line, tried.trouble()) : lineDay(line, proposals, lineRuns.held(line), now);
     }
 
     private static LineDay unjudged(Line line, @Nullable Finding trouble) {
@@ -220,9 +201,9 @@ public class TodayService {
                 line.id(),
                 line.motion(),
                 line.position(),
-                compositions.nameOf(line),
+                program.names(line),
                 last,
-                open(line),
+                runs.unclosedWith(line.id()).orElse(null),
                 held.size(),
                 Advance.isDue(proposals.plan(), last, now),
                 proposals.minutes(),
@@ -231,15 +212,6 @@ public class TodayService {
                 most.why().text(),
                 recentPain(held, now),
                 null);
-    }
-
-    private @Nullable String open(Line line) {
-        var place = line.composed();
-        return place == null
-                ? sessions.unclosed(line.id()).map(SessionRepository.Opened::id).orElse(null)
-                : visits.unclosed(line.clientId(), place.compositionId())
-                        .map(VisitRepository.Visit::id)
-                        .orElse(null);
     }
 
     private static int waiting(Proposals proposals) {
@@ -261,31 +233,15 @@ public class TodayService {
     }
 
     /** From the next day on, for a week. */
-    private List<MorningAsked> asked(Client client, Line line, List<Held> held, Moment now) {
-        Set<String> answered = sessions.mornings(line.id()).stream()
-                .map(SessionRepository.Morning::sessionId)
-                .collect(Collectors.toSet());
-        return held.stream()
-                .map(Held::record)
-                .filter(r -> !answered.contains(r.id()))
-                .filter(r -> isAsked(r.endedAt(), now))
-                .map(r -> new MorningAsked(r.id(), client.id(), client.details().name(), title(line), r.endedAt()))
-                .toList();
-    }
-
-    private List<MorningAsked> askedOfComposed(Client client, Moment now) {
+    private List<MorningAsked> asked(Client client, Moment now) {
         var since = now.instant().minus(Duration.ofDays(MORNING_DAYS + 1));
-        return visits.unanswered(client.id(), since).stream()
-                .filter(v -> isAsked(v.endedAt(), now))
-                .map(v -> new MorningAsked(v.id(), client.id(), client.details().name(), v.name(), v.endedAt()))
+        return runs.unanswered(client.id(), since).stream()
+                .filter(r -> isAsked(r.endedAt(), now))
+                .map(r -> new MorningAsked(r.id(), client.id(), client.details().name(), r.name(), r.endedAt()))
                 .toList();
     }
 
     private static boolean isAsked(Instant endedAt, Moment now) {
         return now.daysSince(endedAt) >= 1 && now.daysSince(endedAt) <= MORNING_DAYS;
-    }
-
-    private static String title(Line line) {
-        return Catalogue.motion(line.motion()).map(Motion::name).orElse(line.motion());
     }
 }

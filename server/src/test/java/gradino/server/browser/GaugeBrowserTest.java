@@ -49,10 +49,16 @@ public class GaugeBrowserTest {
 
     /** So that a slow machine sees it too. */
     private void longFirstStep() {
-        var path = "/api/lines/" + Scene.LINE;
-        var plan = (ObjectNode) server.get(path).body().path("plan");
-        ((ObjectNode) plan.at("/press/steps/0")).put("seconds", 60);
-        var answer = server.put(path + "/plan", plan.toString());
+        var scene = new Scene(server);
+        var line = scene.line();
+        for (var side : new String[] {"left", "right"}) {
+            for (var block : line.path(side)) {
+                if (block.path("form").asString().equals("GRADED_SET")) {
+                    ((ObjectNode) block.at("/steps/0")).put("seconds", 60);
+                }
+            }
+        }
+        var answer = scene.keep(line);
         Assertions.assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
     }
 
@@ -69,7 +75,7 @@ public class GaugeBrowserTest {
                                         .collect(Collectors.joining(","))))
                 .collect(Collectors.joining(","));
         var answer = server.post("/api/sessions/s5/references", """
-                {"id":"%s-%s","line":"","side":"%s","direction":"%s","tries":[%s]}
+                {"id":"%s-%s","line":"lamplighter-line","side":"%s","direction":"%s","tries":[%s]}
                 """.formatted(side, direction, side, direction, tries));
         Assertions.assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
     }
@@ -100,7 +106,7 @@ public class GaugeBrowserTest {
     @Test
     public void thePressIsTracedRecordedCorrectedAndReplayed() {
         connect();
-        pressOnTo("left-1-press");
+        pressOnTo("l1-left-1-press");
         // The first step of the ramp is lived through at real speed; the person comes up to its 20 %.
         assertThat(page.getByLabel("Force gauges")).containsText(Pattern.compile("Left (1[5-9]|2[0-5]) %"));
         assertThat(page.getByTestId("trace")).hasAttribute("data-second", Pattern.compile("[1-9].*"));
@@ -112,13 +118,13 @@ public class GaugeBrowserTest {
         assertThat(page.getByText("rate the effort after the set")).isVisible();
         browser.button("plug it in");
         assertThat(page.getByText("Left gauge is out")).isHidden();
-        page.waitForResponse(r -> r.url().endsWith("/traces") && r.status() == 204, () -> pressOnTo("left-1-pull"));
+        page.waitForResponse(r -> r.url().endsWith("/traces") && r.status() == 204, () -> pressOnTo("l1-left-1-pull"));
 
         page.navigate(server.url("/sessions/s5/close"));
         assertThat(page.getByText("What the gauges saw")).isVisible();
         assertThat(page.getByText("of the time within 10 points").first()).isVisible();
         var trace = server.get("/api/sessions/s5/traces").body().path(0);
-        Assertions.assertThat(trace.path("blockId").asString()).isEqualTo("left-1-press");
+        Assertions.assertThat(trace.path("blockId").asString()).isEqualTo("l1-left-1-press");
         Assertions.assertThat(trace.at("/analysis/steps").size()).isGreaterThan(1);
 
         page.getByText("Block by block, and corrections").click();
@@ -133,7 +139,7 @@ public class GaugeBrowserTest {
         var record = server.get("/api/sessions/s5/blocks")
                 .body()
                 .valueStream()
-                .filter(b -> b.path("blockId").asString().equals("left-1-press"))
+                .filter(b -> b.path("blockId").asString().equals("l1-left-1-press"))
                 .findFirst()
                 .orElseThrow();
         Assertions.assertThat(record.path("effortRating").asInt()).isEqualTo(4);

@@ -172,12 +172,12 @@ public class WholeLoopBrowserTest {
 
     /** Longer rotations, settles and holds until the session takes forty minutes. */
     private void lengthen() {
-        var plan = server.get("/api/lines/" + Scene.LINE).body().path("plan").toString();
-        var longer = plan.replace("\"rotationsEachWay\":3", "\"rotationsEachWay\":20")
-                .replace("\"secondsPerCircle\":6", "\"secondsPerCircle\":16")
-                .replace("\"settleSeconds\":40", "\"settleSeconds\":180")
-                .replace("\"pullSeconds\":10", "\"pullSeconds\":20");
-        var answer = server.put("/api/lines/" + Scene.LINE + "/plan", longer);
+        var scene = new Scene(server);
+        var longer = Scene.with(scene.line(), "CONTROLLED_ROTATION", "repetitions", 20);
+        longer = Scene.with(longer, "CONTROLLED_ROTATION", "seconds", 16);
+        longer = Scene.with(longer, "GRADED_SET", "settle", 180);
+        longer = Scene.with(longer, "GRADED_SET", "pull", 20);
+        var answer = scene.keep(longer);
         Assertions.assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
     }
 

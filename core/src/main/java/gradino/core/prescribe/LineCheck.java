@@ -1,0 +1,24 @@
+package gradino.core.prescribe;
+
+import gradino.core.because.Finding;
+import gradino.core.body.Side;
+import gradino.core.prescribe.SessionContext.LineFacts;
+import java.util.List;
+
+/** A line alone, held against the rules of a whole session: what a step would change of it meets them like an edit. */
+public final class LineCheck {
+    private LineCheck() {}
+
+    /** What stands against one side, with paths from the line on. The other side is not looked at. */
+    public static List<Finding> checkSide(Plan plan, Side side, LineFacts facts, Method method) {
+        var list = Protocol.list(side);
+        var alone = plan.withDose(side.other(), new Dose(plan.dose(side.other()).angle(), List.of()));
+        return check(alone, facts, method).stream()
+                .filter(f -> f.path().startsWith(list) || f.path().startsWith("angles." + side.word()))
+                .toList();
+    }
+
+    public static List<Finding> check(Plan plan, LineFacts facts, Method method) {
+        return SessionCheck.line(plan.draft("line"), facts, method);
+    }
+}

@@ -1,0 +1,37 @@
+package gradino.core.prescribe;
+
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.quantity.Degrees;
+
+/** Lines of tests by the house method: rotations, a supported hold and graded sets of press and pull. */
+public final class House {
+    private House() {}
+
+    /** A newcomer's blocks with these numbers. */
+    public static Dose dose(double angle, int hold, int sets, int ceiling, int topHold) {
+        return newcomers(angle)
+                .withSupportedHold(hold)
+                .withSets(sets)
+                .withTopHold(topHold)
+                .withCeiling(ceiling(ceiling));
+    }
+
+    public static Dose newcomers(double angle) {
+        return new Dose(Degrees.of(angle), Method.rampBothWays().firstBlocks(true));
+    }
+
+    private static gradino.core.quantity.EffortPercent ceiling(int percent) {
+        return gradino.core.quantity.EffortPercent.of(percent);
+    }
+
+    /** Three times a week, the left side first. */
+    public static Plan line(String method, Sided<Dose> doses) {
+        return line("prone-knee-bent", method, Side.LEFT, doses);
+    }
+
+    public static Plan line(String position, String method, Side first, Sided<Dose> doses) {
+        return new Plan(
+                "hip-internal-rotation", position, method, SidePlan.ONE_AFTER_OTHER, first, 20, 20, 3, "", doses);
+    }
+}

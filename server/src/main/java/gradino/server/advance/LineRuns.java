@@ -1,0 +1,118 @@
+package gradino.server.advance;
+
+import gradino.core.advance.Event;
+import gradino.core.advance.Event.StopSignElsewhere;
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.perform.BlockRecord;
+import gradino.core.perform.MeasuredEffort;
+import gradino.server.perform.RunRepository;
+import gradino.server.perform.RunRepository.Run;
+import gradino.server.perform.SessionRepository;
+import gradino.server.perform.SessionRepository.Closed;
+import gradino.server.perform.SessionRepository.Held;
+import gradino.server.perform.SessionRepository.StoredBlock;
+import gradino.server.perform.TraceRepository;
+import gradino.server.perform.TraceRepository.Judged;
+import gradino.server.prescribe.Line;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** What of the runs that a line was part of belongs to it. */
+@Component
+public class LineRuns {
+    private final RunRepository runs;
+    private final SessionRepository records;
+    private final TraceRepository traces;
+
+    LineRuns(RunRepository runs, SessionRepository records, TraceRepository traces) {
+        this.runs = runs;
+        this.records = records;
+        this.traces = traces;
+    }
+
+    /** Runs in which something of the line was done or left, as sessions of it, in the order of time. */
+    public List<Held> held(Line line) {
+        return held(line, new ArrayList<>());
+    }
+
+    /**
+     * The same with what gauges said; word that came later than a session's own counts as of then.
+     *
+     * @param events of runs in which the line was not done a stop sign reaches it all the same
+     */
+    List<Held> held(Line line, List<Event> events) {
+        Map<String, List<StoredBlock>> blocks =
+                records.blocksOfLine(line.id()).stream().collect(Collectors.groupingBy(StoredBlock::sessionId));
+        Map<String, Closed> closed =
+                records.closedOfLine(line.id()).stream().collect(Collectors.toMap(Closed::sessionId, c -> c));
+        Map<String, List<Judged>> heard =
+                traces.judged(line.id()).stream().collect(Collectors.groupingBy(Judged::sessionId));
+        var found = new ArrayList<Held>();
+        for (var run : runs.ofLine(line.id())) {
+            var close = closed.get(run.id());
+            if (close == null) {
+                continue;
+            }
+            var own = own(run, line, blocks.getOrDefault(run.id(), List.of()));
+            if (own.isEmpty()) {
+                stopped(run, close, events);
+            } else {
+                var doses = run.line(line.id()).orElseThrow();
+                var held = SessionRepository.held(run, Sided.of(doses::dose), close, own);
+                found.add(with(held, run.number(line.id()), heard.getOrDefault(run.id(), List.of())));
+            }
+        }
+        return found;
+    }
+
+    private static List<StoredBlock> own(Run run, Line line, List<StoredBlock> blocks) {
+        int number = run.number(line.id());
+        return blocks.stream()
+                .filter(b -> b.block().blockId().line() == number)
+                .map(LineRuns::onSide)
+                .toList();
+    }
+
+    private static StoredBlock onSide(StoredBlock stored) {
+        BlockRecord block = stored.block();
+        return new StoredBlock(
+                stored.id(),
+                stored.sessionId(),
+                block.on(onSide(block.side())),
+                stored.happenedAt(),
+                stored.recordedAt());
+    }
+
+    /** A midline line is kept on the left. */
+    static Side onSide(Side side) {
+        return side == Side.MIDLINE ? Side.LEFT : side;
+    }
+
+    private static void stopped(Run run, Closed close, List<Event> events) {
+        var sign = close.stopSign();
+        if (sign != null) {
+            events.add(new StopSignElsewhere(run.id(), sign, close.stopSide(), close.happenedAt(), close.recordedAt()));
+        }
+    }
+
+    private static Held with(Held held, int number, List<Judged> heard) {
+        var own = heard.stream()
+                .filter(j -> j.effort().blockId().line() == number)
+                .toList();
+        var latest = own.stream()
+                .map(Judged::recordedAt)
+                .max(Comparator.naturalOrder())
+                .filter(held.recordedAt()::isBefore)
+                .orElse(held.recordedAt());
+        var efforts = own.stream()
+                .map(Judged::effort)
+                .map(e -> new MeasuredEffort(e.blockId(), onSide(e.side()), e.within(), e.nearMaxPeak()))
+                .toList();
+        return new Held(held.record().withEfforts(efforts), latest);
+    }
+}
