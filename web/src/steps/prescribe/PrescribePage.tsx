@@ -143,7 +143,9 @@ function LineRow({ clientId, current }: { clientId: string; current: Line }) {
     <li className="border-t border-rule py-2">
       <p>
         <span className="font-semibold">{words(line.motion)}</span>{' '}
-        <span className="text-soft">· {positions?.find((p) => p.id === line.position)?.name}</span>
+        <span className="text-soft">
+          · {positions?.find((p) => p.id === line.position)?.name} · {words(plan.method)}
+        </span>
       </p>
       <p>
         {sides.map((s) => `${sideWords(s, midline)} ${degrees(on(s, plan.doses).angle)}`).join(', ')} ·{' '}

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { api, ask, newId } from '../../../shared/api/client';
-import { ClientHead } from '../../../shared/ui/ClientHead';
+import { ClientHead, useClientDay } from '../../../shared/ui/ClientHead';
 import { Failure, OtherFindings } from '../../../shared/ui/Findings';
 import { Composer } from './Composer';
 
@@ -53,6 +53,7 @@ function Kept({ clientId, id }: { clientId: string; id: string }) {
 /** A new session, as it is suggested. */
 export function Fresh({ clientId }: { clientId: string }) {
   const [id] = useState(newId);
+  const day = useClientDay(clientId);
   const suggestion = useQuery({
     queryKey: ['score-suggestion', clientId],
     staleTime: Infinity,
@@ -61,6 +62,15 @@ export function Fresh({ clientId }: { clientId: string }) {
   return (
     <>
       <Failure error={suggestion.error} />
+      {day.data && !day.data.lastMeasured && (
+        <p className="mb-4 max-w-prose text-lg">
+          What is suggested begins at the range that is there.{' '}
+          <Link className="font-semibold underline" to={`/clients/${clientId}/measure`}>
+            Measure both sides
+          </Link>{' '}
+          first, passive and cold.
+        </p>
+      )}
       {suggestion.data && (
         <Composer
           clientId={clientId}

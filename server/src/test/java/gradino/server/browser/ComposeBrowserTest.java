@@ -105,8 +105,8 @@ public class ComposeBrowserTest {
                 .isVisible();
         assertThat(minutes()).not().hasText(clock(before));
         page.getByLabel("Session").fill("Quay mornings");
-        browser.button("Keep the session");
-        assertThat(page.getByText("Kept.")).isVisible();
+        browser.button("Save the session");
+        assertThat(page.getByText("Saved.")).isVisible();
         var kept = minutes().innerText();
         page.reload();
         assertThat(page.getByLabel("Session")).hasValue("Quay mornings");
@@ -126,7 +126,7 @@ public class ComposeBrowserTest {
         field("For").fill("900");
         assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("between 5 and 600 s");
         assertThat(field("For")).hasValue("900");
-        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Keep the session")))
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Save the session")))
                 .isDisabled();
     }
 }

@@ -84,7 +84,8 @@ public class DecisionsBrowserTest {
         page.keyboard().press("ArrowLeft");
         assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("step up, too early to say")))
                 .isVisible();
-        assertThat(page.getByText("top hold 10 s → 15 s").first()).isVisible();
+        assertThat(page.getByText("graded set, hold on top 10 s → 15 s").first())
+                .isVisible();
         assertThat(page.getByText("in the last seven days")).isVisible();
     }
 
@@ -114,10 +115,11 @@ public class DecisionsBrowserTest {
         page.navigate(server.url("/decisions"));
         assertThat(page.getByText("Gates, in order")).isVisible();
         page.keyboard().press("c");
-        page.getByLabel("Sets").fill("4");
+        page.getByLabel("Sets", new Page.GetByLabelOptions().setExact(true)).fill("4");
         browser.button("Set this dose");
         assertThat(page.getByText("This goes further than proposed")).isVisible();
-        assertThat(page.getByLabel("Sets")).hasValue("4");
+        assertThat(page.getByLabel("Sets", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("4");
         page.getByLabel("Why (needed when it goes further than proposed)").fill("a race is near");
         browser.button("Set this dose");
         assertThat(page.getByText("1 to look at")).isVisible();
@@ -152,7 +154,7 @@ public class DecisionsBrowserTest {
         browser.button("Keep");
         browser.button("Judge by it from now on");
         page.navigate(server.url("/decisions"));
-        assertThat(page.getByText("Top hold 10 s → 15 s").first()).isVisible();
+        assertThat(page.getByText("Top hold: 10 s → 15 s").first()).isVisible();
     }
 
     @Test

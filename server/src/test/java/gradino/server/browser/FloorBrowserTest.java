@@ -229,7 +229,7 @@ public class FloorBrowserTest {
         page.keyboard().press("ArrowRight");
         page.getByLabel("leave out all that is left of the left side").check();
         browser.button("equipment");
-        Assertions.assertThat(block()).isEqualTo("right-side-change");
+        Assertions.assertThat(block()).isEqualTo("l1-right-side-change");
         Assertions.assertThat(recorded("l1-left-1-press").skippedBecause()).isEqualTo("equipment");
         page.navigate(server.url("/sessions/" + session + "/close"));
         assertThat(page.getByText(Pattern.compile("left out, not done: .*set 2 press"))

@@ -116,7 +116,7 @@ public class JourneysBrowserTest {
     @Test
     public void aBrokenFileIsNamedAndTheGoodOneTaken() {
         page.navigate(server.url("/studio"));
-        var header = "answer_id,session_id,settled,soreness,happened_at,recorded_at\r\n";
+        var header = "answer_id,run_id,settled,soreness,happened_at,recorded_at\r\n";
         choose("mornings.csv", header + "a1,nothing,perhaps,3,2026-02-01T08:00:00Z,\r\n");
         browser.button("Bring in");
         assertThat(page.getByText("mornings.csv, row 2, column settled")).isVisible();
@@ -140,7 +140,7 @@ public class JourneysBrowserTest {
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("stop sign");
         page.keyboard().press("Escape");
         page.keyboard().press("3");
-        assertThat(page.getByText("Press goes down")).isVisible();
+        assertThat(page.getByText("New session")).isVisible();
         browser.button("Dark theme");
         page.reload();
         Assertions.assertThat(page.evaluate("document.documentElement.dataset.theme"))

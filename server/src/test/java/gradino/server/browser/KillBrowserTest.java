@@ -103,7 +103,7 @@ public class KillBrowserTest {
     @Test(dependsOnMethods = "everyFinishedBlockIsThereAfterAKill")
     public void everyFinishedBlockIsThereAfterKillsOfTheBrowser() throws Exception {
         int kills = KILLS;
-        for (var client : List.of("demo-waller", "demo-bell-ringer")) {
+        for (var client : List.of("demo-rower", "demo-bell-ringer")) {
             kill(client, Math.min(kills, MOST_KILLS_A_SESSION));
             kills -= Math.min(kills, MOST_KILLS_A_SESSION);
         }
