@@ -33,9 +33,10 @@ final class AdvanceBench {
     private static final int WAITING_CLIENTS = 100;
     private static final List<String> FILES = List.of(
             "clients.csv",
-            "plans.csv",
+            "lines.csv",
             "measurements.csv",
             "sessions.csv",
+            "runs.csv",
             "blocks.csv",
             "mornings.csv",
             "decisions.csv");

@@ -22,13 +22,15 @@ import gradino.core.perform.Observer;
 import gradino.core.perform.PhaseDone;
 import gradino.core.perform.SessionRecord;
 import gradino.core.prescribe.Block.Direction;
+import gradino.core.prescribe.BlockForm;
+import gradino.core.prescribe.BlockId;
 import gradino.core.prescribe.BlockKind;
-import gradino.core.prescribe.Breathing;
 import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.Method;
 import gradino.core.prescribe.PhaseKind;
 import gradino.core.prescribe.Plan;
+import gradino.core.prescribe.SidePlan;
 import gradino.core.prescribe.Timeline;
 import gradino.core.prescribe.Totals;
 import gradino.core.quantity.Degrees;
@@ -96,7 +98,7 @@ final class CoreBench {
                 Side.LEFT,
                 "",
                 "",
-                "left-1-press",
+                BlockId.parse("l1-left-1-press"),
                 BlockKind.PRESS,
                 PhaseKind.STEP,
                 Direction.PRESS,
@@ -130,28 +132,34 @@ final class CoreBench {
 
     /** About sixty minutes, never the same twice. */
     private static Plan hour() {
-        var plan = Plan.first(
-                "hip-internal-rotation", "prone-knee-bent", Sided.both(Degrees.of(20 + RANDOM.nextInt(20))), Side.LEFT);
-        var dose = plan.dose(Side.LEFT)
+        var dose = newcomers(20 + RANDOM.nextInt(20))
                 .withSets(15)
                 .withCeiling(EffortPercent.of(60 + RANDOM.nextInt(40)))
-                .withTopHold(18 + RANDOM.nextInt(3));
+                .withTopHold(18 + RANDOM.nextInt(3))
+                .withSupportedHold(120);
+        var longer = dose.withBlocks(dose.blocks().stream()
+                .map(b -> b.form() == BlockForm.GRADED_SET ? b.with("pull", 20).with("settle", 50) : b)
+                .toList());
+        return line(longer);
+    }
+
+    static Dose newcomers(double degrees) {
+        return new Dose(Degrees.of(degrees), Method.rampBothWays().firstBlocks(true));
+    }
+
+    /** By the house method, on both sides alike. */
+    static Plan line(Dose dose) {
         return new Plan(
-                plan.motion(),
-                plan.position(),
-                plan.method(),
-                5,
-                6,
-                plan.press(),
-                20,
-                50,
-                new Breathing(4, 8),
+                "hip-internal-rotation",
+                "prone-knee-bent",
+                Method.RAMP_BOTH_WAYS,
+                SidePlan.ONE_AFTER_OTHER,
+                Side.LEFT,
                 20,
                 20,
                 3,
-                Side.LEFT,
                 "",
-                Sided.both(dose.withSupportedHold(120)));
+                Sided.both(dose));
     }
 
     /** Ten thousand lines, each folded from twenty sessions and judged on both sides. */
@@ -175,8 +183,7 @@ final class CoreBench {
         return List.of(new Measured("proposals", Bench.median(times), "s", 2));
     }
 
-    private static final Plan PLAN =
-            Plan.first("hip-internal-rotation", "prone-knee-bent", Sided.both(Degrees.of(28)), Side.LEFT);
+    private static final Plan PLAN = line(newcomers(28));
     private static final ClientFacts CLIENT = new ClientFacts(Limits.NONE, false, 25, 45.0, null, null, null);
 
     private static int judge(List<Event> history) {
@@ -219,7 +226,7 @@ final class CoreBench {
     }
 
     private static SessionRecord session(String id, Instant at) {
-        var dose = Method.rampBothWays().firstDose(Degrees.of(28));
+        var dose = newcomers(28);
         var doses = new Sided<Dose>(dose, dose);
         var blocks = Compiler.compile(PLAN).phases().stream()
                 .collect(Collectors.groupingBy(Timeline.Phase::blockId, LinkedHashMap::new, Collectors.toList()))

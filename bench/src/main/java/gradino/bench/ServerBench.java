@@ -275,8 +275,8 @@ final class ServerBench {
         try (var server = Running.start(data)) {
             server.visitor().signIn();
             upload(server.visitor(), "clients.csv", clients());
-            upload(server.visitor(), "plans.csv", plans());
-            upload(server.visitor(), "sessions.csv", sessions());
+            upload(server.visitor(), "lines.csv", lines());
+            upload(server.visitor(), "runs.csv", runs());
             var blocks = blocks();
             long before = System.nanoTime();
             upload(server.visitor(), "blocks.csv", blocks);
@@ -285,7 +285,21 @@ final class ServerBench {
     }
 
     private static final Instant START = Instant.parse("2025-01-01T08:00:00Z");
-    private static final String DOSE = "angle=30.0;hold=60;sets=2;ceiling=50;top=10;handsoff=0x0";
+    private static final String BLOCKS = """
+            [{"form":"GRADED_SET","numbers":{},"words":{},"steps":[{"effort":20,"seconds":5},{"effort":40,"seconds":5}],"blocks":[]}]\
+            """;
+    private static final String LINE = """
+            {"id":"l","motion":"hip-internal-rotation","position":"prone-knee-bent","method":"ramp-both-ways",\
+            "sides":"ONE_AFTER_OTHER","firstSide":"LEFT","angles":{"left":30,"right":30},"left":%1$s,"right":%1$s,\
+            "setUpSeconds":20,"sideChangeSeconds":20,"sessionsPerWeek":3,"unequalReason":""}\
+            """.formatted(BLOCKS);
+    private static final String SESSION = """
+            {"warmUp":[],"stations":[{"lines":[%s],"rounds":1,"restSeconds":0,"oneSetUp":false}]}\
+            """.formatted(LINE);
+
+    private static String cell(String text) {
+        return '"' + text.replace("\"", "\"\"") + '"';
+    }
 
     static String clients() {
         return "client_id,name,birth_date,sex,goal,goal_degrees,history,minutes,days,equipment,stature_cm,mass_kg,shank_cm,leg_cm,"
@@ -293,37 +307,36 @@ final class ServerBench {
                 + "c,Invented Person,,,,,,,,,,,,,,,,,1,2024-12-01T00:00:00Z\r\n";
     }
 
-    private static String plans() {
-        return "line_id,client_id,motion,position,instrument,line_happened_at,line_recorded_at,plan_happened_at,"
-                + "plan_recorded_at,method,rotations_each_way,seconds_per_circle,press_steps,pull_s,settle_s,settle_in_s,"
-                + "settle_out_s,set_up_s,side_change_s,sessions_per_week,first_side,unequal_reason,left_dose,right_dose\r\n"
-                + "l,c,hip-internal-rotation,prone-knee-bent,goniometer,2024-12-01T00:00:00Z,2024-12-01T00:00:00Z,"
-                + "2024-12-01T00:00:00Z,2024-12-01T00:00:00Z,ramp-both-ways,3,6,20:5;40:5;60:5,10,40,4,8,20,20,3,left,,"
-                + DOSE + "," + DOSE + "\r\n";
+    private static String lines() {
+        var dose = cell("angle=30.0;blocks=" + BLOCKS);
+        return "line_id,client_id,motion,position,line_happened_at,line_recorded_at,follows,ended_at,happened_at,recorded_at,"
+                + "method,sides,first_side,set_up_s,side_change_s,sessions_per_week,unequal_reason,left_dose,right_dose\r\n"
+                + "l,c,hip-internal-rotation,prone-knee-bent,2024-12-01T00:00:00Z,2024-12-01T00:00:00Z,,,2024-12-01T00:00:00Z,"
+                + "2024-12-01T00:00:00Z,ramp-both-ways,one-after-other,left,20,20,3,," + dose + "," + dose + "\r\n";
     }
 
-    private static String sessions() {
-        var csv = new StringBuilder("session_id,line_id,started_at,recorded_at,left_dose,right_dose,ended_at,"
+    private static String runs() {
+        var csv = new StringBuilder("run_id,client_id,session_id,name,session_json,started_at,recorded_at,ended_at,"
                 + "close_recorded_at,observer,rating,stop_sign,stop_side,note\r\n");
         for (int n = 0; n <= ROWS / BLOCKS_A_SESSION; n++) {
             var at = START.plusSeconds(n * 7_200L);
-            csv.append("s%d,l,%s,,%s,%s,%s,,coach,5,,,\r\n".formatted(n, at, DOSE, DOSE, at.plusSeconds(600)));
+            csv.append("s%d,c,,Hip,%s,%s,,%s,,coach,5,,,\r\n".formatted(n, cell(SESSION), at, at.plusSeconds(600)));
         }
         return csv.toString();
     }
 
     private static String blocks() {
-        var csv = new StringBuilder("record_id,session_id,block,side,kind,happened_at,recorded_at,phases,effort_rating,"
+        var csv = new StringBuilder("record_id,run_id,block,side,kind,happened_at,recorded_at,phases,effort_rating,"
                 + "faults,pains,cramps,effort_missed,skipped,note\r\n");
         for (int n = 0; n < ROWS; n++) {
             var side = n % 2 == 0 ? "left" : "right";
             int session = n / BLOCKS_A_SESSION;
-            csv.append("b%d,s%d,%s-%d-press,%s,press,%s,,STEP:5:%.2f;STEP:5:5;TOP_HOLD:10:%.2f,5,,,0,no,,\r\n"
+            csv.append("b%d,s%d,l1-%s-%d-press,%s,press,%s,,STEP:5:%.2f;STEP:5:5;TOP_HOLD:10:%.2f,5,,,0,no,,\r\n"
                     .formatted(
                             n,
                             session,
                             side,
-                            n % BLOCKS_A_SESSION,
+                            1 + n % BLOCKS_A_SESSION,
                             side,
                             START.plusSeconds(session * 7_200L),
                             5 - RANDOM.nextDouble(),
