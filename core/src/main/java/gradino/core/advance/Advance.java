@@ -237,12 +237,19 @@ public final class Advance {
         private Optional<Because> notAllowed(Dose dose) {
             var plan = s.planWith(dose);
             var facts = s.facts(Sided.both(Optional.empty()));
-            return LineCheck.checkSide(plan, s.side(), facts, s.method()).stream()
+            return LineCheck.checkAngle(plan, s.side(), facts).stream()
                     .filter(Finding::blocks)
                     .findFirst()
+                    .or(() -> s.blocksOnce(dose.blocks(), () -> firstBlocking(plan, facts)))
                     .or(() -> tooLong(plan))
                     .map(Finding::message)
                     .map(message -> Because.of(Reason.NOT_ALLOWED, Term.of(message)));
+        }
+
+        private Optional<Finding> firstBlocking(Plan plan, LineFacts facts) {
+            return LineCheck.checkSide(plan, s.side(), facts, s.method()).stream()
+                    .filter(Finding::blocks)
+                    .findFirst();
         }
 
         private Optional<Finding> tooLong(Plan plan) {

@@ -121,18 +121,28 @@ final class AngleLever implements Lever {
                     Term.of(s.value(Threshold.ANGLE_LEAST), Unit.DEGREE)));
         }
         return Attempt.step(
-                lowered(s, reached),
+                moved(s, reached),
                 Because.of(
                         Reason.STEP_ANGLE, Term.of(old.value(), Unit.DEGREE), Term.of(reached.value(), Unit.DEGREE)));
     }
 
-    private static Dose lowered(Situation s, Degrees angle) {
+    /** By how much the ceiling drops is the policy's: two may look at the same line. */
+    private record Move(Degrees angle, int drop) {}
+
+    private record Ease(int drop) {}
+
+    private static Dose moved(Situation s, Degrees angle) {
+        int drop = s.whole(Threshold.ANGLE_CEILING_DROP);
+        var eased = s.moved(new Ease(drop), () -> eased(s, drop));
+        return s.moved(new Move(angle, drop), () -> eased.withAngle(angle));
+    }
+
+    private static Dose eased(Situation s, int drop) {
         var base = s.me().base();
-        var ceiling = s.dose().ceiling().shifted(-s.whole(Threshold.ANGLE_CEILING_DROP));
+        var ceiling = s.dose().ceiling().shifted(-drop);
         var floor = EffortPercent.of(
                 Math.min(base.ceiling().value(), s.dose().ceiling().value()));
         return s.dose()
-                .withAngle(angle)
                 .withTopHold(Math.min(base.topHoldSeconds(), s.dose().topHoldSeconds()))
                 .withCeiling(ceiling.atLeast(floor));
     }

@@ -3,7 +3,6 @@ package gradino.core.advance;
 import gradino.core.because.Because;
 import gradino.core.because.Reason;
 import gradino.core.because.Term;
-import gradino.core.prescribe.BlockDraft;
 import gradino.core.prescribe.BlockNumbers;
 import gradino.core.prescribe.BlockNumbers.Place;
 import gradino.core.prescribe.MethodBlock;
@@ -53,10 +52,16 @@ final class BlockLever implements Lever {
         return behind ? most + 1 : most;
     }
 
+    private record Move(List<Integer> path, String number, double to) {}
+
     private static Attempt moved(Situation s, Place place, LadderStep step, double to) {
-        List<BlockDraft> blocks = BlockNumbers.with(s.dose().blocks(), place.path(), b -> b.with(step.number(), to));
+        var dose = s.moved(
+                new Move(place.path(), step.number(), to),
+                () -> s.dose()
+                        .withBlocks(
+                                BlockNumbers.with(s.dose().blocks(), place.path(), b -> b.with(step.number(), to))));
         return Attempt.step(
-                s.dose().withBlocks(blocks),
+                dose,
                 Because.of(
                         Reason.STEP_NUMBER,
                         Term.of(Character.toUpperCase(step.label().charAt(0))

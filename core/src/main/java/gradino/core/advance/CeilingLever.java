@@ -42,7 +42,7 @@ final class CeilingLever implements Lever {
                             : Because.of(Reason.AT_TOP, Term.of("ceiling"), Term.of(top, Unit.PERCENT)));
         }
         return Attempt.step(
-                s.dose().withCeiling(EffortPercent.of(next)),
+                s.moved(EffortPercent.of(next), () -> s.dose().withCeiling(EffortPercent.of(next))),
                 Because.of(Reason.STEP_CEILING, Term.of(old, Unit.PERCENT), Term.of(next, Unit.PERCENT)));
     }
 }

@@ -221,7 +221,7 @@ public record LineState(
         var all = new ArrayList<SessionFacts>(sessions.size() + 1);
         all.addAll(sessions);
         var before = sessions.isEmpty() ? null : sessions.get(sessions.size() - 1);
-        all.add(SessionFacts.of(held.session(), held.recordedAt(), before));
+        all.add(SessionFacts.of(held.session(), held.recordedAt(), before, sides));
         var sign = held.session().stopSign();
         var next = new LineState(plan, grid, client, sides, all, stops, pauses, methodSince, later, own);
         return sign == null

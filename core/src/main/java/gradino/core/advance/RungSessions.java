@@ -22,6 +22,7 @@ final class RungSessions {
     private final Moment moment;
     private @Nullable List<SessionFacts> all;
     private @Nullable List<List<SessionFacts>> lastRuns;
+    private int spacing = -1;
 
     RungSessions(LineState state, Side side, Policy policy, Moment moment) {
         var me = state.side(side);
@@ -105,8 +106,16 @@ final class RungSessions {
         return groups.subList(Math.max(0, groups.size() - wanted), groups.size());
     }
 
+    /** Of the dose's class; asked for again and again. */
+    private int spacing() {
+        if (spacing < 0) {
+            spacing = EffortClass.of(dose.ceiling()).spacingDays();
+        }
+        return spacing;
+    }
+
     private boolean isFarFrom(SessionFacts earlier, SessionFacts later) {
-        int most = EffortClass.of(dose.ceiling()).spacingDays() + 1;
+        int most = spacing() + 1;
         return later.secondsAfter(earlier) > most * SECONDS_A_DAY + SECONDS_CLOCKS_ARE_SET_BY;
     }
 
@@ -135,7 +144,7 @@ final class RungSessions {
 
     /** Days that must lie between two sessions at this dose, one more after real soreness. */
     int spacingDays(SessionFacts earlier) {
-        int days = EffortClass.of(dose.ceiling()).spacingDays();
+        int days = spacing();
         return earlier.sorenessOrZero() >= policy.value(Threshold.SORENESS_SPACING) ? days + 1 : days;
     }
 }

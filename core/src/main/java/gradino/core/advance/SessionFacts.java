@@ -23,10 +23,18 @@ record SessionFacts(
 
     record Morning(boolean settled, @Nullable Tenths soreness, Instant recordedAt) {}
 
-    /** @param before the one before it, of which most sessions ask the same again; null for the first */
-    static SessionFacts of(SessionRecord session, Instant recordedAt, @Nullable SessionFacts before) {
+    /**
+     * @param before the one before it, of which most sessions ask the same again; null for the first
+     * @param inForce the doses of the line then: of equal ones the same is kept, so that they are told apart at a glance
+     */
+    static SessionFacts of(
+            SessionRecord session, Instant recordedAt, @Nullable SessionFacts before, Sided<SideState> inForce) {
+        var doses = session.doses().map((side, dose) -> {
+            var now = inForce.on(side).dose();
+            return now.equals(dose) ? now : dose;
+        });
         var asked = Sided.of(side -> {
-            var dose = session.doses().on(side);
+            var dose = doses.on(side);
             return before != null && before.doses().on(side).equals(dose)
                     ? before.asked().on(side)
                     : AskedEfforts.of(dose.blocks());
@@ -36,7 +44,7 @@ record SessionFacts(
                 session.endedAt(),
                 recordedAt,
                 session.observer(),
-                session.doses(),
+                doses,
                 asked,
                 Sided.of(side -> SideFacts.of(session, side, asked.on(side))),
                 null);

@@ -55,7 +55,9 @@ record SideFacts(
     private static final double SAME_ANGLE_DEGREES = 0.5;
 
     static SideFacts of(SessionRecord session, Side side, AskedEfforts presses) {
-        var measured = session.efforts().stream().filter(e -> e.side() == side).toList();
+        var measured = session.efforts().isEmpty()
+                ? List.<MeasuredEffort>of()
+                : session.efforts().stream().filter(e -> e.side() == side).toList();
         var seen = new Seen(session.doses().on(side), presses, measured);
         for (var block : session.blocks()) {
             if (block.side() == side) {

@@ -1,10 +1,12 @@
 package gradino.core.advance;
 
 import gradino.core.because.Because;
+import gradino.core.because.Finding;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.measure.Limiter;
 import gradino.core.measure.RangeState;
+import gradino.core.prescribe.BlockDraft;
 import gradino.core.prescribe.BlockForm;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.Method;
@@ -17,11 +19,13 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -51,8 +55,11 @@ final class Situation {
      * long as the plan, the doses in force and the client stay the same.
      */
     static final class Checked {
-        private final Map<Dose, Optional<Because>> newcomers = new HashMap<>();
-        private final Map<Dose, Optional<Because>> others = new HashMap<>();
+        private final Map<Object, Dose> moved = new HashMap<>();
+        private final IdentityHashMap<Dose, Optional<Because>> newcomers = new IdentityHashMap<>();
+        private final IdentityHashMap<Dose, Optional<Because>> others = new IdentityHashMap<>();
+        private final IdentityHashMap<List<BlockDraft>, Optional<Finding>> newcomersBlocks = new IdentityHashMap<>();
+        private final IdentityHashMap<List<BlockDraft>, Optional<Finding>> othersBlocks = new IdentityHashMap<>();
     }
 
     Situation(LineState state, Side side, Policy policy, Moment moment) {
@@ -100,8 +107,23 @@ final class Situation {
         return new Situation(state, side.other(), policy, moment);
     }
 
+    /**
+     * A dose that a lever leads to, made once: comparing doses is dearer than comparing what was changed.
+     *
+     * @param change what is different from the dose in force
+     */
+    Dose moved(Object change, Supplier<Dose> to) {
+        return checked.moved.computeIfAbsent(change, c -> to.get());
+    }
+
     Optional<Because> checkedOnce(Dose dose, Function<Dose, Optional<Because>> check) {
         return (attendance.newcomer() ? checked.newcomers : checked.others).computeIfAbsent(dose, check);
+    }
+
+    /** What stands against blocks, whatever the angle: several angles come with the same ones. */
+    Optional<Finding> blocksOnce(List<BlockDraft> blocks, Supplier<Optional<Finding>> check) {
+        return (attendance.newcomer() ? checked.newcomersBlocks : checked.othersBlocks)
+                .computeIfAbsent(blocks, b -> check.get());
     }
 
     Worst worst() {

@@ -7,27 +7,23 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** What each press of a side asks for at its top, found by the id of its block. */
-public record AskedEfforts(Map<Key, List<EffortPercent>> byKey) {
-    /** Of a kind of block in a set, one after the other. */
-    public record Key(int set, BlockKind kind) {
-        static Key of(BlockId id) {
-            return new Key(id.set(), id.kind());
-        }
-    }
-
+/**
+ * What each press of a side asks for at its top, found by the id of its block.
+ *
+ * @param bySet the presses of a set, one after the other
+ */
+public record AskedEfforts(Map<Integer, List<EffortPercent>> bySet) {
     public AskedEfforts {
-        byKey = Map.copyOf(byKey);
+        bySet = Map.copyOf(bySet);
     }
 
     public static AskedEfforts of(List<BlockDraft> blocks) {
-        var asked = new HashMap<Key, List<EffortPercent>>();
+        var asked = new HashMap<Integer, List<EffortPercent>>();
         var world = new BlockReader.BlockWorld("", "", "");
         for (var block : new BlockReader(world, new ArrayList<>()).all(blocks, "")) {
             for (var part : block.parts()) {
                 if (part.leaf().kind() == BlockKind.PRESS) {
-                    asked.computeIfAbsent(new Key(part.set(), BlockKind.PRESS), k -> new ArrayList<>())
-                            .add(peak(part.leaf()));
+                    asked.computeIfAbsent(part.set(), k -> new ArrayList<>()).add(peak(part.leaf()));
                 }
             }
         }
@@ -43,12 +39,12 @@ public record AskedEfforts(Map<Key, List<EffortPercent>> byKey) {
     }
 
     public boolean isEmpty() {
-        return byKey.isEmpty();
+        return bySet.isEmpty();
     }
 
     /** Empty for a block that presses nothing here. In a second round of the whole line the numbers of its ids go on. */
     public Optional<EffortPercent> of(BlockId id) {
-        var all = byKey.getOrDefault(Key.of(id), List.of());
+        var all = id.kind() == BlockKind.PRESS ? bySet.getOrDefault(id.set(), List.of()) : List.<EffortPercent>of();
         return all.isEmpty() ? Optional.empty() : Optional.of(all.get((id.nth() - 1) % all.size()));
     }
 }

@@ -1,10 +1,8 @@
 package gradino.core.prescribe;
 
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -25,15 +23,10 @@ public record BlockDraft(
     private static final List<Tread> FIRST_STEPS = List.of(new Tread(20, 5), new Tread(40, 5), new Tread(50, 5));
 
     public BlockDraft {
-        numbers = inOrder(numbers);
-        words = inOrder(words);
+        numbers = Map.copyOf(numbers);
+        words = Map.copyOf(words);
         steps = List.copyOf(steps);
         blocks = List.copyOf(blocks);
-    }
-
-    /** By name, so that what is written of a block is the same each time. */
-    static <V> Map<String, V> inOrder(Map<String, V> values) {
-        return Collections.unmodifiableMap(new TreeMap<>(Map.copyOf(values)));
     }
 
     /** A tread as typed: percent and seconds. */

@@ -8,11 +8,23 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 
 /** The numbers inside one side's blocks, those in groups too: found, and changed at their place. */
 public final class BlockNumbers {
+    private static final Set<BlockForm> WITH_EFFORT = with("effort");
+    private static final Set<BlockForm> WITH_LOAD = with("load");
+
     private BlockNumbers() {}
+
+    private static Set<BlockForm> with(String number) {
+        return BlockParameter.all().stream()
+                .filter(p -> p.name().equals(number))
+                .map(BlockParameter::form)
+                .collect(Collectors.toUnmodifiableSet());
+    }
 
     /**
      * A block and where it lies.
@@ -30,13 +42,23 @@ public final class BlockNumbers {
 
     private static void gather(List<BlockDraft> blocks, List<Integer> above, BlockForm form, List<Place> found) {
         for (int i = 0; i < blocks.size(); i++) {
-            var path = new ArrayList<>(above);
-            path.add(i);
-            if (blocks.get(i).form() == form) {
-                found.add(new Place(List.copyOf(path), blocks.get(i)));
+            var block = blocks.get(i);
+            if (block.form() == form) {
+                found.add(new Place(below(above, i), block));
             }
-            gather(blocks.get(i).blocks(), path, form, found);
+            if (!block.blocks().isEmpty()) {
+                gather(block.blocks(), below(above, i), form, found);
+            }
         }
+    }
+
+    private static List<Integer> below(List<Integer> above, int index) {
+        if (above.isEmpty()) {
+            return List.of(index);
+        }
+        var path = new ArrayList<>(above);
+        path.add(index);
+        return List.copyOf(path);
     }
 
     /** The same blocks with one of them changed. */
@@ -64,10 +86,7 @@ public final class BlockNumbers {
      * where the coach composed another number of them. Where it has none of this kind the method that goes furthest speaks.
      */
     public static Optional<Range> range(Method method, List<BlockDraft> blocks, Place place, String name) {
-        var own = method.everyBlock()
-                .filter(MethodBlock::inFirstDose)
-                .filter(b -> b.form() == place.block().form())
-                .toList();
+        var own = method.firstOf(place.block().form());
         var there = of(blocks, place.block().form());
         int n = there.indexOf(place);
         return !own.isEmpty() && own.size() == there.size() && n >= 0
@@ -101,12 +120,12 @@ public final class BlockNumbers {
     }
 
     private static int effort(BlockDraft block) {
-        double steps = block.steps().stream().mapToDouble(Tread::effort).max().orElse(0);
         return (int) Math.round(
                 switch (block.form()) {
                     case GRADED_SET -> block.number("ceiling");
-                    case PRESS_RAMP, PULL_RAMP -> steps;
-                    default -> BlockParameter.find(block.form(), "effort").isPresent() ? block.number("effort") : 0;
+                    case PRESS_RAMP, PULL_RAMP ->
+                        block.steps().stream().mapToDouble(Tread::effort).max().orElse(0);
+                    default -> WITH_EFFORT.contains(block.form()) ? block.number("effort") : 0;
                 });
     }
 
@@ -143,6 +162,6 @@ public final class BlockNumbers {
     }
 
     private static double load(BlockDraft block) {
-        return BlockParameter.find(block.form(), "load").isPresent() ? block.number("load") : 0;
+        return WITH_LOAD.contains(block.form()) ? block.number("load") : 0;
     }
 }

@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 
 /** Reads blocks as typed. What cannot be becomes a finding at its place, and the block is left out; reading goes on. */
@@ -79,7 +80,7 @@ final class BlockReader {
     }
 
     private void known(BlockDraft draft, String path) {
-        for (var name : draft.numbers().keySet()) {
+        for (var name : new TreeSet<>(draft.numbers().keySet())) {
             if (BlockParameter.find(draft.form(), name).isEmpty()) {
                 say(path + ".numbers." + name, "unknown-field", null, "", "This block has no '" + name + "'.");
             }

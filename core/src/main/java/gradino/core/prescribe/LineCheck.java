@@ -18,6 +18,11 @@ public final class LineCheck {
                 .toList();
     }
 
+    /** What stands against one side's angle alone, whatever its blocks are. */
+    public static List<Finding> checkAngle(Plan plan, Side side, LineFacts facts) {
+        return SessionCheck.angle(plan, side, facts);
+    }
+
     public static List<Finding> check(Plan plan, LineFacts facts, Method method) {
         return SessionCheck.line(plan.draft("line"), facts, method);
     }

@@ -42,11 +42,18 @@ public record Method(
 
     private record RangeKey(String method, BlockForm form, String number) {}
 
+    private record FormKey(String method, BlockForm form) {}
+
+    private static final Map<FormKey, List<MethodBlock>> FIRST_OF = new HashMap<>();
+
     /** Of the shipped methods: asked for by every lever of every state. */
     private static final Map<RangeKey, Range> RANGES = new HashMap<>();
 
     static {
         for (var method : SHIPPED) {
+            for (var form : BlockForm.values()) {
+                FIRST_OF.put(new FormKey(method.id(), form), firstOf(method, form));
+            }
             method.everyBlock()
                     .forEach(b -> b.numbers()
                             .forEach((name, range) ->
@@ -98,6 +105,20 @@ public record Method(
         return BY_ID.containsKey(id)
                 ? Optional.ofNullable(RANGES.get(new RangeKey(id, form, name)))
                 : ranges(form, name).findFirst();
+    }
+
+    /** Its blocks of a form that a line begins with, in their order. */
+    List<MethodBlock> firstOf(BlockForm form) {
+        // An id that ships cannot be taken by another.
+        var known = FIRST_OF.get(new FormKey(id, form));
+        return known != null ? known : firstOf(this, form);
+    }
+
+    private static List<MethodBlock> firstOf(Method method, BlockForm form) {
+        return method.everyBlock()
+                .filter(MethodBlock::inFirstDose)
+                .filter(b -> b.form() == form)
+                .toList();
     }
 
     /** Ranges of a number in every block of a form. */

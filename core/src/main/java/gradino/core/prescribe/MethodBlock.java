@@ -19,8 +19,8 @@ public record MethodBlock(
         List<Tread> steps,
         List<MethodBlock> blocks) {
     public MethodBlock {
-        numbers = BlockDraft.inOrder(numbers);
-        words = BlockDraft.inOrder(words);
+        numbers = Map.copyOf(numbers);
+        words = Map.copyOf(words);
         steps = List.copyOf(steps);
         blocks = List.copyOf(blocks);
     }

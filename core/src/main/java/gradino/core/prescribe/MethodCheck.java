@@ -2,6 +2,7 @@ package gradino.core.prescribe;
 
 import gradino.core.because.Finding;
 import java.util.List;
+import java.util.TreeMap;
 
 /** Tells where a block leaves what its method usually does. Advice only: every number is the coach's. */
 final class MethodCheck {
@@ -20,7 +21,8 @@ final class MethodCheck {
     }
 
     private void block(BlockDraft block, String path) {
-        block.numbers().forEach((name, value) -> number(block.form(), name, value, path + ".numbers." + name));
+        new TreeMap<>(block.numbers())
+                .forEach((name, value) -> number(block.form(), name, value, path + ".numbers." + name));
         check(block.blocks(), path + ".blocks");
     }
 

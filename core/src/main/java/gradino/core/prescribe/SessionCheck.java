@@ -62,6 +62,25 @@ public final class SessionCheck {
                 .toList();
     }
 
+    /** What a side's angle alone meets. */
+    static List<Finding> angle(Plan plan, Side side, LineFacts facts) {
+        var check = new SessionCheck(new SessionContext(null, List.of(), any -> facts), Map.of());
+        var path = "angles." + side.word();
+        check.above(plan.dose(side).angle().value(), side, facts, path);
+        var position = Catalogue.position(plan.position());
+        var demand = new Demand(
+                side,
+                0,
+                0,
+                Optional.of(plan.dose(side).angle()),
+                facts.held().on(side),
+                position.filter(Position::lying).isPresent(),
+                false,
+                new Demand.Places(path, path, path, path, path));
+        check.findings.addAll(RestrictionCheck.check(facts.limits(), demand));
+        return check.findings;
+    }
+
     private void lines(SessionDraft draft, SessionReader.Read read) {
         for (int s = 0; s < draft.stations().size(); s++) {
             var lines = draft.stations().get(s).lines();
@@ -132,15 +151,17 @@ public final class SessionCheck {
     }
 
     private void angle(LineDraft line, Side side, LineFacts facts, String path) {
-        if (side == Side.MIDLINE) {
-            return;
+        if (side != Side.MIDLINE) {
+            above(line.angles().on(side), side, facts, path + ".angles." + side.word());
         }
+    }
+
+    private void above(double angle, Side side, LineFacts facts, String path) {
         var passive = facts.passive().on(side);
-        double angle = line.angles().on(side);
         if (passive.isPresent() && angle > passive.get().value().value()) {
             double edge = passive.get().value().value();
             findings.add(Finding.blocking(
-                    path + ".angles." + side.word(),
+                    path,
                     "above-range",
                     edge,
                     "°",

@@ -24,6 +24,7 @@ import org.springframework.context.annotation.Configuration;
 import tools.jackson.core.StreamWriteFeature;
 import tools.jackson.databind.AnnotationIntrospector;
 import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.cfg.DateTimeFeature;
 import tools.jackson.databind.introspect.JacksonAnnotationIntrospector;
 import tools.jackson.databind.json.JsonMapper;
@@ -50,6 +51,7 @@ public class CoreJson {
                 .addMixIn(Term.class, Tagged.class)
                 .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                 .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+                .enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS)
                 .enable(StreamWriteFeature.USE_FAST_DOUBLE_WRITER)
                 .disable(DateTimeFeature.WRITE_DATES_AS_TIMESTAMPS);
     }
