@@ -9,7 +9,7 @@ import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { isTyping } from '../../shared/ui/keys';
 import { FlightView } from './FlightView';
 import { LoadOfWeeks } from './LoadOfWeeks';
-import { Kept } from './Kept';
+import { DecisionList } from './DecisionList';
 import { ProposalView } from './ProposalView';
 
 export function DecisionPage() {
@@ -114,7 +114,7 @@ function Decisions({ proposals, clientId }: { proposals: Schemas['Proposals']; c
       />
       <FlightView lineId={proposals.line.id} side={side} title={sideWords(side, midline)} />
       <LoadOfWeeks clientId={clientId} />
-      <Kept lineId={proposals.line.id} />
+      <DecisionList lineId={proposals.line.id} />
     </>
   );
 }

@@ -7,7 +7,7 @@ import { amount, sideWords, words } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { Failure } from '../../shared/ui/Findings';
 import { isTyping } from '../../shared/ui/keys';
-import { useUndo } from './Kept';
+import { useUndo } from './DecisionList';
 import { ProposalView } from './ProposalView';
 
 type Waiting = Schemas['Waiting'];

@@ -6,7 +6,7 @@ import { Choice } from '../../shared/ui/Choice';
 import { Failure } from '../../shared/ui/Findings';
 import { NumberField } from '../../shared/ui/NumberField';
 import { useDebounced } from '../../shared/ui/useDebounced';
-import { Lived } from './Lived';
+import { RehearsalChart } from './RehearsalChart';
 
 type Cast = Schemas['Cast'];
 type Life = Schemas['Life'];
@@ -80,7 +80,7 @@ export function RehearsalPage() {
               at={`casts[${i}]`}
               remove={casts.length > 1 ? () => setCasts(casts.filter((_, j) => j !== i)) : undefined}
             />
-            {lives.data?.[i] && <Lived life={lives.data[i]} side={side} />}
+            {lives.data?.[i] && <RehearsalChart life={lives.data[i]} side={side} />}
           </section>
         ))}
       </div>

@@ -4,7 +4,7 @@ import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { api, ask, AT_HOME, type Schemas } from '../../shared/api/client';
 import { clock } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
-import { Asides, type Aside } from './Asides';
+import { FloorSheets, type SheetName } from './FloorSheets';
 import { Before } from './Before';
 import { useDarkScreen } from './darkScreen';
 import { FloorStore } from './floorStore';
@@ -55,7 +55,7 @@ export function FloorPage() {
 function Floor({ floor }: { floor: Schemas['Floor'] }) {
   const [store] = useState(() => new FloorStore(floor));
   const view = useSyncExternalStore(store.subscribe, store.snapshot);
-  const [aside, setAside] = useState<Aside>(null);
+  const [sheet, setSheet] = useState<SheetName>(null);
   const [muted, setMuted] = useState(false);
   const navigate = useNavigate();
   useEffect(() => store.mount(), [store]);
@@ -70,11 +70,11 @@ function Floor({ floor }: { floor: Schemas['Floor'] }) {
     store.setMuted(!muted);
   };
   const toggle = () => (run.pausedAt === null ? store.change(Runs.pause) : store.start());
-  useFloorKeys({ store, toggle, setAside, mute, open: aside !== null });
+  useFloorKeys({ store, toggle, setSheet, mute, open: sheet !== null });
   useEffect(() => {
-    if (!run.finished || aside !== null) return;
+    if (!run.finished || sheet !== null) return;
     void flush().then((all) => all && navigate(`/sessions/${floor.id}/close`));
-  }, [run.finished, view.waiting, aside, navigate, floor.id]);
+  }, [run.finished, view.waiting, sheet, navigate, floor.id]);
 
   return (
     <div className="flex min-h-dvh flex-col gap-2 bg-paper px-3 py-2 sm:px-6">
@@ -84,7 +84,7 @@ function Floor({ floor }: { floor: Schemas['Floor'] }) {
           ▲ This session is open on another device too. Run it on one: of a block done on both, the later record counts.
         </p>
       )}
-      {run.finished && aside === null && <Sending view={view} />}
+      {run.finished && sheet === null && <Sending view={view} />}
       {fresh ? (
         <Before floor={floor} start={store.start} resumed={floor.doneBlocks.length > 0}>
           {!AT_HOME && (
@@ -99,7 +99,7 @@ function Floor({ floor }: { floor: Schemas['Floor'] }) {
           moments={store}
           floor={floor}
           trace={store.recorder?.points}
-          changeProp={() => setAside('prop')}
+          changeProp={() => setSheet('prop')}
         />
       )}
       {!fresh && view.gauges && (
@@ -118,21 +118,21 @@ function Floor({ floor }: { floor: Schemas['Floor'] }) {
           <Button onClick={() => store.leave(Runs.nextPhase)} title="Enter">
             Next
           </Button>
-          <Button onClick={() => setAside('skip')}>Skip</Button>
+          <Button onClick={() => setSheet('skip')}>Skip</Button>
           <Button onClick={() => store.change((r) => Runs.addSeconds(r, 10))}>+10 s</Button>
           <Button disabled={!extraSet(run, floor.variants)} onClick={store.addSet}>
             +1 set
           </Button>
-          <Button onClick={() => setAside('fault')}>Fault</Button>
-          <Button onClick={() => setAside('pain')}>Pain</Button>
+          <Button onClick={() => setSheet('fault')}>Fault</Button>
+          <Button onClick={() => setSheet('pain')}>Pain</Button>
           <Button onClick={() => store.note(Runs.notedBlock(run), (n) => ({ cramps: n.cramps + 1 }))}>Cramp</Button>
           <Button onClick={() => store.note(Runs.notedBlock(run), () => ({ effortMissed: true }))}>Too hard</Button>
-          <Button look="stop" className="col-span-full min-h-12" onClick={() => setAside('stop')}>
+          <Button look="stop" className="col-span-full min-h-12" onClick={() => setSheet('stop')}>
             ■ Stop sign
           </Button>
         </div>
       )}
-      <Asides aside={aside} close={() => setAside(null)} store={store} floor={floor} run={run} />
+      <FloorSheets sheet={sheet} close={() => setSheet(null)} store={store} floor={floor} run={run} />
     </div>
   );
 }

@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import { isTyping } from '../../shared/ui/keys';
-import type { Aside } from './Asides';
+import type { SheetName } from './FloorSheets';
 import type { FloorStore } from './floorStore';
 import { workToRate } from './rating';
 import * as Runs from './run';
@@ -8,13 +8,13 @@ import * as Runs from './run';
 type KeyProps = {
   store: FloorStore;
   toggle: () => void;
-  setAside: (aside: Aside) => void;
+  setSheet: (sheet: SheetName) => void;
   mute: () => void;
   open: boolean;
 };
 
 /** Everything on the floor by one key; Enter alone is enough for a foot switch. */
-export function useFloorKeys({ store, toggle, setAside, mute, open }: KeyProps) {
+export function useFloorKeys({ store, toggle, setSheet, mute, open }: KeyProps) {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (open || isTyping(event) || event.ctrlKey || event.metaKey || event.repeat) return;
@@ -23,13 +23,13 @@ export function useFloorKeys({ store, toggle, setAside, mute, open }: KeyProps) 
         ' ': toggle,
         Enter: () => (run.pausedAt === null ? store.leave(Runs.nextPhase) : toggle()),
         ArrowLeft: () => store.change(Runs.backToBlockStart),
-        ArrowRight: () => setAside('skip'),
+        ArrowRight: () => setSheet('skip'),
         '+': () => store.change((r) => Runs.addSeconds(r, 10)),
         s: store.addSet,
-        f: () => setAside('fault'),
-        p: () => setAside('pain'),
-        h: () => setAside('prop'),
-        x: () => setAside('stop'),
+        f: () => setSheet('fault'),
+        p: () => setSheet('pain'),
+        h: () => setSheet('prop'),
+        x: () => setSheet('stop'),
         m: mute,
         c: () => store.note(Runs.notedBlock(run), (n) => ({ cramps: n.cramps + 1 })),
         e: () => store.note(Runs.notedBlock(run), () => ({ effortMissed: true })),
@@ -43,7 +43,7 @@ export function useFloorKeys({ store, toggle, setAside, mute, open }: KeyProps) 
     };
     addEventListener('keydown', onKey);
     return () => removeEventListener('keydown', onKey);
-  }, [store, toggle, setAside, mute, open]);
+  }, [store, toggle, setSheet, mute, open]);
 }
 
 /** A 0 after a 1 makes ten. */

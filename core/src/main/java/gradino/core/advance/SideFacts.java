@@ -94,7 +94,7 @@ record SideFacts(
             block.pains().forEach(pain -> hurt(pain, block.kind()));
             inSet(faults, block, block.faults().size());
             inSet(cramps, block, block.cramps());
-            lie(block.prop());
+            usedProp(block.prop());
             left |= block.skippedBecause() != null || block.effortMissed();
             if (block.kind() == BlockKind.PRESS && block.skippedBecause() == null && !block.besidesThePlan()) {
                 rate(block);
@@ -102,7 +102,7 @@ record SideFacts(
         }
 
         /** A prop is only as fine as its blocks: less than {@value #SAME_ANGLE_DEGREES}° off is as planned. */
-        private void lie(@Nullable PropUsed prop) {
+        private void usedProp(@Nullable PropUsed prop) {
             if (prop != null
                     && off(prop.angle()) >= SAME_ANGLE_DEGREES
                     && (otherAngle == null || off(prop.angle()) > off(otherAngle))) {

@@ -100,7 +100,7 @@ public class AccountService {
 
     /** The client behind an id, for whom it is open to. */
     @Transactional(readOnly = true)
-    Optional<String> admitted(Account me, Whose whose, String id) {
+    Optional<String> admitted(Account me, ClientOwned whose, String id) {
         return whose.clientOf(id).filter(clientId -> maySee(me, clientId));
     }
 

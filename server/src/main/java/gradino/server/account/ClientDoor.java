@@ -37,12 +37,13 @@ class ClientDoor implements HandlerInterceptor, InMemory {
 
     private final AccountService accounts;
     private final SignedIn signedIn;
-    private final List<Whose> whose;
+    private final List<ClientOwned> whose;
     private final ClientChanges changes;
     private final Clock clock;
     private final Map<String, Instant> looks = new ConcurrentHashMap<>();
 
-    ClientDoor(AccountService accounts, SignedIn signedIn, List<Whose> whose, ClientChanges changes, Clock clock) {
+    ClientDoor(
+            AccountService accounts, SignedIn signedIn, List<ClientOwned> whose, ClientChanges changes, Clock clock) {
         this.accounts = accounts;
         this.signedIn = signedIn;
         this.whose = whose;
@@ -62,7 +63,7 @@ class ClientDoor implements HandlerInterceptor, InMemory {
         return true;
     }
 
-    private String admitted(Whose owner, String id) {
+    private String admitted(ClientOwned owner, String id) {
         var own = signedIn.guest().flatMap(g -> owner.clientOf(id).filter(g.clientId()::equals));
         return signedIn.account()
                 .flatMap(me -> accounts.admitted(me, owner, id))

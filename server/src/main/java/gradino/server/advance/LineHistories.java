@@ -28,18 +28,18 @@ import gradino.server.intake.ClientRepository;
 import gradino.server.intake.IntakeRepository;
 import gradino.server.measure.NoiseService;
 import gradino.server.measure.Ranges;
-import gradino.server.perform.SessionRepository;
+import gradino.server.perform.RecordRepository;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.ComposeService;
-import gradino.server.prescribe.CompositionRepository;
-import gradino.server.prescribe.CompositionRepository.Saving;
 import gradino.server.prescribe.Line;
 import gradino.server.prescribe.LineHistory;
 import gradino.server.prescribe.LineRepository;
 import gradino.server.prescribe.LineRepository.LineVersion;
 import gradino.server.prescribe.LineSets;
 import gradino.server.prescribe.Props;
+import gradino.server.prescribe.SessionRepository;
+import gradino.server.prescribe.SessionRepository.Saving;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -60,11 +60,11 @@ public class LineHistories implements LineHistory {
     private final IntakeRepository intakes;
     private final LineReadings readings;
     private final NoiseService noise;
-    private final SessionRepository sessions;
+    private final RecordRepository sessions;
     private final DecisionRepository decisions;
     private final PauseRepository pauses;
     private final LineRuns runs;
-    private final CompositionRepository sessionsKept;
+    private final SessionRepository arrangements;
     private final PolicyService policies;
     private final Clock clock;
 
@@ -74,11 +74,11 @@ public class LineHistories implements LineHistory {
             IntakeRepository intakes,
             LineReadings readings,
             NoiseService noise,
-            SessionRepository sessions,
+            RecordRepository sessions,
             DecisionRepository decisions,
             PauseRepository pauses,
             LineRuns runs,
-            CompositionRepository sessionsKept,
+            SessionRepository arrangements,
             PolicyService policies,
             Clock clock) {
         this.lines = lines;
@@ -90,7 +90,7 @@ public class LineHistories implements LineHistory {
         this.decisions = decisions;
         this.pauses = pauses;
         this.runs = runs;
-        this.sessionsKept = sessionsKept;
+        this.arrangements = arrangements;
         this.policies = policies;
         this.clock = clock;
     }
@@ -157,7 +157,7 @@ public class LineHistories implements LineHistory {
 
     /** A method of the studio. */
     private Method ownMethod(String id) {
-        return sessionsKept.methods().stream()
+        return arrangements.methods().stream()
                 .filter(m -> m.id().equals(id))
                 .findFirst()
                 .orElseThrow(() -> Problem.notFound("method"));
@@ -241,7 +241,7 @@ public class LineHistories implements LineHistory {
         if (minutes == null) {
             return null;
         }
-        return sessionsKept.of(line.clientId()).stream()
+        return arrangements.of(line.clientId()).stream()
                 .filter(s -> s.has(line.id()))
                 .map(s -> plan.minutesLeft(minutes, seconds(s)))
                 .min(Comparator.naturalOrder())

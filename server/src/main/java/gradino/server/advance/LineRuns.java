@@ -6,12 +6,12 @@ import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.MeasuredEffort;
+import gradino.server.perform.RecordRepository;
+import gradino.server.perform.RecordRepository.Closed;
+import gradino.server.perform.RecordRepository.Held;
+import gradino.server.perform.RecordRepository.StoredBlock;
 import gradino.server.perform.RunRepository;
 import gradino.server.perform.RunRepository.Run;
-import gradino.server.perform.SessionRepository;
-import gradino.server.perform.SessionRepository.Closed;
-import gradino.server.perform.SessionRepository.Held;
-import gradino.server.perform.SessionRepository.StoredBlock;
 import gradino.server.perform.TraceRepository;
 import gradino.server.perform.TraceRepository.Judged;
 import gradino.server.prescribe.Line;
@@ -26,10 +26,10 @@ import org.springframework.stereotype.Component;
 @Component
 public class LineRuns {
     private final RunRepository runs;
-    private final SessionRepository records;
+    private final RecordRepository records;
     private final TraceRepository traces;
 
-    LineRuns(RunRepository runs, SessionRepository records, TraceRepository traces) {
+    LineRuns(RunRepository runs, RecordRepository records, TraceRepository traces) {
         this.runs = runs;
         this.records = records;
         this.traces = traces;
@@ -63,7 +63,7 @@ public class LineRuns {
                 stopped(run, close, events);
             } else {
                 var doses = run.line(line.id()).orElseThrow();
-                var held = SessionRepository.held(run, Sided.of(doses::dose), close, own);
+                var held = RecordRepository.held(run, Sided.of(doses::dose), close, own);
                 found.add(with(held, run.number(line.id()), heard.getOrDefault(run.id(), List.of())));
             }
         }

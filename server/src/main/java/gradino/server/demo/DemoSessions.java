@@ -5,15 +5,15 @@ import gradino.core.perform.Observer;
 import gradino.core.prescribe.Arrangement;
 import gradino.core.prescribe.Plan;
 import gradino.core.quantity.Tenths;
+import gradino.server.perform.RecordRepository;
+import gradino.server.perform.RecordRepository.Closed;
+import gradino.server.perform.RecordRepository.Morning;
 import gradino.server.perform.RunRepository;
 import gradino.server.perform.RunRepository.Run;
-import gradino.server.perform.SessionRepository;
-import gradino.server.perform.SessionRepository.Closed;
-import gradino.server.perform.SessionRepository.Morning;
 import gradino.server.prescribe.ComposeService;
-import gradino.server.prescribe.CompositionRepository.Saving;
 import gradino.server.prescribe.LineRepository;
 import gradino.server.prescribe.Program;
+import gradino.server.prescribe.SessionRepository.Saving;
 import gradino.server.prescribe.SuggestService;
 import java.time.Instant;
 import java.util.List;
@@ -34,7 +34,7 @@ class DemoSessions {
     private final Program program;
     private final LineRepository lines;
     private final RunRepository runs;
-    private final SessionRepository sessions;
+    private final RecordRepository sessions;
     private final DemoTeller teller;
 
     DemoSessions(
@@ -42,7 +42,7 @@ class DemoSessions {
             Program program,
             LineRepository lines,
             RunRepository runs,
-            SessionRepository sessions,
+            RecordRepository sessions,
             DemoTeller teller) {
         this.suggestions = suggestions;
         this.program = program;

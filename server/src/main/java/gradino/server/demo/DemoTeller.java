@@ -41,18 +41,18 @@ import gradino.server.measure.ColdSeries;
 import gradino.server.measure.Measurement;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.measure.Ranges;
+import gradino.server.perform.RecordRepository;
+import gradino.server.perform.RecordRepository.Closed;
+import gradino.server.perform.RecordRepository.Morning;
+import gradino.server.perform.RecordRepository.StoredBlock;
 import gradino.server.perform.RunRepository;
 import gradino.server.perform.RunRepository.Run;
-import gradino.server.perform.SessionRepository;
-import gradino.server.perform.SessionRepository.Closed;
-import gradino.server.perform.SessionRepository.Morning;
-import gradino.server.perform.SessionRepository.StoredBlock;
 import gradino.server.platform.Json;
 import gradino.server.prescribe.ComposeService;
-import gradino.server.prescribe.CompositionRepository.Saving;
 import gradino.server.prescribe.Line;
 import gradino.server.prescribe.Program;
 import gradino.server.prescribe.Props;
+import gradino.server.prescribe.SessionRepository.Saving;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.time.ZoneId;
@@ -79,7 +79,7 @@ class DemoTeller {
     private final MeasurementRepository measurements;
     private final Program program;
     private final RunRepository runs;
-    private final SessionRepository sessions;
+    private final RecordRepository sessions;
     private final DecisionRepository decisions;
     private final DemoGauges gauges;
     private final LineHistories histories;
@@ -92,7 +92,7 @@ class DemoTeller {
             MeasurementRepository measurements,
             Program program,
             RunRepository runs,
-            SessionRepository sessions,
+            RecordRepository sessions,
             DecisionRepository decisions,
             DemoGauges gauges,
             LineHistories histories,

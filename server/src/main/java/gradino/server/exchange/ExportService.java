@@ -8,13 +8,13 @@ import gradino.server.intake.ClientRepository;
 import gradino.server.intake.IntakeRepository;
 import gradino.server.measure.BatteryRepository;
 import gradino.server.measure.MeasurementRepository;
+import gradino.server.perform.RecordRepository;
+import gradino.server.perform.RecordRepository.Closed;
 import gradino.server.perform.RunRepository;
-import gradino.server.perform.SessionRepository;
-import gradino.server.perform.SessionRepository.Closed;
 import gradino.server.perform.TraceRepository;
 import gradino.server.platform.Problem;
-import gradino.server.prescribe.CompositionRepository;
 import gradino.server.prescribe.LineRepository;
+import gradino.server.prescribe.SessionRepository;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.OutputStreamWriter;
@@ -38,10 +38,10 @@ public class ExportService {
     private final ClientRepository clients;
     private final IntakeRepository intakes;
     private final LineRepository lines;
-    private final CompositionRepository compositions;
+    private final SessionRepository compositions;
     private final BatteryRepository batteries;
     private final MeasurementRepository measurements;
-    private final SessionRepository sessions;
+    private final RecordRepository sessions;
     private final RunRepository runs;
     private final TraceRepository traces;
     private final NoteRepository notes;
@@ -53,10 +53,10 @@ public class ExportService {
             ClientRepository clients,
             IntakeRepository intakes,
             LineRepository lines,
-            CompositionRepository compositions,
+            SessionRepository compositions,
             BatteryRepository batteries,
             MeasurementRepository measurements,
-            SessionRepository sessions,
+            RecordRepository sessions,
             RunRepository runs,
             TraceRepository traces,
             NoteRepository notes,
@@ -109,19 +109,19 @@ public class ExportService {
                         out);
             case "policies.csv" -> print(AdvanceTables.POLICIES, policies.all(), Function.identity(), out);
             case "pauses.csv" -> print(AdvanceTables.PAUSES, pauses.all(), Function.identity(), out);
-            case "lines.csv" -> print(PlanTables.LINES, lineRows(), Function.identity(), out);
+            case "lines.csv" -> print(LineTables.LINES, lineRows(), Function.identity(), out);
             case "studio-methods.csv" ->
-                print(ComposedTables.METHODS, compositions.allMethods(), Function.identity(), out);
-            case "sessions.csv" -> print(ComposedTables.SESSIONS, compositions.all(), Function.identity(), out);
+                print(SessionTables.METHODS, compositions.allMethods(), Function.identity(), out);
+            case "sessions.csv" -> print(SessionTables.SESSIONS, compositions.all(), Function.identity(), out);
             case "batteries.csv" -> print(BatteryTables.BATTERIES, batteries.all(), Function.identity(), out);
             case "assessments.csv" ->
                 print(BatteryTables.ASSESSMENTS, batteries.allAssessments(), Function.identity(), out);
             case "movements.csv" -> print(BatteryTables.MOVEMENTS, batteries.allResults(), Function.identity(), out);
             case "measurements.csv" ->
                 print(MeasurementTables.MEASUREMENTS, measurements.all(), Function.identity(), out);
-            case "runs.csv" -> print(ComposedTables.RUNS, runRows(), Function.identity(), out);
-            case "blocks.csv" -> print(SessionTables.BLOCKS, sessions.allBlocks(), Function.identity(), out);
-            case "mornings.csv" -> print(SessionTables.MORNINGS, sessions.allMornings(), Function.identity(), out);
+            case "runs.csv" -> print(SessionTables.RUNS, runRows(), Function.identity(), out);
+            case "blocks.csv" -> print(RecordTables.BLOCKS, sessions.allBlocks(), Function.identity(), out);
+            case "mornings.csv" -> print(RecordTables.MORNINGS, sessions.allMornings(), Function.identity(), out);
             case "home-notes.csv" -> print(HomeTables.NOTES, notes.all(), Function.identity(), out);
             case "reference-contractions.csv" ->
                 print(ForceTables.REFERENCES, traces.allReferences(), Function.identity(), out);
@@ -131,16 +131,16 @@ public class ExportService {
         }
     }
 
-    private List<PlanTables.LineRow> lineRows() {
+    private List<LineTables.LineRow> lineRows() {
         return lines.all().stream()
-                .flatMap(line -> lines.versions(line.id()).stream().map(v -> new PlanTables.LineRow(line, v)))
+                .flatMap(line -> lines.versions(line.id()).stream().map(v -> new LineTables.LineRow(line, v)))
                 .toList();
     }
 
-    private List<ComposedTables.RunRow> runRows() {
+    private List<SessionTables.RunRow> runRows() {
         var closed = sessions.allClosed().stream().collect(Collectors.toMap(Closed::sessionId, c -> c));
         return runs.all().stream()
-                .map(v -> new ComposedTables.RunRow(v, closed.get(v.id())))
+                .map(v -> new SessionTables.RunRow(v, closed.get(v.id())))
                 .toList();
     }
 

@@ -92,7 +92,7 @@ final class ForceTables {
                 return new StoredTrace(
                         r.required("trace_id"),
                         r.required("run_id"),
-                        r.read("block", SessionTables.NO_BLOCK, BlockId::parse),
+                        r.read("block", RecordTables.NO_BLOCK, BlockId::parse),
                         r.choice("side", Side.LEFT),
                         r.optional("reference_newtons", ForceTables::newtons),
                         r.read("phase_seconds", List.of(), ForceTables::seconds),

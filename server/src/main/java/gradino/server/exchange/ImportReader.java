@@ -18,9 +18,9 @@ final class ImportReader {
     private static final List<CsvTable<?>> VERSIONED = List.of(
             AdvanceTables.POLICIES,
             AdvanceTables.PAUSES,
-            PlanTables.LINES,
-            ComposedTables.METHODS,
-            ComposedTables.SESSIONS);
+            LineTables.LINES,
+            SessionTables.METHODS,
+            SessionTables.SESSIONS);
 
     final List<Finding> findings = new ArrayList<>();
     private final List<Taken> taken = new ArrayList<>();

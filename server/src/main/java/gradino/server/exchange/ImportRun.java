@@ -16,9 +16,9 @@ import gradino.server.advance.DecisionRepository.StoredDecision;
 import gradino.server.advance.PauseRepository.StoredPause;
 import gradino.server.advance.PolicyRepository.StoredPolicy;
 import gradino.server.exchange.ClientTables.ClientRow;
-import gradino.server.exchange.ComposedTables.RunRow;
 import gradino.server.exchange.ImportService.Stores;
-import gradino.server.exchange.PlanTables.LineRow;
+import gradino.server.exchange.LineTables.LineRow;
+import gradino.server.exchange.SessionTables.RunRow;
 import gradino.server.home.NoteRepository.Note;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
@@ -29,14 +29,14 @@ import gradino.server.measure.Battery;
 import gradino.server.measure.Battery.Assessment;
 import gradino.server.measure.Battery.MovementResult;
 import gradino.server.measure.Measurement;
-import gradino.server.perform.SessionRepository.Morning;
-import gradino.server.perform.SessionRepository.StoredBlock;
+import gradino.server.perform.RecordRepository.Morning;
+import gradino.server.perform.RecordRepository.StoredBlock;
 import gradino.server.perform.TraceRepository.StoredReference;
 import gradino.server.perform.TraceRepository.StoredTrace;
 import gradino.server.platform.StudioClock;
-import gradino.server.prescribe.CompositionRepository.Saving;
-import gradino.server.prescribe.CompositionRepository.StudioMethod;
 import gradino.server.prescribe.Line;
+import gradino.server.prescribe.SessionRepository.Saving;
+import gradino.server.prescribe.SessionRepository.StudioMethod;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -87,7 +87,7 @@ final class ImportRun {
         if (reader.has(MeasurementTables.MEASUREMENTS)) {
             stores.measurements().all().forEach(m -> facts.isNew("measurement", m.id()));
         }
-        if (reader.has(SessionTables.BLOCKS)) {
+        if (reader.has(RecordTables.BLOCKS)) {
             stores.sessions().allBlocks().forEach(b -> facts.isNew("block", b.id()));
         }
         stores.sessions().allMornings().forEach(m -> facts.isNew("morning", m.id()));

@@ -10,12 +10,12 @@ import gradino.server.intake.IntakeRepository;
 import gradino.server.measure.BatteryRepository;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.perform.ForceService;
+import gradino.server.perform.RecordRepository;
 import gradino.server.perform.RunRepository;
-import gradino.server.perform.SessionRepository;
 import gradino.server.perform.TraceRepository;
 import gradino.server.platform.Problem;
-import gradino.server.prescribe.CompositionRepository;
 import gradino.server.prescribe.LineRepository;
+import gradino.server.prescribe.SessionRepository;
 import java.time.Clock;
 import java.util.List;
 import org.apache.commons.csv.CSVRecord;
@@ -36,10 +36,10 @@ public class ImportService {
             ErasedClients erased,
             IntakeRepository intakes,
             LineRepository lines,
-            CompositionRepository compositions,
+            SessionRepository compositions,
             BatteryRepository batteries,
             MeasurementRepository measurements,
-            SessionRepository sessions,
+            RecordRepository sessions,
             RunRepository runs,
             TraceRepository traces,
             NoteRepository notes,
@@ -73,10 +73,10 @@ public class ImportService {
             ErasedClients erased,
             IntakeRepository intakes,
             LineRepository lines,
-            CompositionRepository compositions,
+            SessionRepository compositions,
             BatteryRepository batteries,
             MeasurementRepository measurements,
-            SessionRepository sessions,
+            RecordRepository sessions,
             RunRepository runs,
             TraceRepository traces,
             NoteRepository notes,
@@ -101,16 +101,16 @@ public class ImportService {
         reader.each(IntakeTables.CLEARANCES, run::clearance);
         reader.each(AdvanceTables.POLICIES, run::policy);
         reader.each(AdvanceTables.PAUSES, run::pause);
-        reader.each(ComposedTables.METHODS, run::method);
-        reader.each(PlanTables.LINES, run::line);
-        reader.each(ComposedTables.SESSIONS, run::session);
+        reader.each(SessionTables.METHODS, run::method);
+        reader.each(LineTables.LINES, run::line);
+        reader.each(SessionTables.SESSIONS, run::session);
         reader.each(BatteryTables.BATTERIES, run::battery);
         reader.each(BatteryTables.ASSESSMENTS, run::assessment);
         reader.each(BatteryTables.MOVEMENTS, run::movement);
         reader.each(MeasurementTables.MEASUREMENTS, run::measurement);
-        reader.each(ComposedTables.RUNS, run::run);
-        reader.each(SessionTables.BLOCKS, run::block);
-        reader.each(SessionTables.MORNINGS, run::morning);
+        reader.each(SessionTables.RUNS, run::run);
+        reader.each(RecordTables.BLOCKS, run::block);
+        reader.each(RecordTables.MORNINGS, run::morning);
         reader.each(HomeTables.NOTES, run::note);
         reader.each(ForceTables.REFERENCES, run::reference);
         reader.each(ForceTables.TRACES, run::trace);

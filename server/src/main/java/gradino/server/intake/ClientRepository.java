@@ -2,7 +2,7 @@ package gradino.server.intake;
 
 import gradino.core.intake.Beighton;
 import gradino.core.intake.Intake;
-import gradino.server.account.Whose;
+import gradino.server.account.ClientOwned;
 import gradino.server.intake.Client.Details;
 import gradino.server.intake.Client.Lengths;
 import gradino.server.intake.Client.MotionGoal;
@@ -21,7 +21,7 @@ import org.springframework.stereotype.Repository;
 
 /** Owns client, client_details and client_goal. */
 @Repository
-public class ClientRepository implements Whose {
+public class ClientRepository implements ClientOwned {
     private static final String COLUMNS = "details_id, motion, degrees, replaces_table";
     private static final String CURRENT = """
             SELECT c.id AS whose, c.recorded_at AS taken_in, d.id AS details_id, d.*,

@@ -17,11 +17,11 @@ class LoadService {
     private static final int WEEKS = 4;
     private static final int DAYS = 7;
 
-    private final SessionRepository sessions;
+    private final RecordRepository sessions;
     private final SessionService service;
     private final Clock clock;
 
-    LoadService(SessionRepository sessions, SessionService service, Clock clock) {
+    LoadService(RecordRepository sessions, SessionService service, Clock clock) {
         this.sessions = sessions;
         this.service = service;
         this.clock = clock;

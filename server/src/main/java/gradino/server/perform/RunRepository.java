@@ -4,7 +4,7 @@ import gradino.core.prescribe.SessionDraft;
 import gradino.core.prescribe.SessionDraft.LineDraft;
 import gradino.core.prescribe.Timeline;
 import gradino.core.prescribe.Variants.Variant;
-import gradino.server.account.Whose;
+import gradino.server.account.ClientOwned;
 import gradino.server.platform.Json;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;
@@ -18,7 +18,7 @@ import org.springframework.stereotype.Repository;
 
 /** Owns run and run_line. */
 @Repository
-public class RunRepository implements Whose {
+public class RunRepository implements ClientOwned {
     /** Runs that a line is part of. */
     static final String OF_LINE = "(SELECT run_id FROM run_line WHERE line_id = ?1)";
 

@@ -16,11 +16,11 @@ import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.perform.Floor.FloorLine;
+import gradino.server.perform.RecordRepository.Closed;
+import gradino.server.perform.RecordRepository.Morning;
+import gradino.server.perform.RecordRepository.StoredBlock;
 import gradino.server.perform.RunRepository.Run;
 import gradino.server.perform.Running.Place;
-import gradino.server.perform.SessionRepository.Closed;
-import gradino.server.perform.SessionRepository.Morning;
-import gradino.server.perform.SessionRepository.StoredBlock;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.ComposeService;
@@ -52,7 +52,7 @@ public class SessionService {
 
     private static final String NOT_DONE = "not done";
 
-    private final SessionRepository sessions;
+    private final RecordRepository sessions;
     private final RunRepository runs;
     private final ForceService forces;
     private final ComposeService compose;
@@ -65,7 +65,7 @@ public class SessionService {
     private final Clock clock;
 
     SessionService(
-            SessionRepository sessions,
+            RecordRepository sessions,
             RunRepository runs,
             ForceService forces,
             ComposeService compose,
@@ -185,7 +185,7 @@ public class SessionService {
     @Transactional(readOnly = true)
     public List<BlockRecord> blocks(String sessionId) {
         running(sessionId);
-        return SessionRepository.latest(sessions.blocks(sessionId));
+        return RecordRepository.latest(sessions.blocks(sessionId));
     }
 
     @Transactional
@@ -265,7 +265,7 @@ public class SessionService {
             blocks.addAll(missing(session, StudioClock.now(clock)));
         }
         return Summary.of(
-                SessionRepository.latest(blocks),
+                RecordRepository.latest(blocks),
                 closed.orElse(null),
                 sessions.lastMorning(sessionId).orElse(null),
                 forces.referenceSeconds(sessionId));

@@ -7,8 +7,8 @@ import gradino.core.perform.DoneRatio;
 import gradino.core.perform.PhaseDone;
 import gradino.core.perform.SessionLoad;
 import gradino.core.prescribe.BlockKind;
-import gradino.server.perform.SessionRepository.Closed;
-import gradino.server.perform.SessionRepository.Morning;
+import gradino.server.perform.RecordRepository.Closed;
+import gradino.server.perform.RecordRepository.Morning;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 

@@ -21,7 +21,7 @@ import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
-import gradino.server.prescribe.CompositionRepository.Saving;
+import gradino.server.prescribe.SessionRepository.Saving;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -35,7 +35,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class ComposeService {
     private static final int SECONDS_PER_MINUTE = 60;
 
-    private final CompositionRepository compositions;
+    private final SessionRepository compositions;
     private final Program program;
     private final MethodService methods;
     private final SessionContexts contexts;
@@ -44,7 +44,7 @@ public class ComposeService {
     private final Clock clock;
 
     ComposeService(
-            CompositionRepository compositions,
+            SessionRepository compositions,
             Program program,
             MethodService methods,
             SessionContexts contexts,

@@ -1,7 +1,7 @@
 package gradino.server.prescribe;
 
 import gradino.core.prescribe.Plan;
-import gradino.server.account.Whose;
+import gradino.server.account.ClientOwned;
 import gradino.server.platform.Json;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;
@@ -14,7 +14,7 @@ import org.springframework.stereotype.Repository;
 
 /** Owns line and line_version. */
 @Repository
-public class LineRepository implements Whose {
+public class LineRepository implements ClientOwned {
     private static final String LINE_COLUMNS =
             "id, client_id, motion, position, happened_at, recorded_at, follows, ended_at";
     private static final String VERSION_COLUMNS = "line_id, happened_at, recorded_at, body";

@@ -5,7 +5,7 @@ import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.Plan;
 import gradino.server.intake.ClientService;
 import gradino.server.platform.Problem;
-import gradino.server.prescribe.CompositionRepository.Saving;
+import gradino.server.prescribe.SessionRepository.Saving;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;

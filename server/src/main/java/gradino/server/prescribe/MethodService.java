@@ -6,7 +6,7 @@ import gradino.core.prescribe.MethodFile;
 import gradino.server.account.SignedIn;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
-import gradino.server.prescribe.CompositionRepository.StudioMethod;
+import gradino.server.prescribe.SessionRepository.StudioMethod;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
@@ -16,11 +16,11 @@ import org.springframework.transaction.annotation.Transactional;
 /** The methods that ship with Gradino and the studio's own, which come as a file. */
 @Service
 class MethodService {
-    private final CompositionRepository compositions;
+    private final SessionRepository compositions;
     private final SignedIn signedIn;
     private final Clock clock;
 
-    MethodService(CompositionRepository compositions, SignedIn signedIn, Clock clock) {
+    MethodService(SessionRepository compositions, SignedIn signedIn, Clock clock) {
         this.compositions = compositions;
         this.signedIn = signedIn;
         this.clock = clock;

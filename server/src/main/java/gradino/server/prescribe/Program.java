@@ -6,8 +6,8 @@ import gradino.core.prescribe.Arrangement;
 import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.SessionDraft;
 import gradino.core.prescribe.SessionDraft.LineDraft;
-import gradino.server.prescribe.CompositionRepository.Saving;
 import gradino.server.prescribe.LineRepository.LineVersion;
+import gradino.server.prescribe.SessionRepository.Saving;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -24,11 +24,11 @@ import org.springframework.stereotype.Component;
 @Component
 public class Program {
     private final LineRepository lines;
-    private final CompositionRepository sessions;
+    private final SessionRepository sessions;
     private final LineHistory history;
     private final EachLine each;
 
-    Program(LineRepository lines, CompositionRepository sessions, LineHistory history, EachLine each) {
+    Program(LineRepository lines, SessionRepository sessions, LineHistory history, EachLine each) {
         this.lines = lines;
         this.sessions = sessions;
         this.history = history;

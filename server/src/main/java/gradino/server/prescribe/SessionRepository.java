@@ -14,13 +14,13 @@ import org.springframework.stereotype.Repository;
 
 /** Owns session and studio_method: each saving is a new row, the newest of an id counts. */
 @Repository
-public class CompositionRepository {
+public class SessionRepository {
     private static final String COLUMNS = "id, client_id, account_id, recorded_at, name, body";
     private static final String STUDIO_METHOD_COLUMNS = "id, account_id, recorded_at, body";
     private final Sql sql;
     private final Json json;
 
-    CompositionRepository(Sql sql, Json json) {
+    SessionRepository(Sql sql, Json json) {
         this.sql = sql;
         this.json = json;
     }

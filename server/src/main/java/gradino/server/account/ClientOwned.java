@@ -3,7 +3,7 @@ package gradino.server.account;
 import java.util.Optional;
 
 /** Tells whose data an id in an address is. Implemented by the repository that owns the thing. */
-public interface Whose {
+public interface ClientOwned {
     /** The variable's name in addresses, as in {@code /api/lines/{lineId}}. */
     String variable();
 

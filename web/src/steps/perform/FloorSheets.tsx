@@ -10,7 +10,7 @@ import { useStopSigns } from './StopRules';
 import { lineOf, setUpWords } from './setUp';
 import { easierOf } from './variants';
 
-export type Aside = 'skip' | 'fault' | 'pain' | 'prop' | 'stop' | null;
+export type SheetName = 'skip' | 'fault' | 'pain' | 'prop' | 'stop' | null;
 
 const SKIP_REASONS = ['no time', 'tired', 'equipment', 'does not suit today', 'already done'];
 const KINDS: [Schemas['Pain']['kind'], string][] = [
@@ -20,10 +20,10 @@ const KINDS: [Schemas['Pain']['kind'], string][] = [
   ['WRONG_JOINT', 'in another joint'],
 ];
 
-type Props = { aside: Aside; close: () => void; store: FloorStore; floor: Schemas['Floor']; run: Runs.Run };
+type Props = { sheet: SheetName; close: () => void; store: FloorStore; floor: Schemas['Floor']; run: Runs.Run };
 
 /** What is said on the floor beside the timeline; the clock goes on unless it is a stop. */
-export function Asides({ aside, close, store, floor, run }: Props) {
+export function FloorSheets({ sheet, close, store, floor, run }: Props) {
   const titles = {
     skip: 'Skip: why?',
     fault: 'Which fault?',
@@ -32,12 +32,12 @@ export function Asides({ aside, close, store, floor, run }: Props) {
     stop: 'Stop sign',
   };
   return (
-    <Sheet open={aside !== null} onOpenChange={(open) => !open && close()} title={aside ? titles[aside] : ''}>
-      {aside === 'skip' && <Skip store={store} close={close} run={run} />}
-      {aside === 'fault' && <Fault store={store} close={close} floor={floor} run={run} />}
-      {aside === 'pain' && <PainSheet store={store} close={close} run={run} floor={floor} />}
-      {aside === 'prop' && <Prop store={store} close={close} floor={floor} run={run} />}
-      {aside === 'stop' && <Stop store={store} floor={floor} run={run} close={close} />}
+    <Sheet open={sheet !== null} onOpenChange={(open) => !open && close()} title={sheet ? titles[sheet] : ''}>
+      {sheet === 'skip' && <Skip store={store} close={close} run={run} />}
+      {sheet === 'fault' && <Fault store={store} close={close} floor={floor} run={run} />}
+      {sheet === 'pain' && <PainSheet store={store} close={close} run={run} floor={floor} />}
+      {sheet === 'prop' && <Prop store={store} close={close} floor={floor} run={run} />}
+      {sheet === 'stop' && <Stop store={store} floor={floor} run={run} close={close} />}
     </Sheet>
   );
 }

@@ -17,7 +17,7 @@ export function useUndo(lineId: string) {
   });
 }
 
-export function Kept({ lineId }: { lineId: string }) {
+export function DecisionList({ lineId }: { lineId: string }) {
   const kept = useQuery({
     queryKey: ['kept', lineId],
     queryFn: () => ask(api.GET('/api/lines/{lineId}/decisions', { params: { path: { lineId } } })),

@@ -34,7 +34,7 @@ import org.springframework.stereotype.Repository;
 
 /** Owns run_block, run_close and morning. */
 @Repository
-public class SessionRepository implements Flags {
+public class RecordRepository implements Flags {
     private static final String SESSION_BLOCK_COLUMNS =
             "id, run_id, block_id, side, kind, happened_at, recorded_at, phases, effort_rating, faults, "
                     + "pains, cramps, effort_missed, skipped, note, used_degrees, used_stack_cm";
@@ -54,7 +54,7 @@ public class SessionRepository implements Flags {
     private final Sql sql;
     private final Json json;
 
-    SessionRepository(Sql sql, Json json) {
+    RecordRepository(Sql sql, Json json) {
         this.sql = sql;
         this.json = json;
     }
@@ -125,14 +125,14 @@ public class SessionRepository implements Flags {
     public Optional<Closed> closed(String sessionId) {
         return sql.first(
                 "SELECT " + SESSION_CLOSE_COLUMNS + " FROM run_close WHERE run_id = ?",
-                SessionRepository::closed,
+                RecordRepository::closed,
                 sessionId);
     }
 
     public List<Closed> closedOfLine(String lineId) {
         return sql.list(
                 "SELECT " + SESSION_CLOSE_COLUMNS + " FROM run_close WHERE run_id IN " + OF_LINE,
-                SessionRepository::closed,
+                RecordRepository::closed,
                 lineId);
     }
 
@@ -146,7 +146,7 @@ public class SessionRepository implements Flags {
         return sql.list("""
                 SELECT c.* FROM run_close c JOIN run s ON s.id = c.run_id
                  WHERE s.client_id = ? AND c.stop_sign IS NOT NULL
-                """, SessionRepository::closed, clientId);
+                """, RecordRepository::closed, clientId);
     }
 
     /** Stops in whatever else the client did. */
@@ -154,7 +154,7 @@ public class SessionRepository implements Flags {
         return sql.list("""
                 SELECT c.* FROM run_close c JOIN run s ON s.id = c.run_id
                  WHERE s.client_id = ?2 AND c.stop_sign IS NOT NULL AND s.id NOT IN
-                """ + OF_LINE, SessionRepository::closed, lineId, clientId);
+                """ + OF_LINE, RecordRepository::closed, lineId, clientId);
     }
 
     /** How many runs since a moment had the motion of a line in another of the client's lines, and not that line. */
@@ -174,12 +174,12 @@ public class SessionRepository implements Flags {
         return sql.list("""
                 SELECT c.* FROM run_close c JOIN run s ON s.id = c.run_id
                  WHERE s.client_id = ? AND c.happened_at >= ? ORDER BY c.happened_at
-                """, SessionRepository::closed, clientId, since);
+                """, RecordRepository::closed, clientId, since);
     }
 
     public List<Closed> allClosed() {
         return sql.list(
-                "SELECT " + SESSION_CLOSE_COLUMNS + " FROM run_close ORDER BY run_id", SessionRepository::closed);
+                "SELECT " + SESSION_CLOSE_COLUMNS + " FROM run_close ORDER BY run_id", RecordRepository::closed);
     }
 
     public void addMorning(Morning m) {
@@ -200,7 +200,7 @@ public class SessionRepository implements Flags {
     public List<Morning> mornings(String lineId) {
         return sql.list(
                 "SELECT " + MORNING_COLUMNS + " FROM morning WHERE run_id IN " + OF_LINE + " ORDER BY seq",
-                SessionRepository::morning,
+                RecordRepository::morning,
                 lineId);
     }
 
@@ -208,12 +208,12 @@ public class SessionRepository implements Flags {
     Optional<Morning> lastMorning(String sessionId) {
         return sql.first(
                 "SELECT " + MORNING_COLUMNS + " FROM morning WHERE run_id = ? ORDER BY seq DESC",
-                SessionRepository::morning,
+                RecordRepository::morning,
                 sessionId);
     }
 
     public List<Morning> allMornings() {
-        return sql.list("SELECT " + MORNING_COLUMNS + " FROM morning ORDER BY seq", SessionRepository::morning);
+        return sql.list("SELECT " + MORNING_COLUMNS + " FROM morning ORDER BY seq", RecordRepository::morning);
     }
 
     /** A session with all that was logged, ready for the fold. */
@@ -339,7 +339,7 @@ public class SessionRepository implements Flags {
     public static List<PhaseDone> phases(String text) {
         return text.isEmpty()
                 ? List.of()
-                : Arrays.stream(text.split(";")).map(SessionRepository::phase).toList();
+                : Arrays.stream(text.split(";")).map(RecordRepository::phase).toList();
     }
 
     private static PhaseDone phase(String text) {

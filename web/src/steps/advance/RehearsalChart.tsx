@@ -10,7 +10,7 @@ const H = 240;
 const EDGE = 36;
 
 /** The range as it really is, as it was read, and the working angle beneath; a mark for every step. */
-export function Lived({ life, side }: { life: Life; side: Side }) {
+export function RehearsalChart({ life, side }: { life: Life; side: Side }) {
   const weeks = life.weeks.map((w) => ({ number: w.number, held: w.held, ...on(side, w.sides) }));
   const top = Math.max(...weeks.map((w) => Math.max(w.passive, w.estimate ?? 0))) + 3;
   const x = scaleLinear([0.5, weeks.length + 0.5], [EDGE, W - 4]);

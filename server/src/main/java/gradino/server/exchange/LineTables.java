@@ -12,8 +12,8 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** Lines, each version a row. */
-final class PlanTables {
-    private PlanTables() {}
+final class LineTables {
+    private LineTables() {}
 
     /** A line with one version of it. */
     record LineRow(Line line, LineVersion version) {}
@@ -40,8 +40,8 @@ final class PlanTables {
                     "unequal_reason",
                     "left_dose",
                     "right_dose"),
-            PlanTables::lineCells,
-            PlanTables::line);
+            LineTables::lineCells,
+            LineTables::line);
 
     private static List<@Nullable Object> lineCells(LineRow row) {
         var line = row.line();
