@@ -148,7 +148,7 @@ function SetUps({ current }: { current: Line }) {
           </span>
         </th>
       )}
-      <td className="py-2">{sideWords(side, midline)}</td>
+      <td className="py-2 pr-3">{sideWords(side, midline)}</td>
       <td>{setUpWords(on(side, props))}</td>
     </tr>
   ));
