@@ -1,7 +1,8 @@
 -- Instants are epoch milliseconds. Facts are only ever added; what is current is the newest row.
 CREATE TABLE client (
   id          TEXT PRIMARY KEY,
-  recorded_at INTEGER NOT NULL
+  recorded_at INTEGER NOT NULL,
+  stamp       INTEGER NOT NULL DEFAULT 0  -- see the triggers at the end
 ) STRICT;
 
 CREATE TABLE client_details (
@@ -518,3 +519,81 @@ CREATE INDEX audit_account ON audit (account_id);
 CREATE INDEX policy_use_policy ON policy_use (policy_id, version);
 
 CREATE INDEX home_note_unread ON home_note (happened_at) WHERE read_at IS NULL;
+
+-- A client's stamp changes with everything that their lines are judged by, so that what was worked out of them may be kept
+-- under it. It is drawn by chance: what a transaction that was rolled back has seen never comes again. A run that nobody has
+-- closed bears on no line.
+
+CREATE TRIGGER stamp_client_details AFTER INSERT ON client_details BEGIN
+  UPDATE client SET stamp = random() WHERE id = NEW.client_id;
+END;
+
+CREATE TRIGGER stamp_measurement AFTER INSERT ON measurement BEGIN
+  UPDATE client SET stamp = random() WHERE id = NEW.client_id;
+END;
+
+CREATE TRIGGER stamp_clearance AFTER INSERT ON clearance BEGIN
+  UPDATE client SET stamp = random() WHERE id = NEW.client_id;
+END;
+
+CREATE TRIGGER stamp_client_pause AFTER INSERT ON client_pause BEGIN
+  UPDATE client SET stamp = random() WHERE id = NEW.client_id;
+END;
+
+CREATE TRIGGER stamp_session AFTER INSERT ON session BEGIN
+  UPDATE client SET stamp = random() WHERE id = NEW.client_id;
+END;
+
+CREATE TRIGGER stamp_line_version AFTER INSERT ON line_version BEGIN
+  UPDATE client SET stamp = random() WHERE id = (SELECT client_id FROM line WHERE id = NEW.line_id);
+END;
+
+CREATE TRIGGER stamp_decision AFTER INSERT ON decision BEGIN
+  UPDATE client SET stamp = random() WHERE id = (SELECT client_id FROM line WHERE id = NEW.line_id);
+END;
+
+CREATE TRIGGER stamp_decision_undo AFTER INSERT ON decision_undo BEGIN
+  UPDATE client SET stamp = random()
+   WHERE id = (SELECT l.client_id FROM decision d JOIN line l ON l.id = d.line_id WHERE d.id = NEW.decision_id);
+END;
+
+CREATE TRIGGER stamp_run_close AFTER INSERT ON run_close BEGIN
+  UPDATE client SET stamp = random() WHERE id = (SELECT client_id FROM run WHERE id = NEW.run_id);
+END;
+
+CREATE TRIGGER stamp_morning AFTER INSERT ON morning BEGIN
+  UPDATE client SET stamp = random() WHERE id = (SELECT client_id FROM run WHERE id = NEW.run_id);
+END;
+
+CREATE TRIGGER stamp_run_block AFTER INSERT ON run_block WHEN EXISTS (SELECT 1 FROM run_close WHERE run_id = NEW.run_id) BEGIN
+  UPDATE client SET stamp = random() WHERE id = (SELECT client_id FROM run WHERE id = NEW.run_id);
+END;
+
+CREATE TRIGGER stamp_trace AFTER INSERT ON trace WHEN EXISTS (SELECT 1 FROM run_close WHERE run_id = NEW.run_id) BEGIN
+  UPDATE client SET stamp = random() WHERE id = (SELECT client_id FROM run WHERE id = NEW.run_id);
+END;
+
+CREATE TRIGGER stamp_trace_judged AFTER UPDATE ON trace WHEN EXISTS (SELECT 1 FROM run_close WHERE run_id = NEW.run_id) BEGIN
+  UPDATE client SET stamp = random() WHERE id = (SELECT client_id FROM run WHERE id = NEW.run_id);
+END;
+
+-- What readings are held against is the whole studio's.
+CREATE TRIGGER stamp_noise_rules AFTER INSERT ON noise_rules BEGIN
+  UPDATE client SET stamp = random();
+END;
+
+CREATE TRIGGER stamp_noise_study AFTER UPDATE ON noise_study BEGIN
+  UPDATE client SET stamp = random();
+END;
+
+CREATE TRIGGER stamp_noise_study_new AFTER INSERT ON noise_study BEGIN
+  UPDATE client SET stamp = random();
+END;
+
+CREATE TRIGGER stamp_study_reading AFTER INSERT ON study_reading BEGIN
+  UPDATE client SET stamp = random();
+END;
+
+CREATE TRIGGER stamp_studio_method AFTER INSERT ON studio_method BEGIN
+  UPDATE client SET stamp = random();
+END;

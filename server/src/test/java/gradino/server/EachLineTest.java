@@ -2,7 +2,7 @@ package gradino.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import gradino.server.platform.ClientChanges;
+import gradino.server.advance.LineDoor;
 import gradino.server.platform.Sql;
 import java.time.Duration;
 import java.util.List;
@@ -45,7 +45,7 @@ public class EachLineTest {
     @Test(dataProvider = "wrecks")
     public void oneBadLineTakesNoneOfTheOthersDown(String wreck) {
         server.bean(Sql.class).update(wreck, Scene.LINE);
-        server.bean(ClientChanges.class).anyone();
+        server.bean(LineDoor.class).forget();
 
         var day = fine("/api/today").at("/clients/0");
         assertThat(day.path("state").asString()).isEqualTo("DECIDE");
@@ -73,7 +73,7 @@ public class EachLineTest {
     @Test(dataProvider = "wrecks")
     public void theBadLineItselfSaysWhatToDo(String wreck) {
         server.bean(Sql.class).update(wreck, Scene.LINE);
-        server.bean(ClientChanges.class).anyone();
+        server.bean(LineDoor.class).forget();
         for (var answer : List.of(
                 server.get("/api/lines/" + Scene.LINE),
                 server.get("/api/lines/" + Scene.LINE + "/proposals"),

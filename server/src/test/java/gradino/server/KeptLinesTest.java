@@ -2,7 +2,7 @@ package gradino.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import gradino.server.platform.ClientChanges;
+import gradino.server.advance.LineDoor;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.List;
@@ -141,7 +141,7 @@ public class KeptLinesTest {
         var before = look();
         ((Write) write).on(server, scene);
         var kept = look();
-        server.bean(ClientChanges.class).anyone();
+        server.bean(LineDoor.class).forget();
         assertThat(kept).isEqualTo(look());
         if (shows) {
             assertThat(kept).isNotEqualTo(before);

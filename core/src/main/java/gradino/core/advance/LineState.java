@@ -174,6 +174,32 @@ public record LineState(
         return sessions.size();
     }
 
+    /** End of the newest session; empty before the first. */
+    public Optional<Instant> lastSessionAt() {
+        return sessions.isEmpty()
+                ? Optional.empty()
+                : Optional.of(sessions.get(sessions.size() - 1).endedAt());
+    }
+
+    /** Worst pain, 0 to 10, of the sessions of the last days on any side; empty when none was reported. */
+    public Optional<Integer> worstPain(int days, Moment moment) {
+        return sessions.stream()
+                .filter(s -> moment.daysSince(s.endedAt()) <= days)
+                .flatMap(s -> Side.PAIR.stream().map(side -> s.on(side)))
+                .filter(f -> f.worstKind() != null)
+                .map(f -> f.worstPain().value())
+                .max(Integer::compare);
+    }
+
+    /** The plan as it would be with what was proposed accepted. */
+    public Plan planAfter(List<Proposal> proposals) {
+        var after = currentPlan();
+        for (var proposal : proposals) {
+            after = after.withDose(proposal.side(), proposal.to());
+        }
+        return after;
+    }
+
     /**
      * What a change of the line is held against.
      *

@@ -1,7 +1,6 @@
 package gradino.server.account;
 
 import gradino.server.account.AuditRepository.Action;
-import gradino.server.platform.ClientChanges;
 import gradino.server.platform.InMemory;
 import gradino.server.platform.Problem;
 import gradino.server.platform.Reads;
@@ -38,16 +37,13 @@ class ClientDoor implements HandlerInterceptor, InMemory {
     private final AccountService accounts;
     private final SignedIn signedIn;
     private final List<ClientOwned> whose;
-    private final ClientChanges changes;
     private final Clock clock;
     private final Map<String, Instant> looks = new ConcurrentHashMap<>();
 
-    ClientDoor(
-            AccountService accounts, SignedIn signedIn, List<ClientOwned> whose, ClientChanges changes, Clock clock) {
+    ClientDoor(AccountService accounts, SignedIn signedIn, List<ClientOwned> whose, Clock clock) {
         this.accounts = accounts;
         this.signedIn = signedIn;
         this.whose = whose;
-        this.changes = changes;
         this.clock = clock;
     }
 
@@ -84,9 +80,6 @@ class ClientDoor implements HandlerInterceptor, InMemory {
         var what = String.valueOf(request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE));
         boolean reads = READS.contains(request.getMethod())
                 || (handler instanceof HandlerMethod method && method.hasMethodAnnotation(Reads.class));
-        if (!reads) {
-            changed(clientId);
-        }
         var me = signedIn.account();
         if (me.isEmpty() || failure != null || response.getStatus() >= 400) {
             return;
@@ -95,15 +88,6 @@ class ClientDoor implements HandlerInterceptor, InMemory {
             accounts.audit(me.get(), clientId, Action.CHANGED, what);
         } else if (clientId != null && isNewLook(me.get().id() + " " + clientId + " " + what)) {
             accounts.audit(me.get(), clientId, Action.SAW, what);
-        }
-    }
-
-    /** Also after a refusal, and after a device at home: what was worked out of a client is worked out anew. */
-    private void changed(@Nullable String clientId) {
-        if (clientId == null) {
-            changes.anyone();
-        } else {
-            changes.one(clientId);
         }
     }
 

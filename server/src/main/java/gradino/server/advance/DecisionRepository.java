@@ -11,7 +11,11 @@ import gradino.server.platform.Sql;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
@@ -44,8 +48,17 @@ public class DecisionRepository {
             String engineVersion,
             @Nullable Instant undoneAt) {}
 
-    private static final String WITH_UNDO =
-            "SELECT d.*, u.happened_at AS undone_at FROM decision d LEFT JOIN decision_undo u ON u.decision_id = d.id ";
+    private static final String WITH_UNDO = """
+            SELECT d.line_id, d.id, d.side, d.answer, d.proposed, d.lever, d.dose_before, d.dose_after, d.reason, d.happened_at,
+                   d.recorded_at, d.proposal, d.inputs, d.policy_version, d.engine_version, u.happened_at AS undone_at
+              FROM decision d LEFT JOIN decision_undo u ON u.decision_id = d.id
+            """;
+
+    /** Those in force, without all they rested on. */
+    private static final String IN_FORCE = """
+            SELECT line_id, id, side, answer, proposed, lever, dose_before, dose_after, happened_at, recorded_at FROM decision d
+             WHERE NOT EXISTS (SELECT 1 FROM decision_undo u WHERE u.decision_id = d.id) AND line_id
+            """ + Sql.AMONG + "ORDER BY happened_at, seq";
 
     /** @return whether it was not taken back before */
     public boolean undo(String decisionId, Instant at) {
@@ -88,6 +101,17 @@ public class DecisionRepository {
         return sql.list(WITH_UNDO + "WHERE d.line_id = ? ORDER BY d.happened_at, d.seq", this::decision, lineId);
     }
 
+    /** Of each line the decisions in force. */
+    Map<String, List<DoseDecided>> inForce(Collection<String> lineIds) {
+        var decided = new HashMap<String, List<DoseDecided>>();
+        sql.list(
+                IN_FORCE,
+                row -> decided.computeIfAbsent(row.getString("line_id"), id -> new ArrayList<>())
+                        .add(decided(row)),
+                lineIds);
+        return decided;
+    }
+
     public List<StoredDecision> all() {
         return sql.list(WITH_UNDO + "ORDER BY d.line_id, d.happened_at, d.seq", this::decision);
     }
@@ -101,9 +125,9 @@ public class DecisionRepository {
         return row.wasNull() ? null : Instant.ofEpochMilli(at);
     }
 
-    private StoredDecision decision(ResultSet row) throws SQLException {
+    private DoseDecided decided(ResultSet row) throws SQLException {
         var lever = row.getString("lever");
-        var decided = new DoseDecided(
+        return new DoseDecided(
                 row.getString("id"),
                 Side.valueOf(row.getString("side")),
                 Answer.valueOf(row.getString("answer")),
@@ -113,9 +137,12 @@ public class DecisionRepository {
                 json.read(row.getString("dose_after"), Dose.class),
                 Sql.instant(row, "happened_at"),
                 Sql.instant(row, "recorded_at"));
+    }
+
+    private StoredDecision decision(ResultSet row) throws SQLException {
         return new StoredDecision(
                 row.getString("line_id"),
-                decided,
+                decided(row),
                 row.getString("reason"),
                 row.getString("proposal"),
                 row.getString("inputs"),

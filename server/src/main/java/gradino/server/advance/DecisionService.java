@@ -7,8 +7,6 @@ import gradino.core.advance.Event.Answer;
 import gradino.core.advance.Event.DoseDecided;
 import gradino.core.advance.LeverId;
 import gradino.core.advance.LineState;
-import gradino.core.advance.Moment;
-import gradino.core.advance.Policy;
 import gradino.core.advance.Proposal;
 import gradino.core.advance.ReasonChange;
 import gradino.core.advance.SessionEvidence;
@@ -20,12 +18,10 @@ import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.Plan;
 import gradino.server.advance.DecisionRepository.StoredDecision;
 import gradino.server.perform.RunRepository;
-import gradino.server.platform.ClientChanges;
 import gradino.server.platform.Json;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.EachLine;
-import gradino.server.prescribe.EachLine.Tried;
 import gradino.server.prescribe.Line;
 import gradino.server.prescribe.LineRepository;
 import gradino.server.prescribe.LineRepository.LineVersion;
@@ -41,10 +37,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class DecisionService {
     private final DecisionRepository decisions;
-    private final LineHistories histories;
-    private final LineStates states;
+    private final LineDoor door;
     private final EachLine each;
-    private final ClientChanges changes;
     private final StageMoves stages;
     private final LineService lines;
     private final LineRepository lineRows;
@@ -55,10 +49,8 @@ public class DecisionService {
 
     DecisionService(
             DecisionRepository decisions,
-            LineHistories histories,
-            LineStates states,
+            LineDoor door,
             EachLine each,
-            ClientChanges changes,
             StageMoves stages,
             LineService lines,
             LineRepository lineRows,
@@ -67,10 +59,8 @@ public class DecisionService {
             Json json,
             Clock clock) {
         this.decisions = decisions;
-        this.histories = histories;
-        this.states = states;
+        this.door = door;
         this.each = each;
-        this.changes = changes;
         this.stages = stages;
         this.lines = lines;
         this.lineRows = lineRows;
@@ -134,49 +124,42 @@ public class DecisionService {
         return proposals(lines.get(lineId));
     }
 
-    /** As {@link #proposals}, of one line among others. */
-    @Transactional(readOnly = true)
-    public Tried<Proposals> tried(Line line) {
-        return each.tried(line, () -> worked(line));
-    }
-
     private Proposals proposals(Line line) {
         return each.required(line, () -> worked(line));
     }
 
     private Proposals worked(Line line) {
-        var policy = policies.current();
-        var now = StudioClock.moment(clock);
-        var states = this.states.of(line, now, policy);
-        var state = states.now();
+        var known = door.of(line);
+        var state = known.state(line);
         var sides = Sided.of(side -> {
-            var proposal = Advance.propose(state, side, policy, now);
+            var proposal = known.proposal(line, side);
             boolean trained = state.plan().trained().contains(side);
             return new Judged(
                     proposal,
                     trained && Advance.waits(state, proposal),
                     trained && Advance.isNew(state, proposal),
                     SessionEvidence.of(state, proposal),
-                    band(state, side, policy, now),
-                    states.sinceLastWeek(proposal, policy, now));
+                    band(state, side, known),
+                    known.sinceLastWeek(line, proposal));
         });
         var plan = state.plan().withDoses(sides.map((s, j) -> j.proposal().from()));
         var after = plan.withDoses(sides.map((s, j) -> j.proposal().to()));
         return new Proposals(line, plan, plan.trained(), sides, (Compiler.secondsOf(after) + 59) / 60);
     }
 
-    private static @Nullable RangeBand band(LineState state, Side side, Policy policy, Moment now) {
+    private static @Nullable RangeBand band(LineState state, Side side, Known known) {
         var range = state.side(side).passive();
         if (range == null) {
             return null;
         }
-        var today = range.predict(now.instant(), policy.noise()).estimate();
+        var today =
+                range.predict(known.moment().instant(), known.policy().noise()).estimate();
         return new RangeBand(
                 today.value().value(),
                 today.standardUncertainty(),
                 today.lower95(),
                 today.upper95(),
-                policy.deepest(today).value(),
+                known.policy().deepest(today).value(),
                 range.at());
     }
 
@@ -186,7 +169,7 @@ public class DecisionService {
         if (decisions.find(decision.id()).isPresent()) {
             return proposals(line);
         }
-        var inputs = histories.inputs(line);
+        var inputs = door.inputs(line);
         var policy = policies.current();
         var state = inputs.state(policy);
         if (!state.plan().trained().contains(decision.side())) {
@@ -203,7 +186,6 @@ public class DecisionService {
                     DecisionCheck.check(state, proposal, after, decision.reason(), policy, inputs.moment()));
         }
         keep(line, decision, proposal, after, inputs);
-        changes.one(line.clientId());
         return proposals(line);
     }
 
@@ -247,7 +229,7 @@ public class DecisionService {
                 proposal.policyVersion(),
                 proposal.engineVersion(),
                 null));
-        heavierLessOften(line, proposal, after, now);
+        heavierLessOften(inputs.plan(), line, proposal, after, now);
         var stage = proposal.stage();
         if (stage != null && decision.answer() == Answer.ACCEPTED) {
             stages.move(line, inputs.plan().method(), stage, now);
@@ -255,8 +237,7 @@ public class DecisionService {
     }
 
     /** When the step enters a harder class, the lower frequency is part of the same decision. */
-    private void heavierLessOften(Line line, Proposal proposal, Dose after, Instant now) {
-        var plan = histories.inputs(line).plan();
+    private void heavierLessOften(Plan plan, Line line, Proposal proposal, Dose after, Instant now) {
         if (after.equals(proposal.to()) && proposal.sessionsPerWeek() < plan.sessionsPerWeek()) {
             lineRows.add(new LineVersion(line.id(), plan.withSessionsPerWeek(proposal.sessionsPerWeek()), now, now));
         }
@@ -287,7 +268,6 @@ public class DecisionService {
             if (isStage(decision)) {
                 stages.back(line, decision.decided().recordedAt(), now);
             }
-            changes.one(line.clientId());
         }
         return proposals(line);
     }

@@ -42,9 +42,8 @@ public record Inputs(
         return Advance.propose(state(policy), side, policy, moment());
     }
 
-    /** What was known a week ago. */
-    Inputs lastWeek() {
-        var then = at.minus(LineStates.WEEK);
+    /** What was known at an earlier moment. */
+    Inputs knownAt(Instant then) {
         var known = events.stream().filter(e -> !e.recordedAt().isAfter(then)).toList();
         return new Inputs(plan, grid, client, known, then, zone, own);
     }

@@ -2,29 +2,20 @@ package gradino.server.advance;
 
 import gradino.core.advance.Event;
 import gradino.core.measure.Mode;
+import gradino.core.measure.NoiseBook;
 import gradino.core.measure.Warmth;
 import gradino.server.measure.Measurement;
-import gradino.server.measure.MeasurementRepository;
-import gradino.server.measure.NoiseService;
 import gradino.server.prescribe.Line;
 import java.util.Comparator;
 import java.util.List;
-import org.springframework.stereotype.Component;
 
 /** What was measured of a line: the cold readings of its series, and every grade of the control at its end. */
-@Component
-class LineReadings {
-    private final MeasurementRepository measurements;
-    private final NoiseService noise;
+final class LineReadings {
+    private LineReadings() {}
 
-    LineReadings(MeasurementRepository measurements, NoiseService noise) {
-        this.measurements = measurements;
-        this.noise = noise;
-    }
-
-    void of(Line line, List<Event> events) {
-        var book = noise.book();
-        var here = measurements.of(line.clientId()).stream()
+    /** @param all of its client */
+    static void of(Line line, List<Measurement> all, NoiseBook book, List<Event> events) {
+        var here = all.stream()
                 .filter(m -> m.motion().equals(line.motion()) && m.position().equals(line.position()))
                 .toList();
         here.forEach(m -> graded(m, events));

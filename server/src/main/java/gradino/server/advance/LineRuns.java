@@ -1,7 +1,6 @@
 package gradino.server.advance;
 
 import gradino.core.advance.Event;
-import gradino.core.advance.Event.StopSignElsewhere;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.perform.BlockRecord;
@@ -9,6 +8,7 @@ import gradino.core.perform.MeasuredEffort;
 import gradino.server.perform.RecordRepository;
 import gradino.server.perform.RecordRepository.Closed;
 import gradino.server.perform.RecordRepository.Held;
+import gradino.server.perform.RecordRepository.Morning;
 import gradino.server.perform.RecordRepository.StoredBlock;
 import gradino.server.perform.RunRepository;
 import gradino.server.perform.RunRepository.Run;
@@ -16,15 +16,17 @@ import gradino.server.perform.TraceRepository;
 import gradino.server.perform.TraceRepository.Judged;
 import gradino.server.prescribe.Line;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** What of the runs that a line was part of belongs to it. */
 @Component
-public class LineRuns {
+class LineRuns {
     private final RunRepository runs;
     private final RecordRepository records;
     private final TraceRepository traces;
@@ -35,39 +37,63 @@ public class LineRuns {
         this.traces = traces;
     }
 
-    /** Runs in which something of the line was done or left, as sessions of it, in the order of time. */
-    public List<Held> held(Line line) {
-        return held(line, new ArrayList<>());
+    /** All runs of some lines with what was logged of them. */
+    Read read(Collection<String> lineIds) {
+        return new Read(
+                runs.ofLines(lineIds),
+                records.blocksOfLines(lineIds).stream().collect(Collectors.groupingBy(StoredBlock::sessionId)),
+                records.closedOfLines(lineIds).stream().collect(Collectors.toMap(Closed::sessionId, c -> c)),
+                traces.judged(lineIds).stream().collect(Collectors.groupingBy(Judged::sessionId)),
+                records.mornings(lineIds));
     }
 
-    /**
-     * The same with what gauges said; word that came later than a session's own counts as of then.
-     *
-     * @param events of runs in which the line was not done a stop sign reaches it all the same
-     */
-    List<Held> held(Line line, List<Event> events) {
-        Map<String, List<StoredBlock>> blocks =
-                records.blocksOfLine(line.id()).stream().collect(Collectors.groupingBy(StoredBlock::sessionId));
-        Map<String, Closed> closed =
-                records.closedOfLine(line.id()).stream().collect(Collectors.toMap(Closed::sessionId, c -> c));
-        Map<String, List<Judged>> heard =
-                traces.judged(line.id()).stream().collect(Collectors.groupingBy(Judged::sessionId));
-        var found = new ArrayList<Held>();
-        for (var run : runs.ofLine(line.id())) {
-            var close = closed.get(run.id());
-            if (close == null) {
-                continue;
-            }
-            var own = own(run, line, blocks.getOrDefault(run.id(), List.of()));
-            if (own.isEmpty()) {
-                stopped(run, close, events);
-            } else {
-                var doses = run.line(line.id()).orElseThrow();
-                var held = RecordRepository.held(run, Sided.of(doses::dose), close, own);
-                found.add(with(held, run.number(line.id()), heard.getOrDefault(run.id(), List.of())));
-            }
+    /** As read; by run, but for the runs themselves and the mornings. */
+    record Read(
+            List<Run> runs,
+            Map<String, List<StoredBlock>> blocks,
+            Map<String, Closed> closes,
+            Map<String, List<Judged>> heard,
+            List<Morning> mornings) {
+
+        /** Whether a line is part of a run. */
+        boolean has(Line line, String runId) {
+            return of(line).anyMatch(r -> r.id().equals(runId));
         }
-        return found;
+
+        private Stream<Run> of(Line line) {
+            return runs.stream().filter(r -> r.number(line.id()) > 0);
+        }
+
+        /** Answers after a line's runs; a later one for the same run corrects an earlier one. */
+        List<Morning> mornings(Line line) {
+            var own = of(line).map(Run::id).collect(Collectors.toSet());
+            return mornings.stream().filter(m -> own.contains(m.sessionId())).toList();
+        }
+
+        /**
+         * Runs in which something of the line was done or left, as sessions of it, in the order of time, with what gauges
+         * said; word that came later than a session's own counts as of then.
+         *
+         * @param events of runs in which the line was not done a stop sign reaches it all the same
+         */
+        List<Held> held(Line line, List<Event> events) {
+            var found = new ArrayList<Held>();
+            for (var run : of(line).toList()) {
+                var close = closes.get(run.id());
+                if (close == null) {
+                    continue;
+                }
+                var own = own(run, line, blocks.getOrDefault(run.id(), List.of()));
+                if (own.isEmpty()) {
+                    Gathering.elsewhere(close, events);
+                } else {
+                    var doses = run.line(line.id()).orElseThrow();
+                    var held = RecordRepository.held(run, Sided.of(doses::dose), close, own);
+                    found.add(with(held, run.number(line.id()), heard.getOrDefault(run.id(), List.of())));
+                }
+            }
+            return found;
+        }
     }
 
     private static List<StoredBlock> own(Run run, Line line, List<StoredBlock> blocks) {
@@ -91,13 +117,6 @@ public class LineRuns {
     /** A midline line is kept on the left. */
     static Side onSide(Side side) {
         return side == Side.MIDLINE ? Side.LEFT : side;
-    }
-
-    private static void stopped(Run run, Closed close, List<Event> events) {
-        var sign = close.stopSign();
-        if (sign != null) {
-            events.add(new StopSignElsewhere(run.id(), sign, close.stopSide(), close.happenedAt(), close.recordedAt()));
-        }
     }
 
     private static Held with(Held held, int number, List<Judged> heard) {

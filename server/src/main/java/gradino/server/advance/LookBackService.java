@@ -37,7 +37,7 @@ public class LookBackService {
     private final ClientService clients;
     private final LineService lines;
     private final LineRepository lineRows;
-    private final LineHistories histories;
+    private final LineDoor door;
     private final EachLine each;
     private final DecisionRepository decisions;
     private final PolicyService policies;
@@ -48,7 +48,7 @@ public class LookBackService {
             ClientService clients,
             LineService lines,
             LineRepository lineRows,
-            LineHistories histories,
+            LineDoor door,
             EachLine each,
             DecisionRepository decisions,
             PolicyService policies,
@@ -57,7 +57,7 @@ public class LookBackService {
         this.clients = clients;
         this.lines = lines;
         this.lineRows = lineRows;
-        this.histories = histories;
+        this.door = door;
         this.each = each;
         this.decisions = decisions;
         this.policies = policies;
@@ -81,7 +81,7 @@ public class LookBackService {
     public FlightView flight(String lineId) {
         var line = lines.get(lineId);
         var policy = policies.current();
-        var state = each.required(line, () -> histories.inputs(line).state(policy));
+        var state = each.required(line, () -> door.of(line).state(line));
         var kept = decisions.of(lineId).stream()
                 .collect(Collectors.toMap(d -> d.decided().id(), Function.identity()));
         return new FlightView(Sided.of(side -> Flight.of(state, side, policy).stream()
@@ -171,7 +171,7 @@ public class LookBackService {
             }
             for (var line : lineRows.of(client.id())) {
                 var tried = each.tried(line, () -> {
-                    var inputs = histories.inputs(line, now);
+                    var inputs = door.inputs(line, now);
                     return Backtest.of(inputs.start(), inputs.events(), now, one, other);
                 });
                 var result = tried.value();

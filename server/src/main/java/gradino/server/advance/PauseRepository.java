@@ -6,6 +6,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -49,12 +50,13 @@ public class PauseRepository {
     }
 
     /** As they stand, newest first. */
-    List<StoredPause> of(String clientId) {
-        return sql.list("SELECT " + COLUMNS + """
-                 FROM client_pause p
-                 WHERE client_id = ? AND seq = (SELECT max(seq) FROM client_pause q WHERE q.id = p.id)
-                 ORDER BY from_day DESC, seq DESC
-                """, PauseRepository::pause, clientId);
+    List<StoredPause> of(Collection<String> clientIds) {
+        return sql.list(
+                "SELECT " + COLUMNS + """
+                 FROM client_pause p WHERE seq = (SELECT max(seq) FROM client_pause q WHERE q.id = p.id) AND client_id
+                """ + Sql.AMONG + "ORDER BY from_day DESC, seq DESC",
+                PauseRepository::pause,
+                clientIds);
     }
 
     /** Whose a pause is. */

@@ -34,7 +34,7 @@ class PauseService {
     @Transactional(readOnly = true)
     List<StoredPause> of(String clientId) {
         clients.get(clientId);
-        return pauses.of(clientId);
+        return pauses.of(List.of(clientId));
     }
 
     /** A later one of the same id corrects an earlier one. */
@@ -55,7 +55,7 @@ class PauseService {
                 pause.until(),
                 pause.note().strip(),
                 StudioClock.now(clock)));
-        return pauses.of(clientId);
+        return pauses.of(List.of(clientId));
     }
 
     private static void check(Pause pause, LocalDate today) {

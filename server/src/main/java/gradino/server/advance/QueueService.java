@@ -2,8 +2,6 @@ package gradino.server.advance;
 
 import gradino.core.advance.Advance;
 import gradino.core.advance.Change;
-import gradino.core.advance.Moment;
-import gradino.core.advance.Policy;
 import gradino.core.advance.Proposal;
 import gradino.core.advance.ReasonChange;
 import gradino.core.advance.Standing;
@@ -15,12 +13,10 @@ import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.SidePlan;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
-import gradino.server.platform.StudioClock;
-import gradino.server.prescribe.EachLine;
+import gradino.server.prescribe.ClientProgram;
 import gradino.server.prescribe.Line;
 import gradino.server.prescribe.LineRepository;
 import gradino.server.prescribe.Program;
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -34,26 +30,13 @@ public class QueueService {
     private final ClientService clients;
     private final LineRepository lines;
     private final Program program;
-    private final LineStates states;
-    private final EachLine each;
-    private final PolicyService policies;
-    private final Clock clock;
+    private final LineDoor door;
 
-    QueueService(
-            ClientService clients,
-            LineRepository lines,
-            Program program,
-            LineStates states,
-            EachLine each,
-            PolicyService policies,
-            Clock clock) {
+    QueueService(ClientService clients, LineRepository lines, Program program, LineDoor door) {
         this.clients = clients;
         this.lines = lines;
         this.program = program;
-        this.states = states;
-        this.each = each;
-        this.policies = policies;
-        this.clock = clock;
+        this.door = door;
     }
 
     /**
@@ -98,13 +81,14 @@ public class QueueService {
 
     @Transactional(readOnly = true)
     public Queue waiting() {
-        var now = StudioClock.moment(clock);
-        var policy = policies.current();
         var found = new ArrayList<Waiting>();
         var unjudged = new ArrayList<Unjudged>();
-        for (var client : clients.mine()) {
-            for (var line : lines.of(client.id())) {
-                var tried = each.tried(line, () -> of(client, line, policy, now));
+        var mine = clients.mine();
+        var all = lines.of(mine.stream().map(Client::id).toList());
+        var known = door.of(mine, all);
+        for (var client : program.of(mine, all, known)) {
+            for (var line : client.lines()) {
+                var tried = client.tried(line, look -> of(client, line, known));
                 tried.found().ifPresent(found::addAll);
                 var trouble = tried.trouble();
                 if (trouble != null) {
@@ -119,29 +103,24 @@ public class QueueService {
         return new Queue(found, unjudged);
     }
 
-    private Unjudged unjudged(Client client, Line line, Finding trouble) {
-        return new Unjudged(
-                client.id(),
-                client.details().name(),
-                line.id(),
-                line.motion(),
-                each.tried(line, () -> program.names(line)).value(),
-                trouble);
+    private static Unjudged unjudged(ClientProgram of, Line line, Finding trouble) {
+        var client = of.client();
+        return new Unjudged(client.id(), client.details().name(), line.id(), line.motion(), of.names(line), trouble);
     }
 
-    private List<Waiting> of(Client client, Line line, Policy policy, Moment now) {
-        var states = this.states.of(client, line, now, policy);
+    private static List<Waiting> of(ClientProgram of, Line line, Known known) {
+        var state = known.state(line);
         var found = new ArrayList<Waiting>();
-        for (var side : states.now().plan().trained()) {
-            var proposal = Advance.propose(states.now(), side, policy, now);
-            if (Advance.isNew(states.now(), proposal)) {
+        for (var side : state.plan().trained()) {
+            var proposal = known.proposal(line, side);
+            if (Advance.isNew(state, proposal)) {
                 found.add(waiting(
-                        client,
+                        of.client(),
                         line,
-                        program.names(line),
-                        states.now().plan().sides() == SidePlan.MIDLINE,
+                        of.names(line),
+                        state.plan().sides() == SidePlan.MIDLINE,
                         proposal,
-                        states.sinceLastWeek(proposal, policy, now)));
+                        known.sinceLastWeek(line, proposal)));
             }
         }
         return found;

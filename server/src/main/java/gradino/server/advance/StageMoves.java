@@ -15,19 +15,14 @@ import org.springframework.stereotype.Component;
 /** Takes a line to the next stage, a harder position of the same motion, and back: each position is a line of its own. */
 @Component
 class StageMoves {
-    private final LineHistories histories;
+    private final LineDoor door;
     private final LineRepository lines;
     private final SuggestService suggestions;
     private final Program program;
     private final RunRepository runs;
 
-    StageMoves(
-            LineHistories histories,
-            LineRepository lines,
-            SuggestService suggestions,
-            Program program,
-            RunRepository runs) {
-        this.histories = histories;
+    StageMoves(LineDoor door, LineRepository lines, SuggestService suggestions, Program program, RunRepository runs) {
+        this.door = door;
         this.lines = lines;
         this.suggestions = suggestions;
         this.program = program;
@@ -38,7 +33,7 @@ class StageMoves {
     void move(Line line, String method, String position, Instant at) {
         var id = UUID.randomUUID().toString();
         LineDraft harder = suggestions.line(line.clientId(), line.motion(), position, method, id);
-        var now = histories.current(line).draft(line.id());
+        var now = door.of(line).current(line).draft(line.id());
         program.open(line.clientId(), id, Plan.of(harder.as(now)), line.id(), at);
         program.replace(line, id, at);
     }

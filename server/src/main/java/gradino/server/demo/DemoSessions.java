@@ -5,6 +5,7 @@ import gradino.core.perform.Observer;
 import gradino.core.prescribe.Arrangement;
 import gradino.core.prescribe.Plan;
 import gradino.core.quantity.Tenths;
+import gradino.server.intake.ClientService;
 import gradino.server.perform.RecordRepository;
 import gradino.server.perform.RecordRepository.Closed;
 import gradino.server.perform.RecordRepository.Morning;
@@ -32,6 +33,7 @@ class DemoSessions {
 
     private final SuggestService suggestions;
     private final Program program;
+    private final ClientService clients;
     private final LineRepository lines;
     private final RunRepository runs;
     private final RecordRepository sessions;
@@ -40,12 +42,14 @@ class DemoSessions {
     DemoSessions(
             SuggestService suggestions,
             Program program,
+            ClientService clients,
             LineRepository lines,
             RunRepository runs,
             RecordRepository sessions,
             DemoTeller teller) {
         this.suggestions = suggestions;
         this.program = program;
+        this.clients = clients;
         this.lines = lines;
         this.runs = runs;
         this.sessions = sessions;
@@ -70,7 +74,7 @@ class DemoSessions {
     }
 
     private void run(Saving session, Instant at, Random random) {
-        var draft = program.inForce(session);
+        var draft = program.of(clients.get(CLIENT)).inForce(session);
         var timeline = ComposeService.timeline(draft);
         var id = SESSION + "-" + at.toEpochMilli();
         runs.open(new Run(id, CLIENT, SESSION, session.name(), draft, at, at), timeline);

@@ -33,7 +33,7 @@ import gradino.core.quantity.PainScore;
 import gradino.core.quantity.Tenths;
 import gradino.server.advance.DecisionRepository;
 import gradino.server.advance.DecisionRepository.StoredDecision;
-import gradino.server.advance.LineHistories;
+import gradino.server.advance.LineDoor;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientRepository;
 import gradino.server.intake.IntakeRepository;
@@ -82,7 +82,7 @@ class DemoTeller {
     private final RecordRepository sessions;
     private final DecisionRepository decisions;
     private final DemoGauges gauges;
-    private final LineHistories histories;
+    private final LineDoor door;
     private final Json json;
 
     DemoTeller(
@@ -95,7 +95,7 @@ class DemoTeller {
             RecordRepository sessions,
             DecisionRepository decisions,
             DemoGauges gauges,
-            LineHistories histories,
+            LineDoor door,
             Json json) {
         this.clients = clients;
         this.intakes = intakes;
@@ -106,7 +106,7 @@ class DemoTeller {
         this.sessions = sessions;
         this.decisions = decisions;
         this.gauges = gauges;
-        this.histories = histories;
+        this.door = door;
         this.json = json;
     }
 
@@ -206,7 +206,7 @@ class DemoTeller {
         int pain = day.pain();
         boolean last = day.last();
         var draft = new SessionDraft(
-                List.of(), List.of(StationDraft.of(histories.current(line).draft(line.id()))));
+                List.of(), List.of(StationDraft.of(door.of(line).current(line).draft(line.id()))));
         var timeline = ComposeService.timeline(draft);
         var id = line.id() + "-" + at.toEpochMilli();
         var run = new Run(id, life.id(), life.id() + "-daily", "Hip, inward rotation", draft, at, at);
@@ -278,8 +278,8 @@ class DemoTeller {
 
     /** The coach accepts what the engine proposed that day. */
     void decide(Line line, Moment then) {
-        for (var side : histories.inputs(line, then).plan().trained()) {
-            var inputs = histories.inputs(line, then);
+        for (var side : door.inputs(line, then).plan().trained()) {
+            var inputs = door.inputs(line, then);
             var proposal = Advance.propose(inputs.state(Policy.house()), side, Policy.house(), then);
             if (proposal.verdict() != Verdict.STAY) {
                 var decided = new DoseDecided(

@@ -4,6 +4,7 @@ import gradino.server.advance.DecisionRepository;
 import gradino.server.advance.PauseRepository;
 import gradino.server.advance.PolicyRepository;
 import gradino.server.home.NoteRepository;
+import gradino.server.intake.Client;
 import gradino.server.intake.ClientRepository;
 import gradino.server.intake.IntakeRepository;
 import gradino.server.measure.BatteryRepository;
@@ -102,9 +103,8 @@ public class ExportService {
             case "clearances.csv" ->
                 print(
                         IntakeTables.CLEARANCES,
-                        clients.all().stream()
-                                .flatMap(c -> intakes.clearances(c.id()).stream())
-                                .toList(),
+                        intakes.clearances(
+                                clients.all().stream().map(Client::id).toList()),
                         Function.identity(),
                         out);
             case "policies.csv" -> print(AdvanceTables.POLICIES, policies.all(), Function.identity(), out);

@@ -27,7 +27,7 @@ class ClientController {
 
     @GetMapping
     List<ClientFile> all() {
-        return clients.mine().stream().map(clients::file).toList();
+        return clients.files(clients.mine());
     }
 
     @PostMapping

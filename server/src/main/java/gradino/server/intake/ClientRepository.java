@@ -12,8 +12,12 @@ import java.sql.SQLException;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -22,7 +26,6 @@ import org.springframework.stereotype.Repository;
 /** Owns client, client_details and client_goal. */
 @Repository
 public class ClientRepository implements ClientOwned {
-    private static final String COLUMNS = "details_id, motion, degrees, replaces_table";
     private static final String CURRENT = """
             SELECT c.id AS whose, c.recorded_at AS taken_in, d.id AS details_id, d.*,
                    (SELECT min(recorded_at) FROM client_details same
@@ -58,11 +61,30 @@ public class ClientRepository implements ClientOwned {
     }
 
     public List<Client> all() {
-        return sql.list(CURRENT + " ORDER BY d.name, c.id", this::client);
+        return of(sql.list("SELECT id FROM client ORDER BY id", row -> row.getString("id")));
     }
 
     public Optional<Client> find(String id) {
-        return sql.first(CURRENT + " WHERE c.id = ?", this::client, id);
+        return of(List.of(id)).stream().findFirst();
+    }
+
+    /** By name. */
+    public List<Client> of(Collection<String> ids) {
+        var files = new Files(goals(ids), intakes.of(ids));
+        return sql.list(CURRENT + " WHERE c.id" + Sql.AMONG + "ORDER BY d.name, c.id", row -> client(row, files), ids);
+    }
+
+    /** What a client's details refer to, and what their restrictions follow from. */
+    private record Files(Map<Long, List<MotionGoal>> goals, Map<String, IntakeRepository.OnFile> intakes) {}
+
+    /** Under which what was worked out of a client's lines may be kept: it changes with everything that bears on them. */
+    public Map<String, Long> stamps(Collection<String> ids) {
+        var stamps = new HashMap<String, Long>();
+        sql.list(
+                "SELECT id, stamp FROM client WHERE id" + Sql.AMONG,
+                row -> stamps.put(row.getString("id"), row.getLong("stamp")),
+                ids);
+        return stamps;
     }
 
     public void insert(String id, Details details, Instant recordedAt) {
@@ -104,25 +126,18 @@ public class ClientRepository implements ClientOwned {
         }
     }
 
-    private Client client(ResultSet row) throws SQLException {
+    private static Client client(ResultSet row, Files files) throws SQLException {
         var id = row.getString("whose");
         var recorded = Sql.instant(row, "taken_in");
-        var details = details(row);
+        var details = details(row, files.goals().getOrDefault(row.getLong("details_id"), List.of()));
         var noted = details.beighton() == null
                 ? null
                 : new Intake.Noted(new Beighton(details.beighton()), Sql.instant(row, "noted_at"));
-        var intake = new Intake(
-                intakes.newest(id).orElse(null),
-                details.birthDate(),
-                noted,
-                intakes.added(id),
-                intakes.clearances(id).stream()
-                        .map(IntakeRepository.StoredClearance::clearance)
-                        .toList());
-        return new Client(id, details, intake, recorded);
+        var intake = files.intakes().getOrDefault(id, IntakeRepository.OnFile.NONE);
+        return new Client(id, details, intake.with(details.birthDate(), noted), recorded);
     }
 
-    private Details details(ResultSet row) throws SQLException {
+    private static Details details(ResultSet row, List<MotionGoal> goals) throws SQLException {
         var birth = row.getString("birth_date");
         return new Details(
                 row.getString("name"),
@@ -143,15 +158,21 @@ public class ClientRepository implements ClientOwned {
                         Sql.real(row, "toe_to_ankle_cm")),
                 Sql.integer(row, "beighton"),
                 row.getDouble("block_step_cm"),
-                goals(row.getLong("details_id")));
+                goals);
     }
 
-    private List<MotionGoal> goals(long detailsId) {
-        return sql.list(
-                "SELECT " + COLUMNS + " FROM client_goal WHERE details_id = ? ORDER BY motion",
-                row -> new MotionGoal(
-                        row.getString("motion"), row.getDouble("degrees"), row.getInt("replaces_table") == 1),
-                detailsId);
+    private Map<Long, List<MotionGoal>> goals(Collection<String> clientIds) {
+        var goals = new HashMap<Long, List<MotionGoal>>();
+        sql.list(
+                """
+                SELECT g.details_id, g.motion, g.degrees, g.replaces_table FROM client_goal g
+                 WHERE g.details_id IN (SELECT max(id) FROM client_details WHERE client_id
+                """ + Sql.AMONG + "GROUP BY client_id) ORDER BY g.details_id, g.motion",
+                row -> goals.computeIfAbsent(row.getLong("details_id"), id -> new ArrayList<>())
+                        .add(new MotionGoal(
+                                row.getString("motion"), row.getDouble("degrees"), row.getInt("replaces_table") == 1)),
+                clientIds);
+        return goals;
     }
 
     /** A list kept in one cell, separated by semicolons. */

@@ -41,10 +41,7 @@ public class ClientService {
     @Transactional(readOnly = true)
     public List<Client> mine() {
         var me = signedIn.account().orElseThrow(Problem::nothingHere);
-        var seen = accounts.clientsOf(me);
-        return clients.all().stream()
-                .filter(c -> me.isOwner() || seen.contains(c.id()))
-                .toList();
+        return me.isOwner() ? clients.all() : clients.of(accounts.clientsOf(me));
     }
 
     /** @throws Problem when there is no such client */
@@ -59,12 +56,18 @@ public class ClientService {
         return file(get(id));
     }
 
-    public ClientFile file(Client client) {
-        return ClientFile.of(
-                client,
-                StudioClock.now(clock),
-                clock.getZone(),
-                flags.lastFlag(client.id()).orElse(null));
+    private ClientFile file(Client client) {
+        return files(List.of(client)).get(0);
+    }
+
+    /** In the order of the clients. */
+    @Transactional(readOnly = true)
+    public List<ClientFile> files(List<Client> clients) {
+        var now = StudioClock.now(clock);
+        var flagged = flags.lastFlags(clients.stream().map(Client::id).toList());
+        return clients.stream()
+                .map(c -> ClientFile.of(c, now, clock.getZone(), flagged.get(c.id())))
+                .toList();
     }
 
     @Transactional

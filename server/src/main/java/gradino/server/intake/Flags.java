@@ -1,9 +1,10 @@
 package gradino.server.intake;
 
 import java.time.Instant;
-import java.util.Optional;
+import java.util.Collection;
+import java.util.Map;
 
-/** Tells of the newest stop sign of a client, so that the screening is asked again; implemented where sessions are kept. */
+/** Tells of the newest stop sign of each client, so that the screening is asked again; implemented where sessions are kept. */
 public interface Flags {
-    Optional<Instant> lastFlag(String clientId);
+    Map<String, Instant> lastFlags(Collection<String> clientIds);
 }

@@ -3,6 +3,7 @@ package gradino.server.intake;
 import gradino.core.because.Source;
 import gradino.core.body.Side;
 import gradino.core.intake.Clearance;
+import gradino.core.intake.Intake;
 import gradino.core.intake.Restriction;
 import gradino.core.intake.RestrictionKind;
 import gradino.core.intake.Scope;
@@ -13,8 +14,12 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
@@ -54,11 +59,54 @@ public class IntakeRepository {
                 """, s.id(), s.clientId(), s.screening().at(), s.recordedAt(), json.write(s.screening()));
     }
 
-    public Optional<Screening> newest(String clientId) {
-        return sql.first(
-                "SELECT answers FROM screening WHERE client_id = ? ORDER BY happened_at DESC, recorded_at DESC LIMIT 1",
-                row -> json.read(row.getString("answers"), Screening.class),
-                clientId);
+    /**
+     * What a client's restrictions follow from.
+     *
+     * @param screening null for none yet
+     */
+    record OnFile(@Nullable Screening screening, List<Restriction> added, List<Clearance> clearances) {
+        static final OnFile NONE = new OnFile(null, List.of(), List.of());
+
+        Intake with(@Nullable LocalDate birthDate, Intake.@Nullable Noted noted) {
+            return new Intake(screening, birthDate, noted, added, clearances);
+        }
+    }
+
+    Map<String, OnFile> of(Collection<String> clientIds) {
+        var screenings = newest(clientIds);
+        var added = new HashMap<String, List<Restriction>>();
+        sql.list(
+                "SELECT " + COACH_RESTRICTION_COLUMNS + " FROM coach_restriction WHERE client_id" + Sql.AMONG
+                        + "ORDER BY recorded_at, id",
+                row -> added.computeIfAbsent(row.getString("client_id"), id -> new ArrayList<>())
+                        .add(restriction(row)),
+                clientIds);
+        var clearances = clearances(clientIds).stream()
+                .collect(Collectors.groupingBy(
+                        StoredClearance::clientId,
+                        Collectors.mapping(StoredClearance::clearance, Collectors.toList())));
+        var all = new HashMap<String, OnFile>();
+        for (var id : clientIds) {
+            all.put(
+                    id,
+                    new OnFile(
+                            screenings.get(id),
+                            added.getOrDefault(id, List.of()),
+                            clearances.getOrDefault(id, List.of())));
+        }
+        return all;
+    }
+
+    private Map<String, Screening> newest(Collection<String> clientIds) {
+        var texts = new HashMap<String, String>();
+        sql.list(
+                "SELECT client_id, answers FROM screening WHERE client_id" + Sql.AMONG
+                        + "ORDER BY happened_at, recorded_at",
+                row -> texts.put(row.getString("client_id"), row.getString("answers")),
+                clientIds);
+        var newest = new HashMap<String, Screening>();
+        texts.forEach((client, text) -> newest.put(client, json.read(text, Screening.class)));
+        return newest;
     }
 
     public List<StoredScreening> screenings() {
@@ -89,14 +137,6 @@ public class IntakeRepository {
                 r.scope().side(),
                 r.limit(),
                 r.reason());
-    }
-
-    public List<Restriction> added(String clientId) {
-        return sql.list(
-                "SELECT " + COACH_RESTRICTION_COLUMNS
-                        + " FROM coach_restriction WHERE client_id = ? ORDER BY recorded_at, id",
-                IntakeRepository::restriction,
-                clientId);
     }
 
     public List<AddedRestriction> allAdded() {
@@ -146,12 +186,12 @@ public class IntakeRepository {
                 json.write(c.loosens()));
     }
 
-    public List<StoredClearance> clearances(String clientId) {
+    public List<StoredClearance> clearances(Collection<String> clientIds) {
         return sql.list(
-                "SELECT " + CLEARANCE_COLUMNS
-                        + " FROM clearance WHERE client_id = ? ORDER BY written_on, recorded_at, id",
+                "SELECT " + CLEARANCE_COLUMNS + " FROM clearance WHERE client_id" + Sql.AMONG
+                        + "ORDER BY written_on, recorded_at, id",
                 this::clearance,
-                clientId);
+                clientIds);
     }
 
     private StoredClearance clearance(ResultSet row) throws SQLException {

@@ -133,7 +133,7 @@ public class IntakeService {
         var client = clients.get(clientId);
         var now = StudioClock.now(clock);
         var standing = client.restrictions(now, clock.getZone());
-        var known = intakes.clearances(clientId).stream().anyMatch(c -> c.id().equals(id));
+        var known = intakes.clearances(List.of(clientId)).stream().anyMatch(c -> c.id().equals(id));
         if (!known) {
             Problem.throwIfBlocking(IntakeCheck.check(clearance, standing, LocalDate.now(clock)));
             intakes.add(new StoredClearance(id, clientId, clearance, now, now));
@@ -144,6 +144,6 @@ public class IntakeService {
     @Transactional(readOnly = true)
     List<StoredClearance> clearances(String clientId) {
         clients.get(clientId);
-        return intakes.clearances(clientId);
+        return intakes.clearances(List.of(clientId));
     }
 }

@@ -19,7 +19,9 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -50,18 +52,25 @@ public class MeasurementRepository {
     }
 
     public List<Measurement> of(String clientId) {
-        return sql.list(
-                "SELECT " + COLUMNS + " FROM measurement WHERE client_id = ? ORDER BY happened_at, id",
-                MeasurementRepository::measurement,
-                clientId);
+        return of(List.of(clientId));
     }
 
-    /** When this client was last measured. */
-    public Optional<Instant> last(String clientId) {
-        return sql.first(
-                "SELECT happened_at FROM measurement WHERE client_id = ? ORDER BY happened_at DESC LIMIT 1",
-                row -> Sql.instant(row, "happened_at"),
-                clientId);
+    public List<Measurement> of(Collection<String> clientIds) {
+        return sql.list(
+                "SELECT " + COLUMNS + " FROM measurement WHERE client_id" + Sql.AMONG + "ORDER BY happened_at, id",
+                MeasurementRepository::measurement,
+                clientIds);
+    }
+
+    /** When each client was last measured. */
+    public Map<String, Instant> last(Collection<String> clientIds) {
+        var last = new HashMap<String, Instant>();
+        sql.list(
+                "SELECT c.value AS client_id, (SELECT max(happened_at) FROM measurement WHERE client_id = c.value) AS last"
+                        + " FROM json_each(?) c WHERE last IS NOT NULL",
+                row -> last.put(row.getString("client_id"), Sql.instant(row, "last")),
+                clientIds);
+        return last;
     }
 
     /** By which a motion was last measured cold in a position. */

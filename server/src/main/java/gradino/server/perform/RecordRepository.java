@@ -23,10 +23,14 @@ import gradino.server.platform.Sql;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -49,7 +53,11 @@ public class RecordRepository implements Flags {
             ON CONFLICT (id) DO NOTHING
             """;
 
-    private static final String OF_LINE = RunRepository.OF_LINE;
+    private static final String OF_LINES = RunRepository.OF_LINES;
+    private static final String CLOSES_OF_CLIENTS = """
+            SELECT c.run_id, c.happened_at, c.recorded_at, c.observer, c.rating, c.stop_sign, c.stop_side, c.note, r.client_id
+              FROM run_close c JOIN run r ON r.id = c.run_id WHERE r.client_id
+            """ + Sql.AMONG;
 
     private final Sql sql;
     private final Json json;
@@ -93,12 +101,12 @@ public class RecordRepository implements Flags {
                 sessionId);
     }
 
-    public List<StoredBlock> blocksOfLine(String lineId) {
+    public List<StoredBlock> blocksOfLines(Collection<String> lineIds) {
         return sql.list(
-                "SELECT " + SESSION_BLOCK_COLUMNS + " FROM run_block WHERE run_id IN " + OF_LINE
+                "SELECT " + SESSION_BLOCK_COLUMNS + " FROM run_block WHERE run_id IN " + OF_LINES
                         + " ORDER BY run_id, seq",
                 this::block,
-                lineId);
+                lineIds);
     }
 
     public List<StoredBlock> allBlocks() {
@@ -129,52 +137,67 @@ public class RecordRepository implements Flags {
                 sessionId);
     }
 
-    public List<Closed> closedOfLine(String lineId) {
+    public List<Closed> closedOfLines(Collection<String> lineIds) {
         return sql.list(
-                "SELECT " + SESSION_CLOSE_COLUMNS + " FROM run_close WHERE run_id IN " + OF_LINE,
+                "SELECT " + SESSION_CLOSE_COLUMNS + " FROM run_close WHERE run_id IN " + OF_LINES + " ORDER BY run_id",
                 RecordRepository::closed,
-                lineId);
+                lineIds);
     }
 
-    /** Closes with a stop sign in any line of a client. */
+    /** Closes with a stop sign in any line of each client. */
     @Override
-    public Optional<Instant> lastFlag(String clientId) {
-        return stopsOfClient(clientId).stream().map(Closed::happenedAt).max(Comparator.naturalOrder());
+    public Map<String, Instant> lastFlags(Collection<String> clientIds) {
+        var last = new HashMap<String, Instant>();
+        stops(clientIds)
+                .forEach((client, stops) -> stops.stream()
+                        .map(Closed::happenedAt)
+                        .max(Comparator.naturalOrder())
+                        .ifPresent(at -> last.put(client, at)));
+        return last;
     }
 
-    public List<Closed> stopsOfClient(String clientId) {
-        return sql.list("""
-                SELECT c.* FROM run_close c JOIN run s ON s.id = c.run_id
-                 WHERE s.client_id = ? AND c.stop_sign IS NOT NULL
-                """, RecordRepository::closed, clientId);
+    /** What each client's sessions were stopped for. */
+    public Map<String, List<Closed>> stops(Collection<String> clientIds) {
+        var stops = new HashMap<String, List<Closed>>();
+        sql.list(
+                CLOSES_OF_CLIENTS + "AND c.stop_sign IS NOT NULL ORDER BY c.happened_at, c.run_id",
+                row -> stops.computeIfAbsent(row.getString("client_id"), id -> new ArrayList<>())
+                        .add(closed(row)),
+                clientIds);
+        return stops;
     }
 
-    /** Stops in whatever else the client did. */
-    public List<Closed> stopsBeside(String clientId, String lineId) {
-        return sql.list("""
-                SELECT c.* FROM run_close c JOIN run s ON s.id = c.run_id
-                 WHERE s.client_id = ?2 AND c.stop_sign IS NOT NULL AND s.id NOT IN
-                """ + OF_LINE, RecordRepository::closed, lineId, clientId);
-    }
-
-    /** How many runs since a moment had the motion of a line in another of the client's lines, and not that line. */
-    public int closedBeside(String lineId, Instant since) {
-        return sql.first("""
-                        SELECT count(DISTINCT x.run_id) FROM line l
-                          JOIN line o ON o.client_id = l.client_id AND o.motion = l.motion AND o.id <> l.id
-                          JOIN run_line x ON x.line_id = o.id
-                          JOIN run_close c ON c.run_id = x.run_id
-                         WHERE l.id = ?1 AND c.happened_at > ?2
-                           AND NOT EXISTS (SELECT 1 FROM run_line y WHERE y.run_id = x.run_id AND y.line_id = l.id)
-                        """, row -> row.getInt(1), lineId, since).orElse(0);
+    /** How many runs since a moment had the motion of each line in another of the client's lines, and not that line. */
+    public Map<String, Integer> closedBeside(Collection<String> lineIds, Instant since) {
+        var counts = new HashMap<String, Integer>();
+        sql.list(
+                """
+                SELECT l.id, count(DISTINCT x.run_id) AS runs FROM line l
+                  JOIN line o ON o.client_id = l.client_id AND o.motion = l.motion AND o.id <> l.id
+                  JOIN run_line x ON x.line_id = o.id
+                  JOIN run_close c ON c.run_id = x.run_id
+                 WHERE c.happened_at > ?2
+                   AND NOT EXISTS (SELECT 1 FROM run_line y WHERE y.run_id = x.run_id AND y.line_id = l.id)
+                   AND l.id""" + Sql.AMONG + "GROUP BY l.id",
+                row -> counts.put(row.getString("id"), row.getInt("runs")),
+                lineIds,
+                since);
+        return counts;
     }
 
     /** Whatever a client did since, in the order of time. */
     List<Closed> closedSince(String clientId, Instant since) {
-        return sql.list("""
-                SELECT c.* FROM run_close c JOIN run s ON s.id = c.run_id
-                 WHERE s.client_id = ? AND c.happened_at >= ? ORDER BY c.happened_at
-                """, RecordRepository::closed, clientId, since);
+        return sql.list(
+                CLOSES_OF_CLIENTS + "AND c.happened_at >= ?2 ORDER BY c.happened_at",
+                RecordRepository::closed,
+                List.of(clientId),
+                since);
+    }
+
+    /** How each of a client's runs was closed. */
+    Map<String, Closed> closes(String clientId) {
+        return sql.list(CLOSES_OF_CLIENTS + "ORDER BY c.run_id", RecordRepository::closed, List.of(clientId)).stream()
+                .collect(Collectors.toMap(Closed::sessionId, c -> c));
     }
 
     public List<Closed> allClosed() {
@@ -196,12 +219,12 @@ public class RecordRepository implements Flags {
                 m.recordedAt());
     }
 
-    /** Answers of a line's sessions; a later one for the same session corrects an earlier one. */
-    public List<Morning> mornings(String lineId) {
+    /** Answers of some lines' sessions; a later one for the same session corrects an earlier one. */
+    public List<Morning> mornings(Collection<String> lineIds) {
         return sql.list(
-                "SELECT " + MORNING_COLUMNS + " FROM morning WHERE run_id IN " + OF_LINE + " ORDER BY seq",
+                "SELECT " + MORNING_COLUMNS + " FROM morning WHERE run_id IN " + OF_LINES + " ORDER BY seq",
                 RecordRepository::morning,
-                lineId);
+                lineIds);
     }
 
     /** The newest answer holds; those before it are kept. */

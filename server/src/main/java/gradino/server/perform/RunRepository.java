@@ -11,7 +11,10 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
@@ -19,8 +22,8 @@ import org.springframework.stereotype.Repository;
 /** Owns run and run_line. */
 @Repository
 public class RunRepository implements ClientOwned {
-    /** Runs that a line is part of. */
-    static final String OF_LINE = "(SELECT run_id FROM run_line WHERE line_id = ?1)";
+    /** Runs that any of some lines is part of. */
+    static final String OF_LINES = "(SELECT run_id FROM run_line WHERE line_id" + Sql.AMONG + ")";
 
     private static final String COLUMNS =
             "r.id, r.client_id, r.session_id, r.name, r.draft, r.happened_at, r.recorded_at";
@@ -111,9 +114,10 @@ public class RunRepository implements ClientOwned {
                 .flatMap(text -> text);
     }
 
-    private static final String UNCLOSED =
-            " FROM run r WHERE NOT EXISTS (SELECT 1 FROM run_close c WHERE c.run_id = r.id)"
-                    + " AND r.timeline IS NOT NULL ";
+    private static final String OPEN =
+            "r.timeline IS NOT NULL AND NOT EXISTS (SELECT 1 FROM run_close c WHERE c.run_id = r.id)";
+
+    private static final String UNCLOSED = " FROM run r WHERE " + OPEN + " ";
 
     /** The newest run of a session that nobody closed. */
     Optional<Run> unclosed(String clientId, String sessionId) {
@@ -128,18 +132,21 @@ public class RunRepository implements ClientOwned {
     /** The newest run of a line alone that nobody closed. */
     Optional<Run> unclosedAlone(String lineId) {
         return sql.first(
-                "SELECT " + COLUMNS + UNCLOSED + "AND r.session_id IS NULL AND r.id IN " + OF_LINE
+                "SELECT " + COLUMNS + UNCLOSED + "AND r.session_id IS NULL AND r.id IN " + OF_LINES
                         + " ORDER BY r.happened_at DESC LIMIT 1",
                 this::run,
-                lineId);
+                List.of(lineId));
     }
 
-    /** Id of the newest run with a line in it that nobody closed. */
-    public Optional<String> unclosedWith(String lineId) {
-        return sql.first(
-                "SELECT r.id" + UNCLOSED + "AND r.id IN " + OF_LINE + " ORDER BY r.happened_at DESC LIMIT 1",
-                row -> row.getString("id"),
-                lineId);
+    /** Of each line the id of the newest run with it that nobody closed. */
+    public Map<String, String> unclosedWith(Collection<String> lineIds) {
+        var newest = new HashMap<String, String>();
+        sql.list(
+                "SELECT x.line_id, r.id FROM run_line x JOIN run r ON r.id = x.run_id WHERE x.line_id" + Sql.AMONG
+                        + "AND " + OPEN + " ORDER BY r.happened_at",
+                row -> newest.put(row.getString("line_id"), row.getString("id")),
+                lineIds);
+        return newest;
     }
 
     /** A client's runs, newest first. */
@@ -150,37 +157,40 @@ public class RunRepository implements ClientOwned {
                 clientId);
     }
 
-    /** Every run with a line in it, in the order of time. */
-    public List<Run> ofLine(String lineId) {
+    /** Every run with any of some lines in it, in the order of time. */
+    public List<Run> ofLines(Collection<String> lineIds) {
         return sql.list(
-                "SELECT " + COLUMNS + " FROM run r WHERE r.id IN " + OF_LINE + " ORDER BY r.happened_at, r.id",
+                "SELECT " + COLUMNS + " FROM run r WHERE r.id IN " + OF_LINES + " ORDER BY r.happened_at, r.id",
                 this::run,
-                lineId);
+                lineIds);
     }
 
     /** Whether a run with a line in it began after a moment. */
     public boolean isBegunSince(String lineId, Instant moment) {
         return sql.first(
-                        "SELECT id FROM run WHERE id IN " + OF_LINE + " AND happened_at > ?2 LIMIT 1",
+                        "SELECT id FROM run WHERE id IN " + OF_LINES + " AND happened_at > ?2 LIMIT 1",
                         row -> row.getString("id"),
-                        lineId,
+                        List.of(lineId),
                         moment)
                 .isPresent();
     }
 
     /** A run that was closed, and nobody has answered for the morning after. */
-    public record Unanswered(String id, String name, Instant endedAt) {}
+    public record Unanswered(String id, String clientId, String name, Instant endedAt) {}
 
-    public List<Unanswered> unanswered(String clientId, Instant since) {
+    public List<Unanswered> unanswered(Collection<String> clientIds, Instant since) {
         return sql.list(
-                """
-                SELECT r.id, r.name, c.happened_at FROM run r JOIN run_close c ON c.run_id = r.id
-                 WHERE r.client_id = ? AND c.happened_at >= ?
-                   AND NOT EXISTS (SELECT 1 FROM morning m WHERE m.run_id = r.id)
+                "SELECT r.id, r.client_id, r.name, c.happened_at FROM run r JOIN run_close c ON c.run_id = r.id"
+                        + " WHERE r.client_id" + Sql.AMONG + """
+                   AND c.happened_at >= ?2 AND NOT EXISTS (SELECT 1 FROM morning m WHERE m.run_id = r.id)
                  ORDER BY c.happened_at
                 """,
-                row -> new Unanswered(row.getString("id"), row.getString("name"), Sql.instant(row, "happened_at")),
-                clientId,
+                row -> new Unanswered(
+                        row.getString("id"),
+                        row.getString("client_id"),
+                        row.getString("name"),
+                        Sql.instant(row, "happened_at")),
+                clientIds,
                 since);
     }
 

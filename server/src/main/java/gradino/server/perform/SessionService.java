@@ -25,7 +25,6 @@ import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.ComposeService;
 import gradino.server.prescribe.ComposeService.Ready;
-import gradino.server.prescribe.EachLine;
 import gradino.server.prescribe.LineHistory;
 import gradino.server.prescribe.LineRepository;
 import java.time.Clock;
@@ -59,7 +58,6 @@ public class SessionService {
     private final LineRepository lines;
     private final MeasurementRepository measurements;
     private final LineHistory history;
-    private final EachLine each;
     private final ClientService clients;
     private final SignedIn signedIn;
     private final Clock clock;
@@ -72,7 +70,6 @@ public class SessionService {
             LineRepository lines,
             MeasurementRepository measurements,
             LineHistory history,
-            EachLine each,
             ClientService clients,
             SignedIn signedIn,
             Clock clock) {
@@ -83,7 +80,6 @@ public class SessionService {
         this.lines = lines;
         this.measurements = measurements;
         this.history = history;
-        this.each = each;
         this.clients = clients;
         this.signedIn = signedIn;
         this.clock = clock;
@@ -126,10 +122,6 @@ public class SessionService {
     }
 
     private Floor begin(Client client, @Nullable String sessionId, String runId, Ready ready) {
-        for (var draft : ready.draft().lines()) {
-            var line = lines.find(draft.id()).orElseThrow(() -> Problem.notFound("line"));
-            Problem.throwIfBlocking(each.required(line, () -> history.forbids(line)));
-        }
         var now = StudioClock.now(clock);
         runs.open(new Run(runId, client.id(), sessionId, ready.name(), ready.draft(), now, now), ready.timeline());
         runs.addVariants(runId, ready.variants());
@@ -275,13 +267,9 @@ public class SessionService {
     @Transactional(readOnly = true)
     public List<RunHead> runs(String clientId) {
         clients.get(clientId);
+        var closes = sessions.closes(clientId);
         return runs.of(clientId).stream()
-                .map(r -> new RunHead(
-                        r.id(),
-                        r.sessionId(),
-                        r.name(),
-                        r.happenedAt(),
-                        sessions.closed(r.id()).orElse(null)))
+                .map(r -> new RunHead(r.id(), r.sessionId(), r.name(), r.happenedAt(), closes.get(r.id())))
                 .toList();
     }
 

@@ -14,6 +14,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -104,13 +105,13 @@ public class TraceRepository {
     }
 
     /** What gauges said in a line's sessions, by session, with when that came in; without the traces themselves. */
-    public List<Judged> judged(String lineId) {
+    public List<Judged> judged(Collection<String> lineIds) {
         return sql.list(
                 """
                 SELECT t.run_id, t.block_id, t.side, t.effort_within, t.near_max_peak, t.recorded_at
                   FROM trace t
                  WHERE (t.effort_within IS NOT NULL OR t.near_max_peak IS NOT NULL) AND t.run_id IN
-                """ + RunRepository.OF_LINE + " ORDER BY t.rowid",
+                """ + RunRepository.OF_LINES + " ORDER BY t.rowid",
                 row -> new Judged(
                         row.getString("run_id"),
                         new MeasuredEffort(
@@ -119,7 +120,7 @@ public class TraceRepository {
                                 Sql.real(row, "effort_within"),
                                 Sql.real(row, "near_max_peak")),
                         Sql.instant(row, "recorded_at")),
-                lineId);
+                lineIds);
     }
 
     /** What one trace says of the effort. */

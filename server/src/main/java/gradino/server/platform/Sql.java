@@ -5,17 +5,26 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.datasource.TransactionAwareDataSourceProxy;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
+import tools.jackson.databind.json.JsonMapper;
 
-/** Binds and maps, nothing more. Inside a transaction every call uses its connection. */
+/** Binds and maps, nothing more; logs each statement at level trace. Inside a transaction every call uses its connection. */
 @Component
 public class Sql {
+    /** For a condition on a whole collection, which is bound as the first value: as many rows, one statement. */
+    public static final String AMONG = " IN (SELECT value FROM json_each(?1)) ";
+
+    private static final Logger LOG = LoggerFactory.getLogger(Sql.class);
+    private static final JsonMapper JSON = JsonMapper.shared();
     private final DataSource dataSource;
     private final Writes writes;
 
@@ -31,6 +40,7 @@ public class Sql {
     }
 
     public <T> List<T> list(String sql, Row<T> row, @Nullable Object... values) {
+        LOG.trace(sql);
         try (var connection = dataSource.getConnection();
                 var statement = connection.prepareStatement(sql)) {
             bind(statement, values);
@@ -52,6 +62,7 @@ public class Sql {
 
     /** @return rows changed */
     public int update(String sql, @Nullable Object... values) {
+        LOG.trace(sql);
         try (var connection = dataSource.getConnection();
                 var statement = connection.prepareStatement(sql)) {
             bind(statement, values);
@@ -68,6 +79,7 @@ public class Sql {
         if (rows.isEmpty()) {
             return;
         }
+        LOG.trace(sql);
         try (var connection = dataSource.getConnection();
                 var statement = connection.prepareStatement(sql)) {
             for (var values : rows) {
@@ -115,6 +127,8 @@ public class Sql {
             return flag ? 1 : 0;
         } else if (value instanceof Enum<?> constant) {
             return constant.name();
+        } else if (value instanceof Collection<?> many) {
+            return JSON.writeValueAsString(many);
         }
         return value;
     }

@@ -63,7 +63,7 @@ public class ComposeService {
     @Transactional(readOnly = true)
     ScorePreview preview(String clientId, SessionDraft draft) {
         var client = clients.get(clientId);
-        var checked = checked(client, draft, contexts.of(client));
+        var checked = checked(client, draft, contexts.of(program.of(client)));
         return ScorePreview.of(client, draft, checked, contexts.policy());
     }
 
@@ -96,9 +96,10 @@ public class ComposeService {
 
     @Transactional(readOnly = true)
     public List<Named> named(String clientId) {
-        return compositions.of(clientId).stream()
+        var now = program.of(clients.get(clientId));
+        return now.sessions().stream()
                 .map(s -> {
-                    var draft = program.known(s).draft();
+                    var draft = now.seen(s).draft();
                     int seconds = timeline(draft).seconds();
                     return new Named(
                             s.id(),
@@ -120,19 +121,19 @@ public class ComposeService {
 
     @Transactional(readOnly = true)
     List<Composition> of(String clientId) {
-        clients.get(clientId);
-        return compositions.of(clientId).stream().map(this::known).toList();
+        var now = program.of(clients.get(clientId));
+        return now.sessions().stream().map(s -> seen(now, s)).toList();
     }
 
-    private Composition known(Saving s) {
-        var known = program.known(s);
-        return new Composition(s.id(), s.clientId(), s.name(), known.draft(), s.recordedAt(), known.troubles());
+    private static Composition seen(ClientProgram now, Saving s) {
+        var seen = now.seen(s);
+        return new Composition(s.id(), s.clientId(), s.name(), seen.draft(), s.recordedAt(), seen.troubles());
     }
 
     @Transactional(readOnly = true)
     public Composition get(String clientId, String id) {
-        clients.get(clientId);
-        return compositions.newest(clientId, id).map(this::known).orElseThrow(Problem::nothingHere);
+        var now = program.of(clients.get(clientId));
+        return now.session(id).map(s -> seen(now, s)).orElseThrow(Problem::nothingHere);
     }
 
     /** What may be trained now, compiled. */
@@ -141,21 +142,26 @@ public class ComposeService {
     /** @throws Problem with the reasons when it may not be, any more */
     @Transactional(readOnly = true)
     public Ready ready(Client client, String compositionId) {
-        var session = compositions.newest(client.id(), compositionId).orElseThrow(Problem::nothingHere);
-        return ready(client, session.name(), program.inForce(session));
+        var now = program.of(client);
+        var session = now.session(compositionId).orElseThrow(Problem::nothingHere);
+        return ready(now, session.name(), now.inForce(session));
     }
 
     /** A line alone. */
     @Transactional(readOnly = true)
     public Ready ready(Client client, Line line) {
+        var now = program.of(client);
         var name = Catalogue.motion(line.motion()).map(Motion::name).orElse(line.motion());
-        return ready(client, name, new SessionDraft(List.of(), List.of(StationDraft.of(program.draft(line)))));
+        return ready(now, name, new SessionDraft(List.of(), List.of(StationDraft.of(now.draft(line)))));
     }
 
-    private Ready ready(Client client, String name, SessionDraft draft) {
-        var context = contexts.fresh(client);
+    private Ready ready(ClientProgram now, String name, SessionDraft draft) {
+        var context = contexts.of(now);
         var checked = SessionCheck.check(draft, context, methods.methods());
         Problem.throwIfBlocking(checked.findings());
+        for (var line : draft.lines()) {
+            Problem.throwIfBlocking(now.line(line.id()).map(now.look()::forbids).orElse(List.of()));
+        }
         return new Ready(
                 name,
                 draft,
@@ -179,7 +185,7 @@ public class ComposeService {
     @Transactional
     public Composition save(String clientId, String id, String name, SessionDraft draft) {
         var client = clients.get(clientId);
-        var checked = checked(client, draft, contexts.fresh(client));
+        var checked = checked(client, draft, contexts.of(program.of(client)));
         Problem.throwIfBlocking(checked.findings());
         if (checked.timeline().isEmpty()) {
             throw Problem.invalid("stations", "empty", "Nothing is in this session yet: add a line.");
@@ -190,7 +196,7 @@ public class ComposeService {
         if (!id.matches("[A-Za-z0-9-]{1,64}")) {
             throw Problem.invalid("id", "bad-id", "An id is 1 to 64 letters, digits and hyphens.");
         }
-        program.saved(saving(clientId, id, name.strip(), Arrangement.of(draft)), draft);
+        program.saved(client, saving(clientId, id, name.strip(), Arrangement.of(draft)), draft);
         return get(clientId, id);
     }
 

@@ -6,23 +6,31 @@ import gradino.core.body.Side;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.SessionContext.LineFacts;
+import gradino.server.intake.Client;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 
-/** What came of a line so far. Known to the steps after this one, which implement it; asked for here. */
+/** What came of lines so far. Known to the steps after this one, which implement it; asked for here. */
 public interface LineHistory {
-    /** The line with the doses to train with today. */
-    Plan current(Line line);
-
-    /** What a change of the line is held against. */
-    LineFacts facts(Line line);
-
-    /** What forbids training the line now, beside the restrictions: an uncleared stop sign. */
-    List<Finding> forbids(Line line);
+    /** Lines of some clients, looked at together. */
+    Look of(Collection<Client> clients, Collection<Line> lines);
 
     /** The numbers that steps are judged by now. */
     Policy policy();
 
     /** Keeps that the coach set a side's dose, at a time. */
     void edited(Line line, Side side, Dose before, Dose after, Instant at);
+
+    /** As they are known at that moment; asking for a line that cannot be judged throws. */
+    interface Look {
+        /** The line with the doses to train with today. */
+        Plan current(Line line);
+
+        /** What a change of the line is held against. */
+        LineFacts facts(Line line);
+
+        /** What forbids training the line now, beside the restrictions: an uncleared stop sign. */
+        List<Finding> forbids(Line line);
+    }
 }

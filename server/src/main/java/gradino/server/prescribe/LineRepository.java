@@ -7,8 +7,10 @@ import gradino.server.platform.Sql;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
@@ -38,11 +40,15 @@ public class LineRepository implements ClientOwned {
 
     /** A client's lines in force. */
     public List<Line> of(String clientId) {
+        return of(List.of(clientId));
+    }
+
+    public List<Line> of(Collection<String> clientIds) {
         return sql.list(
-                "SELECT " + LINE_COLUMNS
-                        + " FROM line WHERE client_id = ? AND ended_at IS NULL ORDER BY happened_at, id",
+                "SELECT " + LINE_COLUMNS + " FROM line WHERE ended_at IS NULL AND client_id" + Sql.AMONG
+                        + "ORDER BY happened_at, id",
                 LineRepository::line,
-                clientId);
+                clientIds);
     }
 
     /** Those that go on from a line. */
@@ -100,12 +106,33 @@ public class LineRepository implements ClientOwned {
     public List<LineVersion> versions(String lineId) {
         return sql.list(
                 "SELECT " + VERSION_COLUMNS + " FROM line_version WHERE line_id = ? ORDER BY id",
-                row -> new LineVersion(
-                        row.getString("line_id"),
-                        json.read(row.getString("body"), Plan.class),
-                        Sql.instant(row, "happened_at"),
-                        Sql.instant(row, "recorded_at")),
+                row -> stored(row).read(),
                 lineId);
+    }
+
+    /** Not read yet: one that cannot be is no other line's trouble. */
+    public record StoredVersion(String lineId, Supplier<LineVersion> reader) {
+        public LineVersion read() {
+            return reader.get();
+        }
+    }
+
+    /** Every version of every line of some clients, oldest first. */
+    public List<StoredVersion> versionsOf(Collection<String> clientIds) {
+        return sql.list(
+                "SELECT " + VERSION_COLUMNS + " FROM line_version WHERE line_id IN (SELECT id FROM line WHERE client_id"
+                        + Sql.AMONG + ") ORDER BY id",
+                this::stored,
+                clientIds);
+    }
+
+    private StoredVersion stored(ResultSet row) throws SQLException {
+        var lineId = row.getString("line_id");
+        var body = row.getString("body");
+        var happened = Sql.instant(row, "happened_at");
+        var recorded = Sql.instant(row, "recorded_at");
+        return new StoredVersion(
+                lineId, () -> new LineVersion(lineId, json.read(body, Plan.class), happened, recorded));
     }
 
     private static Line line(ResultSet row) throws SQLException {

@@ -14,16 +14,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class LineService {
     private final LineRepository lines;
-    private final LineHistory history;
     private final Program program;
-    private final EachLine each;
     private final ClientService clients;
 
-    LineService(LineRepository lines, LineHistory history, Program program, EachLine each, ClientService clients) {
+    LineService(LineRepository lines, Program program, ClientService clients) {
         this.lines = lines;
-        this.history = history;
         this.program = program;
-        this.each = each;
         this.clients = clients;
     }
 
@@ -42,25 +38,28 @@ public class LineService {
     @Transactional(readOnly = true)
     public CurrentLine current(String id) {
         var line = get(id);
-        return each.required(line, () -> worked(line));
+        var client = clients.get(line.clientId());
+        var now = program.of(List.of(client), List.of(line), program.look(client, line))
+                .get(0);
+        return worked(now, line, now.plan(line));
     }
 
+    /** Those that can be worked out. */
     @Transactional(readOnly = true)
     public List<CurrentLine> of(String clientId) {
-        clients.get(clientId);
-        return lines.of(clientId).stream()
-                .flatMap(line -> each.tried(line, () -> worked(line)).found().stream())
+        var now = program.of(clients.get(clientId));
+        return now.lines().stream()
+                .flatMap(line -> now.tried(line, look -> worked(now, line, look.current(line))).found().stream())
                 .toList();
     }
 
-    private CurrentLine worked(Line line) {
-        var plan = history.current(line);
-        var grid = Props.grid(clients.get(line.clientId()), line.position());
+    private static CurrentLine worked(ClientProgram now, Line line, Plan plan) {
+        var grid = Props.grid(now.client(), line.position());
         return new CurrentLine(
                 line,
                 plan,
                 plan.doses().map((s, d) -> Props.setUp(grid, d.angle())),
                 (Compiler.secondsOf(plan) + 59) / 60,
-                program.with(line).stream().map(Saving::name).toList());
+                now.with(line).stream().map(Saving::name).toList());
     }
 }

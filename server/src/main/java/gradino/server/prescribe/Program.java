@@ -6,13 +6,13 @@ import gradino.core.prescribe.Arrangement;
 import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.SessionDraft;
 import gradino.core.prescribe.SessionDraft.LineDraft;
+import gradino.server.intake.Client;
+import gradino.server.prescribe.LineHistory.Look;
 import gradino.server.prescribe.LineRepository.LineVersion;
 import gradino.server.prescribe.SessionRepository.Saving;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -35,56 +35,37 @@ public class Program {
         this.each = each;
     }
 
-    /** A session with the doses in force now: decided steps taken, suspended ones not. */
-    public SessionDraft inForce(Saving session) {
-        return Objects.requireNonNull(session.body()).with(id -> draft(line(id)));
+    /** As it is now. */
+    public ClientProgram of(Client client) {
+        var own = lines.of(client.id());
+        return new ClientProgram(client, own, sessions.of(client.id()), history.of(List.of(client), own), each);
     }
 
     /**
-     * A session to look at.
+     * Of several clients, in their order.
      *
-     * @param draft without the lines that cannot be worked out; it cannot be started then
-     * @param troubles what is wrong with those
+     * @param all their lines
+     * @param look at those
      */
-    record Known(SessionDraft draft, List<Finding> troubles) {}
-
-    Known known(Saving session) {
-        var troubles = new LinkedHashMap<String, Finding>();
-        var drafts = new HashMap<String, LineDraft>();
-        var body = Objects.requireNonNull(session.body());
-        for (var id : body.lines()) {
-            var line = line(id);
-            var tried = each.tried(line, () -> draft(line));
-            tried.found().ifPresent(d -> drafts.put(id, d));
-            var trouble = tried.trouble();
-            if (trouble != null) {
-                troubles.put(id, trouble);
-            }
-        }
-        var draft = body.without(troubles.keySet()).with(id -> Objects.requireNonNull(drafts.get(id)));
-        return new Known(draft, List.copyOf(troubles.values()));
-    }
-
-    private Line line(String id) {
-        return lines.find(id).orElseThrow(() -> new IllegalStateException("a session has a line " + id));
-    }
-
-    /** A line as it would stand in a session now. */
-    public LineDraft draft(Line line) {
-        return each.required(line, () -> history.current(line)).draft(line.id());
-    }
-
-    /** The sessions that a line stands in. */
-    public List<Saving> with(Line line) {
-        return sessions.of(line.clientId()).stream()
-                .filter(s -> s.has(line.id()))
+    public List<ClientProgram> of(List<Client> clients, List<Line> all, Look look) {
+        var byClient = all.stream().collect(Collectors.groupingBy(Line::clientId));
+        var saved = sessions.of(clients.stream().map(Client::id).toList()).stream()
+                .collect(Collectors.groupingBy(Saving::clientId));
+        return clients.stream()
+                .map(c -> new ClientProgram(
+                        c, byClient.getOrDefault(c.id(), List.of()), saved.getOrDefault(c.id(), List.of()), look, each))
                 .toList();
     }
 
-    /** Names of those, for a reader; null where there are none. */
-    public @Nullable String names(Line line) {
-        var names = with(line).stream().map(Saving::name).collect(Collectors.joining(", "));
-        return names.isEmpty() ? null : names;
+    /** At one line, which may have ended. */
+    Look look(Client client, Line line) {
+        return history.of(List.of(client), List.of(line));
+    }
+
+    private List<Saving> with(Line line) {
+        return sessions.of(line.clientId()).stream()
+                .filter(s -> s.has(line.id()))
+                .toList();
     }
 
     /** What of a draft cannot be kept for this client, whatever its numbers are. */
@@ -118,12 +99,21 @@ public class Program {
     }
 
     /** Takes over what was composed: new lines open, changed ones get a new version, those in no session any more end. */
-    void saved(Saving session, SessionDraft draft) {
+    void saved(Client client, Saving session, SessionDraft draft) {
+        var known =
+                draft.lines().stream().flatMap(l -> lines.find(l.id()).stream()).toList();
+        var look = history.of(List.of(client), known);
         for (var line : draft.lines()) {
             var plan = Plan.of(line);
-            lines.find(line.id())
+            known.stream()
+                    .filter(l -> l.id().equals(line.id()))
+                    .findFirst()
                     .ifPresentOrElse(
-                            known -> change(known, plan, session.recordedAt()),
+                            before -> change(
+                                    before,
+                                    each.required(before, () -> look.current(before)),
+                                    plan,
+                                    session.recordedAt()),
                             () -> open(session.clientId(), line.id(), plan, null, session.recordedAt()));
         }
         keep(session);
@@ -170,8 +160,7 @@ public class Program {
         }
     }
 
-    private void change(Line line, Plan plan, Instant at) {
-        var before = history.current(line);
+    private void change(Line line, Plan before, Plan plan, Instant at) {
         if (before.equals(plan)) {
             return;
         }

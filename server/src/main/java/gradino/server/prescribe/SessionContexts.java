@@ -1,7 +1,5 @@
 package gradino.server.prescribe;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import gradino.core.advance.Policy;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Motion;
@@ -10,50 +8,33 @@ import gradino.core.intake.Limits;
 import gradino.core.intake.RestrictionKind;
 import gradino.core.prescribe.SessionContext;
 import gradino.core.prescribe.SessionContext.LineFacts;
-import gradino.core.prescribe.SessionDraft.LineDraft;
 import gradino.core.quantity.UncertainAngle;
 import gradino.server.intake.Client;
 import gradino.server.measure.MeasureService;
 import gradino.server.measure.Ranges.RangeRow;
 import gradino.server.platform.StudioClock;
-import gradino.server.platform.Writes;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
-import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Gathers what a client's composed session is held against. */
 @Component
 public class SessionContexts {
-    private static final int REMEMBERED = 200;
-
-    private final LineRepository lines;
+    private final Program program;
     private final LineHistory history;
-    private final EachLine each;
     private final MeasureService measures;
-    private final Writes writes;
     private final Clock clock;
-    private final Cache<Key, LineFacts> facts =
-            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
-    SessionContexts(
-            LineRepository lines,
-            LineHistory history,
-            EachLine each,
-            MeasureService measures,
-            Writes writes,
-            Clock clock) {
-        this.lines = lines;
+    SessionContexts(Program program, LineHistory history, MeasureService measures, Clock clock) {
+        this.program = program;
         this.history = history;
-        this.each = each;
         this.measures = measures;
-        this.writes = writes;
         this.clock = clock;
     }
 
@@ -62,41 +43,30 @@ public class SessionContexts {
         return history.policy();
     }
 
-    /** The same facts hold from one key stroke to the next, until something is written or another minute begins. */
-    private record Key(long writes, Instant minute, String client, String motion, String position) {}
-
-    /** As it is now, whatever is remembered: for what is about to be kept. */
-    SessionContext fresh(Client client) {
-        return context(client, line -> facts(client, line.motion(), line.position()));
-    }
-
-    SessionContext of(Client client) {
-        long written = writes.soFar();
-        var minute = StudioClock.now(clock).truncatedTo(ChronoUnit.MINUTES);
-        return context(
-                client,
-                line -> facts.get(
-                        new Key(written, minute, client.id(), line.motion(), line.position()),
-                        key -> facts(client, line.motion(), line.position())));
-    }
-
-    private SessionContext context(Client client, Function<LineDraft, LineFacts> of) {
+    SessionContext of(ClientProgram now) {
+        var client = now.client();
+        var known = new HashMap<String, LineFacts>();
         return new SessionContext(
                 client.details().minutes(),
                 client.details().equipment(),
                 stoppedJoints(client, StudioClock.now(clock), clock.getZone()),
-                of);
+                line -> known.computeIfAbsent(
+                        line.motion() + " " + line.position(), key -> facts(now, line.motion(), line.position())));
     }
 
     /** What is known of a client's motion in a position, as it is now. */
     public LineFacts facts(Client client, String motion, String position) {
-        var rows = measures.ranges(client, List.of(motion));
-        return lines.of(client.id()).stream()
+        return facts(program.of(client), motion, position);
+    }
+
+    private LineFacts facts(ClientProgram now, String motion, String position) {
+        var rows = measures.ranges(now.client(), List.of(motion));
+        return now.lines().stream()
                 .filter(k -> k.motion().equals(motion) && k.position().equals(position))
-                .flatMap(k -> each.tried(k, () -> facts(k, rows, motion, position)).found().stream())
+                .flatMap(k -> now.tried(k, look -> facts(look.facts(k), rows, motion, position)).found().stream())
                 // Whoever trains it in one place is no newcomer to it in another.
                 .reduce((one, other) -> one.newcomer() && !other.newcomer() ? other : one)
-                .orElseGet(() -> newLine(client, rows, motion, position));
+                .orElseGet(() -> newLine(now.client(), rows, motion, position));
     }
 
     private static Set<String> stoppedJoints(Client client, Instant at, ZoneId zone) {
@@ -109,8 +79,7 @@ public class SessionContexts {
                 .collect(Collectors.toSet());
     }
 
-    private LineFacts facts(Line known, List<RangeRow> rows, String motion, String position) {
-        var facts = history.facts(known);
+    private static LineFacts facts(LineFacts facts, List<RangeRow> rows, String motion, String position) {
         return new LineFacts(
                 facts.limits(),
                 facts.newcomer(),

@@ -7,6 +7,7 @@ import gradino.server.platform.Sql;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -61,11 +62,14 @@ public class SessionRepository {
 
     /** A client's sessions, the newest first. */
     public List<Saving> of(String clientId) {
+        return of(List.of(clientId));
+    }
+
+    public List<Saving> of(Collection<String> clientIds) {
         return sql.list("SELECT " + COLUMNS + """
-                 FROM session s WHERE client_id = ? AND body IS NOT NULL
-                   AND seq = (SELECT max(seq) FROM session WHERE client_id = s.client_id AND id = s.id)
-                 ORDER BY seq DESC
-                """, this::saving, clientId);
+                 FROM session s WHERE body IS NOT NULL
+                   AND seq = (SELECT max(seq) FROM session WHERE client_id = s.client_id AND id = s.id) AND client_id
+                """ + Sql.AMONG + "ORDER BY seq DESC", this::saving, clientIds);
     }
 
     /** As it is now; empty for one that was removed. */

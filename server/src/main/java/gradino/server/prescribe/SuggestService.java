@@ -27,9 +27,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class SuggestService {
     private final MethodService methods;
-    private final LineRepository lines;
-    private final LineHistory history;
-    private final EachLine each;
+    private final Program program;
     private final ClientService clients;
     private final MeasureService measures;
     private final SessionContexts contexts;
@@ -37,17 +35,13 @@ public class SuggestService {
 
     SuggestService(
             MethodService methods,
-            LineRepository lines,
-            LineHistory history,
-            EachLine each,
+            Program program,
             ClientService clients,
             MeasureService measures,
             SessionContexts contexts,
             Clock clock) {
         this.methods = methods;
-        this.lines = lines;
-        this.history = history;
-        this.each = each;
+        this.program = program;
         this.clients = clients;
         this.measures = measures;
         this.contexts = contexts;
@@ -59,8 +53,9 @@ public class SuggestService {
     @Transactional(readOnly = true)
     public Suggested suggest(String clientId) {
         var client = clients.get(clientId);
+        var now = program.of(client);
         var wishes = measures.ranges(clientId).stream()
-                .flatMap(row -> wish(client, row).stream())
+                .flatMap(row -> wish(now, row).stream())
                 .toList();
         var suggested = SessionStart.suggest(asked(client, wishes));
         var draft = suggested.draft().withLines(line -> Plan.of(line).draft(fresh()));
@@ -78,7 +73,7 @@ public class SuggestService {
                 client.details().equipment(),
                 client.details().minutes(),
                 (position, angle) -> Props.grid(client, position.id()).roundDown(angle),
-                history.policy());
+                contexts.policy());
     }
 
     /** A line as the client may begin with it, at the own angle where the position was measured. */
@@ -97,7 +92,8 @@ public class SuggestService {
                 .findFirst();
         var any = measured.or(
                 () -> rows.stream().filter(r -> r.motion().equals(motionId)).findFirst());
-        var known = any.flatMap(row -> wish(client, row));
+        var now = program.of(client);
+        var known = any.flatMap(row -> wish(now, row));
         var wish = new SessionStart.Wish(
                 motion,
                 position,
@@ -120,7 +116,8 @@ public class SuggestService {
                 .orElseThrow(() -> Problem.invalid("method", "unknown-method", "Pick a method of the list.")));
     }
 
-    private Optional<SessionStart.Wish> wish(Client client, RangeRow row) {
+    private Optional<SessionStart.Wish> wish(ClientProgram now, RangeRow row) {
+        var client = now.client();
         var motion = Catalogue.motion(row.motion());
         var position = Catalogue.position(row.position());
         if (motion.isEmpty() || position.isEmpty()) {
@@ -131,10 +128,10 @@ public class SuggestService {
                 row.on(midline ? Side.MIDLINE : side).map(s -> s.limiter()).orElse(Limiter.UNKNOWN));
         var passive = Sided.of(side -> row.passive(midline ? Side.MIDLINE : side));
         var day = LocalDate.now(clock);
-        boolean newcomer = lines.of(client.id()).stream()
+        boolean newcomer = now.lines().stream()
                 .filter(l -> l.motion().equals(row.motion()))
                 .allMatch(l ->
-                        each.tried(l, () -> history.facts(l).newcomer()).found().orElse(true));
+                        now.tried(l, look -> look.facts(l).newcomer()).found().orElse(true));
         return Optional.of(new SessionStart.Wish(
                 motion.get(),
                 position.get(),

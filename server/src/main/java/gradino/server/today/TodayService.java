@@ -8,25 +8,28 @@ import gradino.core.because.Verdict;
 import gradino.core.intake.Intake;
 import gradino.core.intake.Restriction;
 import gradino.core.intake.Scope;
-import gradino.server.advance.DecisionService;
-import gradino.server.advance.DecisionService.Proposals;
-import gradino.server.advance.LineRuns;
+import gradino.core.prescribe.Compiler;
+import gradino.server.advance.Known;
+import gradino.server.advance.LineDoor;
 import gradino.server.intake.Client;
+import gradino.server.intake.ClientFile;
 import gradino.server.intake.ClientService;
 import gradino.server.measure.MeasurementRepository;
-import gradino.server.perform.RecordRepository.Held;
 import gradino.server.perform.RunRepository;
 import gradino.server.platform.StudioClock;
-import gradino.server.prescribe.EachLine;
+import gradino.server.prescribe.ClientProgram;
 import gradino.server.prescribe.Line;
 import gradino.server.prescribe.LineRepository;
 import gradino.server.prescribe.Program;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -40,10 +43,8 @@ public class TodayService {
     private final LineRepository lines;
     private final MeasurementRepository measurements;
     private final RunRepository runs;
-    private final LineRuns lineRuns;
     private final Program program;
-    private final DecisionService decisions;
-    private final EachLine each;
+    private final LineDoor door;
     private final Clock clock;
 
     TodayService(
@@ -51,19 +52,15 @@ public class TodayService {
             LineRepository lines,
             MeasurementRepository measurements,
             RunRepository runs,
-            LineRuns lineRuns,
             Program program,
-            DecisionService decisions,
-            EachLine each,
+            LineDoor door,
             Clock clock) {
         this.clients = clients;
         this.lines = lines;
         this.measurements = measurements;
         this.runs = runs;
-        this.lineRuns = lineRuns;
         this.program = program;
-        this.decisions = decisions;
-        this.each = each;
+        this.door = door;
         this.clock = clock;
     }
 
@@ -122,14 +119,14 @@ public class TodayService {
 
     @Transactional(readOnly = true)
     public Today today() {
-        var now = StudioClock.moment(clock);
-        var days = new ArrayList<ClientDay>();
-        var mornings = new ArrayList<MorningAsked>();
-        for (var client : clients.mine()) {
-            days.add(day(client, now, mornings));
-        }
-        days.sort(Comparator.comparing(ClientDay::state).thenComparing(ClientDay::name));
-        return new Today(days, mornings, now.instant());
+        var days = days(clients.mine());
+        return new Today(
+                days.stream()
+                        .map(DayAsked::day)
+                        .sorted(Comparator.comparing(ClientDay::state).thenComparing(ClientDay::name))
+                        .toList(),
+                days.stream().flatMap(d -> d.mornings().stream()).toList(),
+                StudioClock.now(clock));
     }
 
     @Transactional(readOnly = true)
@@ -142,29 +139,48 @@ public class TodayService {
 
     @Transactional(readOnly = true)
     public DayAsked dayAsked(String clientId) {
-        var mornings = new ArrayList<MorningAsked>();
-        return new DayAsked(day(clients.get(clientId), StudioClock.moment(clock), mornings), mornings);
+        return days(List.of(clients.get(clientId))).get(0);
     }
 
-    private ClientDay day(Client client, Moment now, List<MorningAsked> mornings) {
-        var lineDays = new ArrayList<LineDay>();
-        for (var line : lines.of(client.id())) {
-            var tried = each.tried(line, () -> looked(line, now));
-            lineDays.add(tried.found().orElseGet(() -> unjudged(line, tried.trouble())));
-        }
-        // What waits for the coach stands first.
-        lineDays.sort(Comparator.comparing((LineDay l) -> l.waiting() == 0 && l.trouble() == null));
-        mornings.addAll(asked(client, now));
-        var file = clients.file(client);
+    /** Of however many clients, what their days are made of is read in the same number of statements. */
+    private List<DayAsked> days(List<Client> of) {
+        var ids = of.stream().map(Client::id).toList();
+        var all = lines.of(ids);
+        var known = door.of(of, all);
+        var open = runs.unclosedWith(all.stream().map(Line::id).toList());
+        var measured = measurements.last(ids);
+        var mornings = asked(of, known.moment());
+        var files = clients.files(of);
+        var programs = program.of(of, all, known);
+        return IntStream.range(0, of.size())
+                .mapToObj(i -> new DayAsked(
+                        day(files.get(i), measured.get(ids.get(i)), lineDays(programs.get(i), known, open)),
+                        mornings.getOrDefault(ids.get(i), List.of())))
+                .toList();
+    }
+
+    private static ClientDay day(ClientFile file, @Nullable Instant measured, List<LineDay> lines) {
         return new ClientDay(
-                client.id(),
-                client.details().name(),
-                client.details().goal(),
+                file.id(),
+                file.details().name(),
+                file.details().goal(),
                 file.restrictions(),
                 file.screeningDue(),
-                measurements.last(client.id()).orElse(null),
-                state(file.restrictions(), lineDays),
-                lineDays);
+                measured,
+                state(file.restrictions(), lines),
+                lines);
+    }
+
+    /** What waits for the coach stands first. */
+    private static List<LineDay> lineDays(ClientProgram program, Known known, Map<String, String> open) {
+        return program.lines().stream()
+                .map(line -> {
+                    var tried =
+                            program.tried(line, look -> lineDay(line, program.names(line), known, open.get(line.id())));
+                    return tried.found().orElseGet(() -> unjudged(line, tried.trouble()));
+                })
+                .sorted(Comparator.comparing((LineDay l) -> l.waiting() == 0 && l.trouble() == null))
+                .toList();
     }
 
     private static State state(List<Restriction> restrictions, List<LineDay> lines) {
@@ -181,64 +197,44 @@ public class TodayService {
         return lines.stream().anyMatch(LineDay::due) ? State.DUE : State.QUIET;
     }
 
-    private LineDay looked(Line line, Moment now) {
-        var tried = decisions.tried(line);
-        var proposals = tried.value();
-        return proposals == null ? unjudged(line, tried.trouble()) : lineDay(line, proposals, lineRuns.held(line), now);
-    }
-
     private static LineDay unjudged(Line line, @Nullable Finding trouble) {
         return new LineDay(
                 line.id(), line.motion(), line.position(), null, null, null, 0, false, 0, 0, null, null, null, trouble);
     }
 
-    private LineDay lineDay(Line line, Proposals proposals, List<Held> held, Moment now) {
-        var last = held.isEmpty() ? null : held.get(held.size() - 1).record().endedAt();
-        var most = Standing.mostUrgent(proposals.trained().stream()
-                .map(side -> proposals.sides().on(side).proposal())
-                .toList());
+    private static LineDay lineDay(Line line, @Nullable String session, Known known, @Nullable String openRun) {
+        var state = known.state(line);
+        var trained = state.plan().trained();
+        var proposals = trained.stream().map(side -> known.proposal(line, side)).toList();
+        var most = Standing.mostUrgent(proposals);
+        var last = state.lastSessionAt().orElse(null);
         return new LineDay(
                 line.id(),
                 line.motion(),
                 line.position(),
-                program.names(line),
+                session,
                 last,
-                runs.unclosedWith(line.id()).orElse(null),
-                held.size(),
-                Advance.isDue(proposals.plan(), last, now),
-                proposals.minutes(),
-                waiting(proposals),
+                openRun,
+                state.sessionCount(),
+                Advance.isDue(state.plan(), last, known.moment()),
+                (Compiler.secondsOf(state.planAfter(proposals)) + 59) / 60,
+                (int) proposals.stream().filter(p -> Advance.waits(state, p)).count(),
                 most.verdict(),
                 most.why().text(),
-                recentPain(held, now),
+                state.worstPain(MORNING_DAYS, known.moment()).orElse(null),
                 null);
     }
 
-    private static int waiting(Proposals proposals) {
-        int waiting = 0;
-        for (var side : proposals.trained()) {
-            waiting += proposals.sides().on(side).waits() ? 1 : 0;
-        }
-        return waiting;
-    }
-
-    private static @Nullable Integer recentPain(List<Held> held, Moment now) {
-        return held.stream()
-                .filter(h -> now.daysSince(h.record().endedAt()) <= MORNING_DAYS)
-                .flatMap(h -> h.record().blocks().stream())
-                .flatMap(b -> b.pains().stream())
-                .map(p -> p.score().value())
-                .max(Integer::compare)
-                .orElse(null);
-    }
-
     /** From the next day on, for a week. */
-    private List<MorningAsked> asked(Client client, Moment now) {
+    private Map<String, List<MorningAsked>> asked(List<Client> of, Moment now) {
+        var names = of.stream()
+                .collect(Collectors.toMap(Client::id, c -> c.details().name()));
         var since = now.instant().minus(Duration.ofDays(MORNING_DAYS + 1));
-        return runs.unanswered(client.id(), since).stream()
+        return runs.unanswered(names.keySet(), since).stream()
                 .filter(r -> isAsked(r.endedAt(), now))
-                .map(r -> new MorningAsked(r.id(), client.id(), client.details().name(), r.name(), r.endedAt()))
-                .toList();
+                .map(r -> new MorningAsked(
+                        r.id(), r.clientId(), Objects.requireNonNull(names.get(r.clientId())), r.name(), r.endedAt()))
+                .collect(Collectors.groupingBy(MorningAsked::clientId));
     }
 
     private static boolean isAsked(Instant endedAt, Moment now) {
