@@ -4,13 +4,13 @@ import { NavigationRoute, registerRoute } from 'workbox-routing';
 import { NetworkFirst } from 'workbox-strategies';
 import { KEPT } from './shared/offline';
 
-type Kept = { url: string; revision: string | null; home: boolean };
+type Cached = { url: string; revision: string | null; home: boolean };
 
 declare const self: ServiceWorkerGlobalScope;
 
 /** What a session that is open needs when it is opened again without a server. */
 const NEEDED = [
-  /^\/api\/sessions\/[^/]+$/,
+  /^\/api\/runs\/[^/]+$/,
   /^\/api\/clients\/[^/]+\/day$/,
   /^\/api\/stop-signs$/,
   /^\/api\/home\/plan$/,
@@ -20,7 +20,7 @@ const PATIENCE_SECONDS = 4;
 
 // A phone at home keeps its own part only.
 const home = self.location.search === '?home';
-precacheAndRoute((self.__WB_MANIFEST as Kept[]).filter((entry) => !home || entry.home));
+precacheAndRoute((self.__WB_MANIFEST as Cached[]).filter((entry) => !home || entry.home));
 registerRoute(new NavigationRoute(createHandlerBoundToURL('/home.html'), { allowlist: [/^\/home(\/|$)/] }));
 if (!home)
   registerRoute(

@@ -46,8 +46,8 @@ const StudioPage = lazy(() => import('../steps/exchange/StudioPage').then((m) =>
 function Pages() {
   return (
     <Routes>
-      <Route path="/sessions/:sessionId" element={<FloorPage />} />
-      <Route path="/sessions/:sessionId/replay" element={<ReplayPage />} />
+      <Route path="/runs/:runId" element={<FloorPage />} />
+      <Route path="/runs/:runId/replay" element={<ReplayPage />} />
       <Route element={<Shell />}>
         <Route path="/" element={<TodayPage />} />
         <Route path="/clients/new" element={<ClientForm />} />
@@ -61,12 +61,12 @@ function Pages() {
         <Route path="/clients/:clientId/measure/motions/:motion/:position/:instrument" element={<MotionPage />} />
         <Route path="/clients/:clientId/prescribe" element={<PrescribePage />} />
         <Route path="/clients/:clientId/compose" element={<ComposePage />} />
-        <Route path="/clients/:clientId/compose/:compositionId" element={<ComposePage />} />
-        <Route path="/clients/:clientId/compose/:compositionId/handout" element={<HandoutPage />} />
+        <Route path="/clients/:clientId/compose/:sessionId" element={<ComposePage />} />
+        <Route path="/clients/:clientId/compose/:sessionId/handout" element={<HandoutPage />} />
         <Route path="/clients/:clientId/perform" element={<PerformPage />} />
         <Route path="/clients/:clientId/home" element={<LinksPage />} />
         <Route path="/clients/:clientId/advance" element={<DecisionPage />} />
-        <Route path="/sessions/:sessionId/close" element={<ClosePage />} />
+        <Route path="/runs/:runId/close" element={<ClosePage />} />
         <Route path="/clients/:clientId/sharing" element={<SharingPage />} />
         <Route path="/decisions" element={<QueuePage />} />
         <Route path="/rules" element={<PolicyPage />} />

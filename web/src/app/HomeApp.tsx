@@ -12,9 +12,9 @@ function Pages() {
   return (
     <Routes>
       <Route path="/" element={<PlanPage />} />
-      <Route path="/sessions/:sessionId" element={<FloorPage />} />
+      <Route path="/runs/:runId" element={<FloorPage />} />
       <Route
-        path="/sessions/:sessionId/close"
+        path="/runs/:runId/close"
         element={
           <main className="mx-auto max-w-3xl px-4 py-5">
             <ClosePage />

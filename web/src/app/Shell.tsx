@@ -3,7 +3,7 @@ import { Suspense, useState } from 'react';
 import { Link, NavLink, Outlet } from 'react-router';
 import { StairGlyph } from '../shared/draw/StairGlyph';
 import { AccountMenu } from '../steps/account/AccountMenu';
-import { useStanding } from '../steps/account/standing';
+import { useSignInState } from '../steps/account/signInState';
 import { KeySheet } from './KeySheet';
 import { storedTheme, storeTheme, type Theme } from './theme';
 
@@ -12,7 +12,7 @@ const railLink = ({ isActive }: { isActive: boolean }) =>
 
 export function Shell() {
   const [theme, setTheme] = useState<Theme>(storedTheme);
-  const owner = useStanding().data?.me?.role === 'OWNER';
+  const owner = useSignInState().data?.me?.role === 'OWNER';
   const [keysOpen, setKeysOpen] = useState(false);
   const flip = () => {
     const next = theme === 'light' ? 'dark' : 'light';

@@ -260,86 +260,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/clients/{clientId}/compositions": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["of"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/clients/{clientId}/compositions/{compositionId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["get_1"];
-        put: operations["save_1"];
-        post?: never;
-        delete: operations["remove"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/clients/{clientId}/compositions/{compositionId}/handout": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["handoutPage"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/clients/{clientId}/compositions/{compositionId}/handout.pdf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["handout"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/clients/{clientId}/compositions/{compositionId}/sessions": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["openComposed"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/clients/{clientId}/day": {
         parameters: {
             query?: never;
@@ -443,7 +363,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["of_1"];
+        get: operations["of"];
         put?: never;
         post?: never;
         delete?: never;
@@ -772,6 +692,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["of_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/sessions/{sessionId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_1"];
+        put: operations["save_1"];
+        post?: never;
+        delete: operations["remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/sessions/{sessionId}/handout": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["handoutPage"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/sessions/{sessionId}/handout.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["handout"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/sessions/{sessionId}/runs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["openSession"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/sharing": {
         parameters: {
             query?: never;
@@ -1083,7 +1083,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["kept"];
+        get: operations["past"];
         put?: never;
         post: operations["decide"];
         delete?: never;
@@ -1140,7 +1140,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/lines/{lineId}/sessions": {
+    "/api/lines/{lineId}/runs": {
         parameters: {
             query?: never;
             header?: never;
@@ -1316,6 +1316,134 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/runs/{runId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["floor"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{runId}/blocks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["blocks"];
+        put?: never;
+        post: operations["block"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{runId}/close": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["close"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{runId}/devices/{device}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["here"];
+        post?: never;
+        delete: operations["left"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{runId}/morning": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["morning"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{runId}/references": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["measured"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{runId}/summary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["summary"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/runs/{runId}/traces": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["traces"];
+        put?: never;
+        post: operations["trace"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/screening": {
         parameters: {
             query?: never;
@@ -1332,134 +1460,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sessions/{sessionId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["floor"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{sessionId}/blocks": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["blocks"];
-        put?: never;
-        post: operations["block"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{sessionId}/close": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["close"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{sessionId}/devices/{device}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["here"];
-        post?: never;
-        delete: operations["left"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{sessionId}/morning": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["morning"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{sessionId}/references": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["measured"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{sessionId}/summary": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["summary"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sessions/{sessionId}/traces": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["traces"];
-        put?: never;
-        post: operations["trace"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/sign-in": {
         parameters: {
             query?: never;
@@ -1467,7 +1467,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["standing"];
+        get: operations["state"];
         put?: never;
         post: operations["signIn"];
         delete?: never;
@@ -1912,7 +1912,7 @@ export interface components {
             rating?: number;
             /** Format: date-time */
             recordedAt: string;
-            sessionId: string;
+            runId: string;
             /** @enum {string} */
             stopSide?: "LEFT" | "RIGHT" | "MIDLINE";
             /** @enum {string} */
@@ -1924,15 +1924,6 @@ export interface components {
             /** @enum {string} */
             role: "OWNER" | "COACH" | "ASSISTANT";
         };
-        Composition: {
-            clientId: string;
-            draft: components["schemas"]["SessionDraft"];
-            id: string;
-            name: string;
-            /** Format: date-time */
-            recordedAt: string;
-            troubles: components["schemas"]["Finding"][];
-        };
         Confirmed: {
             name: string;
         };
@@ -1943,6 +1934,15 @@ export interface components {
             plan: components["schemas"]["Plan"];
             props: components["schemas"]["SidedSetUp"];
             sessions: string[];
+        };
+        CurrentSession: {
+            clientId: string;
+            draft: components["schemas"]["SessionDraft"];
+            id: string;
+            name: string;
+            /** Format: date-time */
+            recordedAt: string;
+            troubles: components["schemas"]["Finding"][];
         };
         Cut: {
             /** Format: double */
@@ -2232,7 +2232,7 @@ export interface components {
         HomeMorning: {
             /** Format: date-time */
             endedAt: string;
-            sessionId: string;
+            runId: string;
             title: string;
         };
         HomePlan: {
@@ -2370,23 +2370,6 @@ export interface components {
             range?: components["schemas"]["RangeBand"];
             waits: boolean;
         };
-        Kept: {
-            /** @enum {string} */
-            answer: "ACCEPTED" | "CHANGED" | "DECLINED" | "EDITED";
-            changes: components["schemas"]["Change"][];
-            /** Format: date-time */
-            happenedAt: string;
-            id: string;
-            mayBeTakenBack: boolean;
-            policyVersion: string;
-            /** @enum {string} */
-            proposed: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
-            reason: string;
-            /** @enum {string} */
-            side: "LEFT" | "RIGHT" | "MIDLINE";
-            /** Format: date-time */
-            undoneAt?: string;
-        };
         KnownLength: {
             /** Format: double */
             cm: number;
@@ -2469,7 +2452,7 @@ export interface components {
             /** Format: int32 */
             minutes: number;
             motion: string;
-            openSession?: string;
+            openRun?: string;
             position: string;
             /** Format: int32 */
             recentPain?: number;
@@ -2686,7 +2669,7 @@ export interface components {
             id: string;
             /** Format: date-time */
             recordedAt: string;
-            sessionId: string;
+            runId: string;
             settled: boolean;
             soreness?: number;
         };
@@ -2695,7 +2678,7 @@ export interface components {
             clientName: string;
             /** Format: date-time */
             endedAt: string;
-            sessionId: string;
+            runId: string;
             title: string;
         };
         Motion: {
@@ -2854,11 +2837,11 @@ export interface components {
             reason: string;
             scope: components["schemas"]["Scope"];
         };
-        NewScreening: {
-            answers: components["schemas"]["Answers"];
+        NewRun: {
             id: string;
         };
-        NewSession: {
+        NewScreening: {
+            answers: components["schemas"]["Answers"];
             id: string;
         };
         NewStudy: {
@@ -2946,6 +2929,23 @@ export interface components {
         };
         PasswordReset: {
             password: string;
+        };
+        PastDecision: {
+            /** @enum {string} */
+            answer: "ACCEPTED" | "CHANGED" | "DECLINED" | "EDITED";
+            changes: components["schemas"]["Change"][];
+            /** Format: date-time */
+            happenedAt: string;
+            id: string;
+            mayBeTakenBack: boolean;
+            policyVersion: string;
+            /** @enum {string} */
+            proposed: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
+            reason: string;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "MIDLINE";
+            /** Format: date-time */
+            undoneAt?: string;
         };
         Pause: {
             /** Format: date */
@@ -3299,11 +3299,11 @@ export interface components {
         };
         RunHead: {
             closed?: components["schemas"]["Closed"];
-            compositionId?: string;
             id: string;
             name: string;
             /** Format: date-time */
             openedAt: string;
+            sessionId?: string;
         };
         Rung: {
             after: components["schemas"]["Dose"];
@@ -3583,6 +3583,12 @@ export interface components {
             password: string;
             signIn: string;
         };
+        SignInState: {
+            demo: components["schemas"]["Account"][];
+            demoPassword?: string;
+            firstRun: boolean;
+            me?: components["schemas"]["Account"];
+        };
         Solving: {
             /** Format: int32 */
             block: number;
@@ -3601,12 +3607,6 @@ export interface components {
             /** Format: double */
             height: number;
             point: string;
-        };
-        Standing: {
-            demo: components["schemas"]["Account"][];
-            demoPassword?: string;
-            firstRun: boolean;
-            me?: components["schemas"]["Account"];
         };
         StationDraft: {
             lines: components["schemas"]["LineDraft"][];
@@ -3911,10 +3911,10 @@ export interface components {
             session?: string;
             /** @enum {string} */
             side: "LEFT" | "RIGHT" | "MIDLINE";
-            /** @enum {string} */
-            standing: "STOP" | "STEP_DOWN" | "MEASURE" | "STEP_UP" | "STAY";
             suspends: boolean;
             to: components["schemas"]["Dose"];
+            /** @enum {string} */
+            urgency: "STOP" | "STEP_DOWN" | "MEASURE" | "STEP_UP" | "STAY";
             /** @enum {string} */
             verdict: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
             why: {
@@ -4458,172 +4458,6 @@ export interface operations {
             };
         };
     };
-    of: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                clientId: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Composition"][];
-                };
-            };
-        };
-    };
-    get_1: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                clientId: string;
-                compositionId: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Composition"];
-                };
-            };
-        };
-    };
-    save_1: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                clientId: string;
-                compositionId: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Saving"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Composition"];
-                };
-            };
-        };
-    };
-    remove: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                clientId: string;
-                compositionId: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    handoutPage: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                clientId: string;
-                compositionId: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Handout"];
-                };
-            };
-        };
-    };
-    handout: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                clientId: string;
-                compositionId: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/pdf": string;
-                };
-            };
-        };
-    };
-    openComposed: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                clientId: string;
-                compositionId: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NewSession"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Floor"];
-                };
-            };
-        };
-    };
     day: {
         parameters: {
             query?: never;
@@ -4792,7 +4626,7 @@ export interface operations {
             };
         };
     };
-    of_1: {
+    of: {
         parameters: {
             query?: never;
             header?: never;
@@ -5354,6 +5188,172 @@ export interface operations {
             };
         };
     };
+    of_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CurrentSession"][];
+                };
+            };
+        };
+    };
+    get_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                sessionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CurrentSession"];
+                };
+            };
+        };
+    };
+    save_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                sessionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Saving"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CurrentSession"];
+                };
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                sessionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    handoutPage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                sessionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Handout"];
+                };
+            };
+        };
+    };
+    handout: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                sessionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
+    openSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                sessionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewRun"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Floor"];
+                };
+            };
+        };
+    };
     sharing: {
         parameters: {
             query?: never;
@@ -5801,7 +5801,7 @@ export interface operations {
             };
         };
     };
-    kept: {
+    past: {
         parameters: {
             query?: never;
             header?: never;
@@ -5818,7 +5818,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Kept"][];
+                    "application/json": components["schemas"]["PastDecision"][];
                 };
             };
         };
@@ -5927,7 +5927,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["NewSession"];
+                "application/json": components["schemas"]["NewRun"];
             };
         };
         responses: {
@@ -6208,32 +6208,12 @@ export interface operations {
             };
         };
     };
-    questions: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Questions"];
-                };
-            };
-        };
-    };
     floor: {
         parameters: {
             query?: never;
             header?: never;
             path: {
-                sessionId: string;
+                runId: string;
             };
             cookie?: never;
         };
@@ -6255,7 +6235,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                sessionId: string;
+                runId: string;
             };
             cookie?: never;
         };
@@ -6277,7 +6257,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                sessionId: string;
+                runId: string;
             };
             cookie?: never;
         };
@@ -6301,7 +6281,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                sessionId: string;
+                runId: string;
             };
             cookie?: never;
         };
@@ -6327,7 +6307,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                sessionId: string;
+                runId: string;
                 device: string;
             };
             cookie?: never;
@@ -6350,7 +6330,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                sessionId: string;
+                runId: string;
                 device: string;
             };
             cookie?: never;
@@ -6371,7 +6351,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                sessionId: string;
+                runId: string;
             };
             cookie?: never;
         };
@@ -6395,7 +6375,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                sessionId: string;
+                runId: string;
             };
             cookie?: never;
         };
@@ -6421,7 +6401,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                sessionId: string;
+                runId: string;
             };
             cookie?: never;
         };
@@ -6443,7 +6423,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                sessionId: string;
+                runId: string;
             };
             cookie?: never;
         };
@@ -6465,7 +6445,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                sessionId: string;
+                runId: string;
             };
             cookie?: never;
         };
@@ -6484,7 +6464,7 @@ export interface operations {
             };
         };
     };
-    standing: {
+    questions: {
         parameters: {
             query?: never;
             header?: never;
@@ -6499,7 +6479,27 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Standing"];
+                    "application/json": components["schemas"]["Questions"];
+                };
+            };
+        };
+    };
+    state: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SignInState"];
                 };
             };
         };

@@ -50,7 +50,7 @@ export function ClientHead({ clientId, tread }: { clientId: string; tread: Tread
         ? `${lines.length} ${lines.length === 1 ? 'line' : 'lines'}`
         : 'nothing yet'
       : '',
-    perform: judged.length > 0 ? (lines.some((l) => l.openSession) ? 'running' : daysAgo(last)) : '',
+    perform: judged.length > 0 ? (lines.some((l) => l.openRun) ? 'running' : daysAgo(last)) : '',
     advance:
       lines.length === 0
         ? ''

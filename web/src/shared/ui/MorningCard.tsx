@@ -7,7 +7,7 @@ import { Failure } from './Findings';
 import { Scale } from './Scale';
 
 type Props = {
-  sessionId: string;
+  runId: string;
   title: string;
   of: string;
   endedAt: string;
@@ -17,7 +17,7 @@ type Props = {
 };
 
 /** The two questions of the next morning. */
-export function MorningCard({ sessionId, title, of, endedAt, before, kept }: Props) {
+export function MorningCard({ runId, title, of, endedAt, before, kept }: Props) {
   const queries = useQueryClient();
   const [id] = useState(newId);
   const [settled, setSettled] = useState<boolean | null>(before?.settled ?? null);
@@ -25,8 +25,8 @@ export function MorningCard({ sessionId, title, of, endedAt, before, kept }: Pro
   const answer = useMutation({
     mutationFn: (yes: boolean) =>
       ask(
-        api.POST('/api/sessions/{sessionId}/morning', {
-          params: { path: { sessionId } },
+        api.POST('/api/runs/{runId}/morning', {
+          params: { path: { runId } },
           body: { id, settled: yes, soreness: soreness ?? undefined },
         }),
       ),

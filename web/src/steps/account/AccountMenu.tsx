@@ -6,11 +6,11 @@ import { Failure } from '../../shared/ui/Findings';
 import { Sheet } from '../../shared/ui/Sheet';
 import { TextField } from '../../shared/ui/TextField';
 import { forgetKept } from '../../shared/offline';
-import { ROLE, useStanding } from './standing';
+import { ROLE, useSignInState } from './signInState';
 
 /** Who is signed in, and the ways out. */
 export function AccountMenu() {
-  const me = useStanding().data?.me;
+  const me = useSignInState().data?.me;
   const [open, setOpen] = useState(false);
   const leave = useMutation({
     mutationFn: (everywhere: boolean) => ask(api.POST('/api/me/sign-out', { params: { query: { everywhere } } })),

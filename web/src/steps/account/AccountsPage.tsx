@@ -7,13 +7,13 @@ import { Failure } from '../../shared/ui/Findings';
 import { TextField } from '../../shared/ui/TextField';
 import { AccountFields, EMPTY } from './AccountFields';
 import { Audit } from './Audit';
-import { ROLE, useStanding, type Account } from './standing';
+import { ROLE, useSignInState, type Account } from './signInState';
 
 const ROLES = (['COACH', 'ASSISTANT', 'OWNER'] as const).map((r) => [r, ROLE[r]] as const);
 
 /** The owner's page: who may sign in, and who saw and changed what. */
 export function AccountsPage() {
-  const me = useStanding().data?.me;
+  const me = useSignInState().data?.me;
   if (me?.role !== 'OWNER') return <p>Accounts are kept by the studio's owner.</p>;
   return (
     <>

@@ -4,21 +4,21 @@ import { StairGlyph } from '../../shared/draw/StairGlyph';
 import { Failure } from '../../shared/ui/Findings';
 import { FirstRun } from './FirstRun';
 import { SignIn } from './SignIn';
-import { useStanding } from './standing';
+import { useSignInState } from './signInState';
 
 /**
  * Nothing is shown to nobody. Who is signed out in the middle of something signs in again over it, so that what was typed
  * stays.
  */
 export function Gate({ children }: { children: ReactNode }) {
-  const standing = useStanding();
-  const me = standing.data?.me;
+  const signIn = useSignInState();
+  const me = signIn.data?.me;
   const [entered, setEntered] = useState(false);
   if (me && !entered) setEntered(true);
-  if (!standing.data) {
-    return standing.error ? <Failure error={standing.error} /> : <p className="p-8 text-soft">One moment…</p>;
+  if (!signIn.data) {
+    return signIn.error ? <Failure error={signIn.error} /> : <p className="p-8 text-soft">One moment…</p>;
   }
-  const door = standing.data.firstRun ? <FirstRun /> : <SignIn standing={standing.data} />;
+  const door = signIn.data.firstRun ? <FirstRun /> : <SignIn state={signIn.data} />;
   if (!entered) return <Doorstep>{door}</Doorstep>;
   return (
     <>

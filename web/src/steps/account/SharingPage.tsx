@@ -5,13 +5,13 @@ import { Button } from '../../shared/ui/Button';
 import { ClientHead } from '../../shared/ui/ClientHead';
 import { Failure } from '../../shared/ui/Findings';
 import { Erase } from './Erase';
-import { ROLE, useStanding } from './standing';
+import { ROLE, useSignInState } from './signInState';
 
 /** Which colleagues may see this client. */
 export function SharingPage() {
   const { clientId = '' } = useParams();
   const queries = useQueryClient();
-  const me = useStanding().data?.me;
+  const me = useSignInState().data?.me;
   const colleagues = useQuery({ queryKey: ['colleagues'], queryFn: () => ask(api.GET('/api/colleagues')) });
   const path = { clientId };
   const grants = useQuery({

@@ -4,9 +4,9 @@ import { api, ask, findingsOf, type Schemas } from '../../shared/api/client';
 import { Button } from '../../shared/ui/Button';
 import { Failure } from '../../shared/ui/Findings';
 import { TextField } from '../../shared/ui/TextField';
-import { ROLE } from './standing';
+import { ROLE } from './signInState';
 
-export function SignIn({ standing }: { standing: Schemas['Standing'] }) {
+export function SignIn({ state }: { state: Schemas['SignInState'] }) {
   const queries = useQueryClient();
   const [signIn, setSignIn] = useState('');
   const [password, setPassword] = useState('');
@@ -15,7 +15,7 @@ export function SignIn({ standing }: { standing: Schemas['Standing'] }) {
     onSuccess: () => queries.invalidateQueries(),
   });
   const findings = findingsOf(enter.error);
-  const demoPassword = standing.demoPassword;
+  const demoPassword = state.demoPassword;
   return (
     <>
       <form
@@ -44,7 +44,7 @@ export function SignIn({ standing }: { standing: Schemas['Standing'] }) {
         <section className="mt-8 border-t border-rule pt-4">
           <h2 className="mb-2 font-bold">Lantern Quay Studio, the demo: come in as</h2>
           <div className="grid gap-2">
-            {standing.demo.map((a) => (
+            {state.demo.map((a) => (
               <Button key={a.id} onClick={() => enter.mutate({ signIn: a.signIn, password: demoPassword })}>
                 {a.name}, {ROLE[a.role]}
               </Button>

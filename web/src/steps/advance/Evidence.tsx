@@ -41,7 +41,7 @@ function Row({ s }: { s: Schemas['SessionEvidence'] }) {
   return (
     <tr className="border-t border-rule align-top">
       <td className="py-1 pr-3 whitespace-nowrap">
-        <Link className="underline" to={`/sessions/${s.sessionId}/close`}>
+        <Link className="underline" to={`/runs/${s.sessionId}/close`}>
           {day(s.endedAt)}
         </Link>
         {s.otherAngle !== undefined && <span className="block text-soft">at {degrees(s.otherAngle)}</span>}

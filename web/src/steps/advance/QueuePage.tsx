@@ -12,7 +12,7 @@ import { ProposalView } from './ProposalView';
 
 type Waiting = Schemas['Waiting'];
 
-const STANDINGS: Record<Waiting['standing'], string> = {
+const URGENCIES: Record<Waiting['urgency'], string> = {
   STOP: 'Stop',
   STEP_DOWN: 'Step down',
   MEASURE: 'A measurement first',
@@ -140,10 +140,10 @@ function List({ waiting, chosen, choose }: ListProps) {
     <ul className="max-h-[38vh] overflow-y-auto lg:max-h-[75vh]" aria-label="What waits">
       {waiting.map((w, i) => {
         const key = keyOf(w);
-        const heads = waiting[i - 1]?.standing !== w.standing;
+        const heads = waiting[i - 1]?.urgency !== w.urgency;
         return (
           <li key={key}>
-            {heads && <h2 className="mt-3 mb-1 text-sm font-bold text-soft">{STANDINGS[w.standing]}</h2>}
+            {heads && <h2 className="mt-3 mb-1 text-sm font-bold text-soft">{URGENCIES[w.urgency]}</h2>}
             <button
               ref={key === chosen ? current : undefined}
               aria-current={key === chosen}

@@ -27,13 +27,7 @@ export function PlanPage() {
         </p>
       ))}
       {plan.data.mornings.map((m) => (
-        <MorningCard
-          key={m.sessionId}
-          sessionId={m.sessionId}
-          title="How is it this morning?"
-          of={m.title}
-          endedAt={m.endedAt}
-        />
+        <MorningCard key={m.runId} runId={m.runId} title="How is it this morning?" of={m.title} endedAt={m.endedAt} />
       ))}
       <Sessions plan={plan.data} />
       <Tapes plan={plan.data} />
@@ -62,8 +56,8 @@ function Sessions({ plan }: { plan: Plan }) {
           disabled={s.heldBack.length > 0}
           open={(id) =>
             ask(
-              api.POST('/api/clients/{clientId}/compositions/{compositionId}/sessions', {
-                params: { path: { clientId: plan.clientId, compositionId: s.id } },
+              api.POST('/api/clients/{clientId}/sessions/{sessionId}/runs', {
+                params: { path: { clientId: plan.clientId, sessionId: s.id } },
                 body: { id },
               }),
             )
@@ -97,7 +91,7 @@ function Card({ title, words: said, main, action, disabled, open }: CardProps) {
   const [id] = useState(newId);
   const start = useMutation({
     mutationFn: () => open(id),
-    onSuccess: (floor) => navigate(`/sessions/${floor.id}`),
+    onSuccess: (floor) => navigate(`/runs/${floor.id}`),
   });
   return (
     <article className="border border-rule bg-card p-4">

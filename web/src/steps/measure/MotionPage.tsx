@@ -114,14 +114,14 @@ function SideHistory({ side, row, since }: SideProps) {
             {side.activeChange.real ? 'a real change' : 'within measurement noise'}.
           </p>
         )}
-        <Kept retention={side.retention} />
+        <RetentionText retention={side.retention} />
       </figcaption>
     </figure>
   );
 }
 
 /** How much of what each session gained stayed; for understanding, never a gate. */
-function Kept({ retention: r }: { retention: Schemas['SideHistory']['retention'] }) {
+function RetentionText({ retention: r }: { retention: Schemas['SideHistory']['retention'] }) {
   if (!r) {
     return (
       <p className="text-sm text-soft">

@@ -46,7 +46,7 @@ export function Before({ floor, start, resumed, children }: Props) {
         </Button>
         {children}
         {resumed && (
-          <Link className="mt-4 inline-block text-xl underline" to={`/sessions/${floor.id}/close`}>
+          <Link className="mt-4 inline-block text-xl underline" to={`/runs/${floor.id}/close`}>
             Close it as it is
           </Link>
         )}

@@ -29,15 +29,15 @@ const RecordExtras = lazy(() => import('./studioOnly').then((m) => ({ default: m
 
 /** Planned against done, left against right, before the session is closed. */
 export function ClosePage() {
-  const { sessionId = '' } = useParams();
-  const path = { params: { path: { sessionId } } };
+  const { runId = '' } = useParams();
+  const path = { params: { path: { runId } } };
   const floor = useQuery({
-    queryKey: ['floor-head', sessionId],
-    queryFn: () => ask(api.GET('/api/sessions/{sessionId}', path)),
+    queryKey: ['floor-head', runId],
+    queryFn: () => ask(api.GET('/api/runs/{runId}', path)),
   });
   const summary = useQuery({
-    queryKey: ['summary', sessionId],
-    queryFn: () => ask(api.GET('/api/sessions/{sessionId}/summary', path)),
+    queryKey: ['summary', runId],
+    queryFn: () => ask(api.GET('/api/runs/{runId}/summary', path)),
   });
   return (
     <>
@@ -49,7 +49,7 @@ export function ClosePage() {
           {summary.data.closed ? (
             <Closed closed={summary.data.closed} load={summary.data.load} clientId={floor.data.clientId} />
           ) : (
-            <CloseForm sessionId={sessionId} summary={summary.data} />
+            <CloseForm runId={runId} summary={summary.data} />
           )}
         </div>
       )}
@@ -118,7 +118,7 @@ function Compared({ summary }: { summary: Schemas['Summary'] }) {
   );
 }
 
-function CloseForm({ sessionId, summary }: { sessionId: string; summary: Schemas['Summary'] }) {
+function CloseForm({ runId, summary }: { runId: string; summary: Schemas['Summary'] }) {
   const queries = useQueryClient();
   const [observer, setObserver] = useState<Observer | null>(null);
   const [rating, setRating] = useState<number | null>(null);
@@ -126,8 +126,8 @@ function CloseForm({ sessionId, summary }: { sessionId: string; summary: Schemas
   const close = useMutation({
     mutationFn: (by: Observer) =>
       ask(
-        api.POST('/api/sessions/{sessionId}/close', {
-          params: { path: { sessionId } },
+        api.POST('/api/runs/{runId}/close', {
+          params: { path: { runId } },
           body: { observer: by, rating: rating ?? undefined, note },
         }),
       ),
@@ -211,7 +211,7 @@ function Closed({ closed, load, clientId }: ClosedProps) {
       <div className="flex flex-wrap gap-3">
         {!AT_HOME && (
           <>
-            <ButtonLink to={`/sessions/${closed.sessionId}/replay`}>Watch it again</ButtonLink>
+            <ButtonLink to={`/runs/${closed.runId}/replay`}>Watch it again</ButtonLink>
             <ButtonLink to={`/clients/${clientId}/advance`}>See what it means</ButtonLink>
           </>
         )}

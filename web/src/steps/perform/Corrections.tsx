@@ -17,10 +17,10 @@ type Labels = Schemas['Floor']['labels'];
 const SHOWN = /^block\.(phases\[\d+\]\.doneSeconds|effortRating|cramps|prop\.(angle|stack))$/;
 
 /** Every block as it is in the record, each open to a correction; what was there before is kept. */
-export function Corrections({ sessionId, labels }: { sessionId: string; labels: Labels }) {
+export function Corrections({ runId, labels }: { runId: string; labels: Labels }) {
   const blocks = useQuery({
-    queryKey: ['blocks', sessionId],
-    queryFn: () => ask(api.GET('/api/sessions/{sessionId}/blocks', { params: { path: { sessionId } } })),
+    queryKey: ['blocks', runId],
+    queryFn: () => ask(api.GET('/api/runs/{runId}/blocks', { params: { path: { runId } } })),
   });
   const [chosen, choose] = useState<Block | null>(null);
   if (!blocks.data || blocks.data.length === 0) return null;
@@ -42,7 +42,7 @@ export function Corrections({ sessionId, labels }: { sessionId: string; labels: 
       {chosen && (
         <Correction
           key={chosen.blockId}
-          sessionId={sessionId}
+          runId={runId}
           title={title(chosen, labels)}
           block={chosen}
           close={() => choose(null)}
@@ -75,16 +75,16 @@ function saying(b: Block): string {
     .join(' · ');
 }
 
-type CorrectionProps = { sessionId: string; title: string; block: Block; close: () => void };
+type CorrectionProps = { runId: string; title: string; block: Block; close: () => void };
 
-function Correction({ sessionId, title, block, close }: CorrectionProps) {
+function Correction({ runId, title, block, close }: CorrectionProps) {
   const queries = useQueryClient();
   const [now, set] = useState(block);
   const keep = useMutation({
     mutationFn: () =>
       ask(
-        api.POST('/api/sessions/{sessionId}/blocks', {
-          params: { path: { sessionId } },
+        api.POST('/api/runs/{runId}/blocks', {
+          params: { path: { runId } },
           body: { id: newId(), block: now },
         }),
       ),

@@ -31,24 +31,24 @@ const BeforeExtras = lazy(() => import('./studioOnly').then((m) => ({ default: m
  * With what was done on this device beside what the server has. What waits here is asked first: what has gone out since is
  * then among what the server has.
  */
-async function openFloor(sessionId: string): Promise<Schemas['Floor']> {
-  const here = await waitingBlocks(sessionId);
-  const floor = await ask(api.GET('/api/sessions/{sessionId}', { params: { path: { sessionId } } }));
-  if (floor.closed) forgetDone(sessionId);
-  return { ...floor, doneBlocks: [...floor.doneBlocks, ...here, ...doneHere(sessionId)] };
+async function openFloor(runId: string): Promise<Schemas['Floor']> {
+  const here = await waitingBlocks(runId);
+  const floor = await ask(api.GET('/api/runs/{runId}', { params: { path: { runId } } }));
+  if (floor.closed) forgetDone(runId);
+  return { ...floor, doneBlocks: [...floor.doneBlocks, ...here, ...doneHere(runId)] };
 }
 
 export function FloorPage() {
-  const { sessionId = '' } = useParams();
+  const { runId = '' } = useParams();
   const floor = useQuery({
-    queryKey: ['floor', sessionId],
+    queryKey: ['floor', runId],
     staleTime: Infinity,
-    queryFn: () => openFloor(sessionId),
+    queryFn: () => openFloor(runId),
   });
   useDarkScreen();
   if (floor.error) return <p className="p-8 text-2xl">{floor.error.message}</p>;
   if (!floor.data) return <p className="p-8 text-2xl text-soft">Opening the floor…</p>;
-  if (floor.data.closed) return <Navigate to={`/sessions/${sessionId}/close`} replace />;
+  if (floor.data.closed) return <Navigate to={`/runs/${runId}/close`} replace />;
   return <Floor key={floor.data.id} floor={floor.data} />;
 }
 
@@ -73,7 +73,7 @@ function Floor({ floor }: { floor: Schemas['Floor'] }) {
   useFloorKeys({ store, toggle, setSheet, mute, open: sheet !== null });
   useEffect(() => {
     if (!run.finished || sheet !== null) return;
-    void flush().then((all) => all && navigate(`/sessions/${floor.id}/close`));
+    void flush().then((all) => all && navigate(`/runs/${floor.id}/close`));
   }, [run.finished, view.waiting, sheet, navigate, floor.id]);
 
   return (

@@ -210,8 +210,8 @@ function Stop({ store, floor, run, close }: Part & { floor: Schemas['Floor'] }) 
       if (!store.snapshot().run.finished) store.leave((r, now) => Runs.endHere(r, sign.words, now));
       await flush();
       await ask(
-        api.POST('/api/sessions/{sessionId}/close', {
-          params: { path: { sessionId: floor.id } },
+        api.POST('/api/runs/{runId}/close', {
+          params: { path: { runId: floor.id } },
           body: { observer: AT_HOME ? 'CLIENT' : 'COACH', stopSign: sign.sign, stopSide: side, note: '' },
         }),
       );
@@ -241,7 +241,7 @@ function Stop({ store, floor, run, close }: Part & { floor: Schemas['Floor'] }) 
           disabled={!sent}
           onClick={() => {
             close();
-            void navigate(`/sessions/${floor.id}/close`);
+            void navigate(`/runs/${floor.id}/close`);
           }}
         >
           {AT_HOME ? 'Close' : 'To the closing sheet'}

@@ -15,7 +15,7 @@ export function MorningAfter({ floor, closed, morning }: Props) {
       <h2 className="mb-2 text-xl font-bold">The morning after</h2>
       {asked ? (
         <MorningCard
-          sessionId={floor.id}
+          runId={floor.id}
           title={morning ? 'What was it really?' : 'Not answered yet'}
           of={floor.lines.map((l) => l.position).join(', ')}
           endedAt={closed.happenedAt}

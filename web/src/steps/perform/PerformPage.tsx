@@ -10,7 +10,7 @@ import { usePositionName } from '../../shared/ui/useCatalogue';
 import { setUpWords } from './setUp';
 import { StopRules } from './StopRules';
 
-type Session = Schemas['Composition'];
+type Session = Schemas['CurrentSession'];
 type Line = Schemas['CurrentLine'];
 type Day = Schemas['LineDay'];
 
@@ -19,8 +19,8 @@ export function PerformPage() {
   const { clientId = '' } = useParams();
   const path = { params: { path: { clientId } } };
   const sessions = useQuery({
-    queryKey: ['compositions', clientId],
-    queryFn: () => ask(api.GET('/api/clients/{clientId}/compositions', path)),
+    queryKey: ['sessions', clientId],
+    queryFn: () => ask(api.GET('/api/clients/{clientId}/sessions', path)),
   });
   const lines = useQuery({
     queryKey: ['lines', clientId],
@@ -62,20 +62,20 @@ function daysOf(session: Session, days: Day[]): Day[] {
 
 function urgency(session: Session, days: Day[]): number {
   const own = daysOf(session, days);
-  return own.some((d) => d.openSession) ? 2 : own.some((d) => d.due) ? 1 : 0;
+  return own.some((d) => d.openRun) ? 2 : own.some((d) => d.due) ? 1 : 0;
 }
 
 function useStart(clientId: string) {
   const navigate = useNavigate();
   return useMutation({
-    mutationFn: (compositionId: string) =>
+    mutationFn: (sessionId: string) =>
       ask(
-        api.POST('/api/clients/{clientId}/compositions/{compositionId}/sessions', {
-          params: { path: { clientId, compositionId } },
+        api.POST('/api/clients/{clientId}/sessions/{sessionId}/runs', {
+          params: { path: { clientId, sessionId } },
           body: { id: newId() },
         }),
       ),
-    onSuccess: (floor) => navigate(`/sessions/${floor.id}`),
+    onSuccess: (floor) => navigate(`/runs/${floor.id}`),
   });
 }
 
@@ -84,7 +84,7 @@ type ReadyProps = { clientId: string; session: Session; lines: Line[]; days: Day
 function Ready({ clientId, session, lines, days }: ReadyProps) {
   const start = useStart(clientId);
   const own = daysOf(session, days);
-  const open = own.some((d) => d.openSession);
+  const open = own.some((d) => d.openRun);
   const order = session.draft.stations.flatMap((s) => s.lines.map((l) => l.id));
   return (
     <div className="grid gap-8 md:grid-cols-2">
@@ -197,8 +197,8 @@ function Alone({ lines }: { lines: Line[] }) {
   const [id] = useState(newId);
   const start = useMutation({
     mutationFn: (lineId: string) =>
-      ask(api.POST('/api/lines/{lineId}/sessions', { params: { path: { lineId } }, body: { id } })),
-    onSuccess: (floor) => navigate(`/sessions/${floor.id}`),
+      ask(api.POST('/api/lines/{lineId}/runs', { params: { path: { lineId } }, body: { id } })),
+    onSuccess: (floor) => navigate(`/runs/${floor.id}`),
   });
   return (
     <section className="mt-10 max-w-3xl">

@@ -18,17 +18,17 @@ const NEVER = () => () => undefined;
 
 /** A session as it was really run, with what the gauges gave, at one to eight times its speed. */
 export function ReplayPage() {
-  const { sessionId = '' } = useParams();
-  const path = { params: { path: { sessionId } } };
+  const { runId = '' } = useParams();
+  const path = { params: { path: { runId } } };
   const floor = useQuery({
-    queryKey: ['floor-head', sessionId],
-    queryFn: () => ask(api.GET('/api/sessions/{sessionId}', path)),
+    queryKey: ['floor-head', runId],
+    queryFn: () => ask(api.GET('/api/runs/{runId}', path)),
   });
   const blocks = useQuery({
-    queryKey: ['blocks', sessionId],
-    queryFn: () => ask(api.GET('/api/sessions/{sessionId}/blocks', path)),
+    queryKey: ['blocks', runId],
+    queryFn: () => ask(api.GET('/api/runs/{runId}/blocks', path)),
   });
-  const traces = useTraces(sessionId);
+  const traces = useTraces(runId);
   useDarkScreen();
   const error = floor.error ?? blocks.error ?? traces.error;
   if (error) return <p className="p-8 text-2xl">{error.message}</p>;
@@ -82,7 +82,7 @@ function Replay({ floor, blocks, traces }: Props) {
   return (
     <div className="flex min-h-dvh flex-col gap-2 bg-paper px-3 py-2 sm:px-6">
       <header className="flex flex-wrap items-center gap-x-5 text-soft">
-        <Link to={`/sessions/${floor.id}/close`} className="font-semibold text-ink hover:underline">
+        <Link to={`/runs/${floor.id}/close`} className="font-semibold text-ink hover:underline">
           {floor.clientName}: back to the record
         </Link>
         <span>

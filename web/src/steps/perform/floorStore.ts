@@ -22,7 +22,7 @@ export type FloorView = {
 
 /** Runs a session: the clock, the sound, and what is sent. The run changes by the functions of run.ts only. */
 export class FloorStore {
-  private readonly sessionId: string;
+  private readonly runId: string;
   private readonly variants: Schemas['Variant'][];
   private readonly sound = makeSound();
   private readonly listeners = new Set<() => void>();
@@ -33,7 +33,7 @@ export class FloorStore {
   private moment: number;
 
   constructor(floor: Schemas['Floor']) {
-    this.sessionId = floor.id;
+    this.runId = floor.id;
     this.variants = floor.variants;
     this.moment = performance.now();
     this.view = {
@@ -87,7 +87,7 @@ export class FloorStore {
     this.recorder = new Recorder(
       gauges,
       () => this.view.run,
-      (trace) => sendTrace(this.sessionId, trace),
+      (trace) => sendTrace(this.runId, trace),
     );
     gauges.onPeak(this.lifted);
     this.show({ gauges });
@@ -110,7 +110,7 @@ export class FloorStore {
     const before = Runs.current(this.view.run);
     const now = performance.now();
     const run = make(this.view.run, now);
-    if (run.props !== this.view.run.props) keepProps(this.sessionId, run.props);
+    if (run.props !== this.view.run.props) keepProps(this.runId, run.props);
     this.moment = now;
     this.show({ run });
     if (!run.finished && Runs.current(run) !== before) this.announce(Runs.current(run));
@@ -206,7 +206,7 @@ export class FloorStore {
     if (!record) return;
     if (!this.sent.has(blockId)) this.recorder?.end(blockId);
     this.sent.add(blockId);
-    sendBlock(this.sessionId, record);
+    sendBlock(this.runId, record);
   };
 
   private show(part: Partial<FloorView>) {

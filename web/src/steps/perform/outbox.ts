@@ -17,14 +17,14 @@ let sending: Promise<boolean> | null = null;
 let storing: Promise<void> = Promise.resolve();
 
 /** Puts a finished block on its way. It stays on this device until the server has said yes. */
-export function sendBlock(sessionId: string, block: Schemas['BlockRecord']) {
-  rememberDone(sessionId, block.blockId);
-  enqueue({ sessionId, post: { id: newId(), block } });
+export function sendBlock(runId: string, block: Schemas['BlockRecord']) {
+  rememberDone(runId, block.blockId);
+  enqueue({ runId, post: { id: newId(), block } });
 }
 
 /** The same for what a gauge gave over it. */
-export function sendTrace(sessionId: string, trace: Schemas['NewTrace']) {
-  enqueue({ sessionId, trace });
+export function sendTrace(runId: string, trace: Schemas['NewTrace']) {
+  enqueue({ runId, trace });
 }
 
 function enqueue(entry: Entry) {
@@ -108,11 +108,11 @@ async function sendHeld(refused: Entry[]): Promise<boolean> {
 }
 
 async function sendOne(entry: Entry): Promise<{ sent: boolean; away: boolean; words: string }> {
-  const params = { path: { sessionId: entry.sessionId } };
+  const params = { path: { runId: entry.runId } };
   try {
     const { error, response } = await ('trace' in entry
-      ? api.POST('/api/sessions/{sessionId}/traces', { params, body: entry.trace })
-      : api.POST('/api/sessions/{sessionId}/blocks', { params, body: entry.post }));
+      ? api.POST('/api/runs/{runId}/traces', { params, body: entry.trace })
+      : api.POST('/api/runs/{runId}/blocks', { params, body: entry.post }));
     return { sent: response.ok, away: false, words: problem(response.status, error).message };
   } catch {
     return { sent: false, away: true, words: 'No server. The floor goes on; blocks wait on this device.' };

@@ -12,12 +12,12 @@ function deviceId(): string {
 }
 
 /** How many other devices have this session open. Not known while there is no server. */
-export function useOthers(sessionId: string): number {
+export function useOthers(runId: string): number {
   const [others, setOthers] = useState(0);
   useEffect(() => {
-    const path = { params: { path: { sessionId, device: deviceId() } } };
+    const path = { params: { path: { runId, device: deviceId() } } };
     const say = () =>
-      ask(api.PUT('/api/sessions/{sessionId}/devices/{device}', path)).then(
+      ask(api.PUT('/api/runs/{runId}/devices/{device}', path)).then(
         (seen) => setOthers(seen.others),
         () => undefined,
       );
@@ -25,8 +25,8 @@ export function useOthers(sessionId: string): number {
     const timer = setInterval(() => void say(), EVERY_MS);
     return () => {
       clearInterval(timer);
-      void api.DELETE('/api/sessions/{sessionId}/devices/{device}', path).catch(() => undefined);
+      void api.DELETE('/api/runs/{runId}/devices/{device}', path).catch(() => undefined);
     };
-  }, [sessionId]);
+  }, [runId]);
   return others;
 }

@@ -2,7 +2,7 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { Schemas } from '../../shared/api/client';
 
 /** A finished block or its trace on its way, with the id that this device made for it. */
-export type Entry = { sessionId: string } & ({ post: Schemas['NewBlock'] } | { trace: Schemas['NewTrace'] });
+export type Entry = { runId: string } & ({ post: Schemas['NewBlock'] } | { trace: Schemas['NewTrace'] });
 
 interface Device extends DBSchema {
   outbox: { key: number; value: Entry };
@@ -49,11 +49,9 @@ export async function waiting(): Promise<{ key: number; entry: Entry }[]> {
 }
 
 /** Finished blocks of a session that are on this device only. */
-export async function waitingBlocks(sessionId: string): Promise<string[]> {
+export async function waitingBlocks(runId: string): Promise<string[]> {
   const all = await waiting().catch(() => []);
-  return all.flatMap(({ entry }) =>
-    entry.sessionId === sessionId && 'post' in entry ? [entry.post.block.blockId] : [],
-  );
+  return all.flatMap(({ entry }) => (entry.runId === runId && 'post' in entry ? [entry.post.block.blockId] : []));
 }
 
 export async function remove(key: number): Promise<void> {
@@ -63,18 +61,18 @@ export async function remove(key: number): Promise<void> {
 const DONE = 'gradino.done.';
 
 /** Remembers which blocks were done on this device: a floor that is opened again without a server must not ask for them anew. */
-export function rememberDone(sessionId: string, blockId: string) {
+export function rememberDone(runId: string, blockId: string) {
   try {
-    localStorage.setItem(DONE + sessionId, JSON.stringify([...new Set([...doneHere(sessionId), blockId])]));
+    localStorage.setItem(DONE + runId, JSON.stringify([...new Set([...doneHere(runId), blockId])]));
   } catch {
     // A full device has said so already, at the queue.
   }
 }
 
-export function doneHere(sessionId: string): string[] {
-  return JSON.parse(localStorage.getItem(DONE + sessionId) ?? '[]') as string[];
+export function doneHere(runId: string): string[] {
+  return JSON.parse(localStorage.getItem(DONE + runId) ?? '[]') as string[];
 }
 
-export function forgetDone(sessionId: string) {
-  localStorage.removeItem(DONE + sessionId);
+export function forgetDone(runId: string) {
+  localStorage.removeItem(DONE + runId);
 }

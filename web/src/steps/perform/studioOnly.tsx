@@ -25,7 +25,7 @@ export function RecordExtras({ floor, summary }: { floor: Schemas['Floor']; summ
       {closed?.stopSign === undefined && <WarmAfter floor={floor} />}
       {closed && <MorningAfter floor={floor} closed={closed} morning={morning} />}
       <Traces floor={floor} />
-      <Corrections sessionId={floor.id} labels={floor.labels} />
+      <Corrections runId={floor.id} labels={floor.labels} />
     </>
   );
 }

@@ -11,7 +11,7 @@ import { Sheet } from '../../shared/ui/Sheet';
 import { useCatalogue } from '../../shared/ui/useCatalogue';
 import { Fresh } from './compose/ComposePage';
 
-type Session = Schemas['Composition'];
+type Session = Schemas['CurrentSession'];
 type Line = Schemas['CurrentLine'];
 
 /** The program: its sessions and its lines. Who has none yet begins with what is suggested. */
@@ -19,8 +19,8 @@ export function PrescribePage() {
   const { clientId = '' } = useParams();
   const path = { params: { path: { clientId } } };
   const sessions = useQuery({
-    queryKey: ['compositions', clientId],
-    queryFn: () => ask(api.GET('/api/clients/{clientId}/compositions', path)),
+    queryKey: ['sessions', clientId],
+    queryFn: () => ask(api.GET('/api/clients/{clientId}/sessions', path)),
   });
   const lines = useQuery({
     queryKey: ['lines', clientId],
@@ -88,8 +88,8 @@ function Removal({ clientId, session, lines, close }: RemovalProps) {
   const removal = useMutation({
     mutationFn: () =>
       ask(
-        api.DELETE('/api/clients/{clientId}/compositions/{compositionId}', {
-          params: { path: { clientId, compositionId: session.id } },
+        api.DELETE('/api/clients/{clientId}/sessions/{sessionId}', {
+          params: { path: { clientId, sessionId: session.id } },
         }),
       ),
     onSuccess: async () => {

@@ -13,8 +13,8 @@ export function Mornings({ mornings }: { mornings: Schemas['MorningAsked'][] }) 
       )}
       {mornings.map((asked) => (
         <MorningCard
-          key={asked.sessionId}
-          sessionId={asked.sessionId}
+          key={asked.runId}
+          runId={asked.runId}
           title={asked.clientName}
           of={asked.title}
           endedAt={asked.endedAt}

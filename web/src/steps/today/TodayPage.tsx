@@ -80,8 +80,8 @@ function Group({ state, clients }: { state: ClientDay['state']; clients: ClientD
 
 /** The one thing that this client waits for. */
 function next(client: ClientDay): [string, string] {
-  const line = client.lines.find((l) => l.openSession) ?? client.lines[0];
-  if (line?.openSession) return [`/sessions/${line.openSession}`, 'Go on with the session'];
+  const line = client.lines.find((l) => l.openRun) ?? client.lines[0];
+  if (line?.openRun) return [`/runs/${line.openRun}`, 'Go on with the session'];
   if (line?.trouble && client.lines.every((l) => l.waiting === 0)) {
     return [`/clients/${client.id}/prescribe`, 'Prescribe'];
   }

@@ -30,8 +30,8 @@ export function ReferenceSheet({ gauges, floor, reference, close }: Props) {
   const keep = useMutation({
     mutationFn: (all: Samples[]) =>
       ask(
-        api.POST('/api/sessions/{sessionId}/references', {
-          params: { path: { sessionId: floor.id } },
+        api.POST('/api/runs/{runId}/references', {
+          params: { path: { runId: floor.id } },
           body: { id: newId(), line: reference.line, side: reference.side, direction: reference.direction, tries: all },
         }),
       ),

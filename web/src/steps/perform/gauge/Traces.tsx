@@ -9,10 +9,10 @@ const HEIGHT = 120;
 
 type Trace = Schemas['TraceView'];
 
-export function useTraces(sessionId: string) {
+export function useTraces(runId: string) {
   return useQuery({
-    queryKey: ['traces', sessionId],
-    queryFn: () => ask(api.GET('/api/sessions/{sessionId}/traces', { params: { path: { sessionId } } })),
+    queryKey: ['traces', runId],
+    queryFn: () => ask(api.GET('/api/runs/{runId}/traces', { params: { path: { runId } } })),
   });
 }
 

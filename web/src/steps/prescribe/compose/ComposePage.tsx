@@ -8,27 +8,23 @@ import { Composer } from './Composer';
 
 /** A whole session for one client: one that was kept, or a suggestion to begin with. */
 export function ComposePage() {
-  const { clientId = '', compositionId } = useParams();
+  const { clientId = '', sessionId } = useParams();
   return (
     <>
       <ClientHead clientId={clientId} tread="prescribe" />
-      {compositionId ? (
-        <Kept key={compositionId} clientId={clientId} id={compositionId} />
-      ) : (
-        <Fresh clientId={clientId} />
-      )}
+      {sessionId ? <Composed key={sessionId} clientId={clientId} id={sessionId} /> : <Fresh clientId={clientId} />}
     </>
   );
 }
 
-function Kept({ clientId, id }: { clientId: string; id: string }) {
+function Composed({ clientId, id }: { clientId: string; id: string }) {
   const kept = useQuery({
-    queryKey: ['composition', clientId, id],
+    queryKey: ['session', clientId, id],
     staleTime: Infinity,
     queryFn: () =>
       ask(
-        api.GET('/api/clients/{clientId}/compositions/{compositionId}', {
-          params: { path: { clientId, compositionId: id } },
+        api.GET('/api/clients/{clientId}/sessions/{sessionId}', {
+          params: { path: { clientId, sessionId: id } },
         }),
       ),
   });

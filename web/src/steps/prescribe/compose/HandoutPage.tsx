@@ -7,11 +7,11 @@ import { FigureView } from './FigureView';
 
 /** The session in the client's words, to print; the PDF says the same. */
 export function HandoutPage() {
-  const { clientId = '', compositionId = '' } = useParams();
-  const path = { clientId, compositionId };
+  const { clientId = '', sessionId = '' } = useParams();
+  const path = { clientId, sessionId };
   const handout = useQuery({
-    queryKey: ['handout', clientId, compositionId],
-    queryFn: () => ask(api.GET('/api/clients/{clientId}/compositions/{compositionId}/handout', { params: { path } })),
+    queryKey: ['handout', clientId, sessionId],
+    queryFn: () => ask(api.GET('/api/clients/{clientId}/sessions/{sessionId}/handout', { params: { path } })),
   });
   const page = handout.data;
   if (!page) return <Failure error={handout.error} />;
@@ -23,13 +23,13 @@ export function HandoutPage() {
         </Button>
         <a
           className="inline-flex min-h-11 items-center border border-rule bg-card px-4 font-semibold hover:bg-tread"
-          href={`/api/clients/${clientId}/compositions/${compositionId}/handout.pdf`}
+          href={`/api/clients/${clientId}/sessions/${sessionId}/handout.pdf`}
           target="_blank"
           rel="noreferrer"
         >
           As PDF
         </a>
-        <Link className="underline" to={`/clients/${clientId}/compose/${compositionId}`}>
+        <Link className="underline" to={`/clients/${clientId}/compose/${sessionId}`}>
           Back to the score
         </Link>
       </div>

@@ -10,14 +10,14 @@ export function useKeep(clientId: string, id: string, name: string) {
   return useMutation({
     mutationFn: (draft: Draft) =>
       ask(
-        api.PUT('/api/clients/{clientId}/compositions/{compositionId}', {
-          params: { path: { clientId, compositionId: id } },
+        api.PUT('/api/clients/{clientId}/sessions/{sessionId}', {
+          params: { path: { clientId, sessionId: id } },
           body: { name, draft },
         }),
       ),
     onSuccess: async (kept) => {
-      queries.setQueryData(['composition', clientId, id], kept);
-      await queries.invalidateQueries({ queryKey: ['compositions', clientId] });
+      queries.setQueryData(['session', clientId, id], kept);
+      await queries.invalidateQueries({ queryKey: ['sessions', clientId] });
       await navigate(`/clients/${clientId}/compose/${id}`, { replace: true });
     },
   });

@@ -73,8 +73,7 @@ final class ComposeBench {
             server.visitor().signIn();
             ServerBench.upload(server.visitor(), "clients.csv", ServerBench.clients());
             var figures = new ArrayList<>(previews(server, log));
-            server.visitor()
-                    .put("/api/clients/c/compositions/hour", "{\"name\":\"Hour\",\"draft\":%s}".formatted(hour(0)));
+            server.visitor().put("/api/clients/c/sessions/hour", "{\"name\":\"Hour\",\"draft\":%s}".formatted(hour(0)));
             figures.add(pdf(server));
             figures.add(key(server));
             return figures;
@@ -119,7 +118,7 @@ final class ComposeBench {
         var times = new ArrayList<Double>();
         for (int run = 0; run < 5; run++) {
             long before = System.nanoTime();
-            var answer = server.visitor().get("/api/clients/c/compositions/hour/handout.pdf");
+            var answer = server.visitor().get("/api/clients/c/sessions/hour/handout.pdf");
             times.add((System.nanoTime() - before) / 1e9);
             if (!new String(answer.body(), 0, 4, StandardCharsets.ISO_8859_1).equals("%PDF")) {
                 throw new IllegalStateException("no PDF");

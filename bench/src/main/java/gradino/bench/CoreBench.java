@@ -30,7 +30,7 @@ import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.Method;
 import gradino.core.prescribe.PhaseKind;
 import gradino.core.prescribe.Plan;
-import gradino.core.prescribe.SidePlan;
+import gradino.core.prescribe.SideOrder;
 import gradino.core.prescribe.Timeline;
 import gradino.core.prescribe.Totals;
 import gradino.core.quantity.Degrees;
@@ -153,7 +153,7 @@ final class CoreBench {
                 "hip-internal-rotation",
                 "prone-knee-bent",
                 Method.RAMP_BOTH_WAYS,
-                SidePlan.ONE_AFTER_OTHER,
+                SideOrder.ONE_AFTER_OTHER,
                 Side.LEFT,
                 20,
                 20,

@@ -50,14 +50,14 @@ final class FloorBench {
     /** As three tries would have left it on every side and direction: 100 % is 220 N. */
     private static final String REFERENCES = """
             async (session) => {
-              const floor = await (await fetch('/api/sessions/' + session)).json();
+              const floor = await (await fetch('/api/runs/' + session)).json();
               const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)[1]);
               for (const { line, side, direction } of floor.references) {
                 const tries = [0, 1, 2].map((t) => ({
                   millis: Array.from({ length: 201 }, (_, i) => t * 35000 + 20 * i),
                   tenths: Array.from({ length: 201 }, () => 2200),
                 }));
-                const answer = await fetch(`/api/sessions/${session}/references`, {
+                const answer = await fetch(`/api/runs/${session}/references`, {
                   method: 'POST',
                   headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
                   body: JSON.stringify({ id: `bench-${side}-${direction}`, line, side, direction, tries }),
@@ -101,7 +101,7 @@ final class FloorBench {
         page.navigate(address + "/clients/demo-waller/perform");
         page.getByText("Maren Coyle, owner").click();
         page.getByText("Open the floor").first().click();
-        page.waitForURL("**/sessions/*");
+        page.waitForURL("**/runs/*");
         page.evaluate(REFERENCES, page.url().substring(page.url().lastIndexOf('/') + 1));
         page.reload();
         page.getByText("Connect two force gauges").click();

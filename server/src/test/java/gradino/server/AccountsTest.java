@@ -108,7 +108,7 @@ public class AccountsTest {
         for (var pair : new String[][] {
             {"/api/clients/" + Scene.CLIENT, "/api/clients/nobody"},
             {"/api/lines/" + Scene.LINE, "/api/lines/none"},
-            {"/api/sessions/coach-session/summary", "/api/sessions/none/summary"},
+            {"/api/runs/coach-session/summary", "/api/runs/none/summary"},
         }) {
             var there = other.get(pair[0]);
             var notThere = other.get(pair[1]);
@@ -251,7 +251,7 @@ public class AccountsTest {
                 .contains(
                         "Somebody assistant SAW /api/clients/{clientId}/ranges",
                         "Somebody coach CHANGED /api/clients/{clientId}/measurements",
-                        "Somebody coach CHANGED /api/clients/{clientId}/compositions/{compositionId}/sessions")
+                        "Somebody coach CHANGED /api/clients/{clientId}/sessions/{sessionId}/runs")
                 .noneMatch(s -> s.startsWith("Somebody other SAW"));
         assertThat(entries.at("/0/clientName").asString()).isEqualTo("Perrin Vale");
     }

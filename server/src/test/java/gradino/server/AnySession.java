@@ -47,7 +47,7 @@ public final class AnySession {
         for (int i = 0; i + 1 < replace.length; i += 2) {
             all = all.replace(replace[i], replace[i + 1]);
         }
-        var answer = server.put("/api/clients/" + Scene.CLIENT + "/compositions/" + id, DRAFT.formatted(all));
+        var answer = server.put("/api/clients/" + Scene.CLIENT + "/sessions/" + id, DRAFT.formatted(all));
         assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
     }
 

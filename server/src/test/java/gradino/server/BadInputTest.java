@@ -148,7 +148,7 @@ public class BadInputTest {
             "/api/clients/nobody/measurements",
             "/api/clients/nobody/day",
             "/api/lines/none",
-            "/api/sessions/none",
+            "/api/runs/none",
             "/api/lines/none/proposals",
             "/api/exchange/files/secrets.csv"
         }) {
@@ -190,14 +190,14 @@ public class BadInputTest {
                 "",
                 "{\"kind\":\"CIRCLE_ONE_WAY\",\"plannedSeconds\":6,\"doneSeconds\":6}");
         for (int n = 0; n < 5; n++) {
-            assertThat(server.post("/api/sessions/once/blocks", good).status()).isEqualTo(204);
+            assertThat(server.post("/api/runs/once/blocks", good).status()).isEqualTo(204);
         }
-        assertThat(server.get("/api/sessions/once").body().path("doneBlocks").size())
+        assertThat(server.get("/api/runs/once").body().path("doneBlocks").size())
                 .isEqualTo(1);
         var foreign = Scene.block("r2", "l1-left-99-press", phase, "", "");
-        assertThat(server.post("/api/sessions/once/blocks", foreign).codes()).containsExactly("unknown-block");
+        assertThat(server.post("/api/runs/once/blocks", foreign).codes()).containsExactly("unknown-block");
         var negative = good.replace("\"doneSeconds\":6", "\"doneSeconds\":-6").replace("r1", "r3");
-        assertThat(server.post("/api/sessions/once/blocks", negative).codes()).containsExactly("out-of-bounds");
+        assertThat(server.post("/api/runs/once/blocks", negative).codes()).containsExactly("out-of-bounds");
     }
 
     @Test

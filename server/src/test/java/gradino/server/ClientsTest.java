@@ -113,8 +113,7 @@ public class ClientsTest {
 
     @Test
     public void everyDeepLinkIsServedAndAssetsAreKeptForAYear() throws Exception {
-        for (var path :
-                new String[] {"/", "/clients/x", "/clients/x/measure", "/sessions/s", "/sessions/s/close", "/studio"}) {
+        for (var path : new String[] {"/", "/clients/x", "/clients/x/measure", "/runs/s", "/runs/s/close", "/studio"}) {
             var page = page(path);
             assertThat(page.statusCode()).as(path).isEqualTo(200);
             assertThat(page.body()).contains("<div id=\"root\">");

@@ -94,7 +94,7 @@ public class ComposeTest {
     public void anEmptySessionPreviewsAsNothingAndIsNotKept() {
         var empty = "{\"warmUp\":[],\"stations\":[]}";
         assertThat(server.post(ROWER + "/score/preview", empty).status()).isEqualTo(200);
-        assertThat(server.put(ROWER + "/compositions/e", "{\"name\":\"Empty\",\"draft\":" + empty + "}")
+        assertThat(server.put(ROWER + "/sessions/e", "{\"name\":\"Empty\",\"draft\":" + empty + "}")
                         .codes())
                 .containsExactly("empty");
     }
@@ -122,24 +122,24 @@ public class ComposeTest {
                         .valueStream()
                         .map(f -> f.path("code").asString()))
                 .contains("effort-cap");
-        var kept = server.put(BELLS + "/compositions/hard", "{\"name\":\"Hard\",\"draft\":%s}".formatted(hard));
+        var kept = server.put(BELLS + "/sessions/hard", "{\"name\":\"Hard\",\"draft\":%s}".formatted(hard));
         assertThat(kept.status()).isEqualTo(422);
         assertThat(kept.codes()).contains("effort-cap");
-        assertThat(server.get(BELLS + "/compositions").body().size()).isEqualTo(1);
+        assertThat(server.get(BELLS + "/sessions").body().size()).isEqualTo(1);
     }
 
     @Test
     public void aSessionIsKeptInVersionsAndHandedOutAsAPdfWithRealText() throws IOException {
         var draft = suggestion(ROWER).path("draft");
         var body = "{\"name\":\"Mondays\",\"draft\":%s}".formatted(draft);
-        assertThat(server.put(ROWER + "/compositions/m", body).status()).isEqualTo(200);
-        assertThat(server.put(ROWER + "/compositions/m", body.replace("Mondays", "Tuesdays"))
+        assertThat(server.put(ROWER + "/sessions/m", body).status()).isEqualTo(200);
+        assertThat(server.put(ROWER + "/sessions/m", body.replace("Mondays", "Tuesdays"))
                         .status())
                 .isEqualTo(200);
-        assertThat(server.get(ROWER + "/compositions").body().size()).isEqualTo(2);
-        assertThat(server.get(ROWER + "/compositions/m").body().path("name").asString())
+        assertThat(server.get(ROWER + "/sessions").body().size()).isEqualTo(2);
+        assertThat(server.get(ROWER + "/sessions/m").body().path("name").asString())
                 .isEqualTo("Tuesdays");
-        try (var pdf = Loader.loadPDF(server.bytes(ROWER + "/compositions/m/handout.pdf"))) {
+        try (var pdf = Loader.loadPDF(server.bytes(ROWER + "/sessions/m/handout.pdf"))) {
             var text = new PDFTextStripper().getText(pdf);
             assertThat(text).contains("Tuesdays", "Stop at once for", "numbness", "Press 20 %", "does not diagnose");
             for (var font : pdf.getPage(0).getResources().getFontNames()) {
@@ -147,7 +147,7 @@ public class ComposeTest {
                         .isTrue();
             }
         }
-        assertThat(server.get(BELLS + "/compositions/m").status()).isEqualTo(404);
+        assertThat(server.get(BELLS + "/sessions/m").status()).isEqualTo(404);
     }
 
     @Test
@@ -224,13 +224,13 @@ public class ComposeTest {
     @Test
     public void theHandoutSaysOnThePageWhatThePdfSays() {
         var draft = suggestion(ROWER).path("draft");
-        server.put(ROWER + "/compositions/p", "{\"name\":\"Paper\",\"draft\":%s}".formatted(draft));
-        var page = server.get(ROWER + "/compositions/p/handout").body();
+        server.put(ROWER + "/sessions/p", "{\"name\":\"Paper\",\"draft\":%s}".formatted(draft));
+        var page = server.get(ROWER + "/sessions/p/handout").body();
         assertThat(page.path("title").asString()).isEqualTo("Paper");
         assertThat(page.path("stopSigns").size()).isGreaterThan(5);
         assertThat(page.at("/lines/0/doses/0/blocks").size()).isPositive();
         assertThat(page.at("/lines/0/figures/0/figure/seenFrom").asString()).isEqualTo("the feet");
-        assertThat(server.get(ROWER + "/compositions/none/handout").status()).isEqualTo(404);
+        assertThat(server.get(ROWER + "/sessions/none/handout").status()).isEqualTo(404);
     }
 
     @Test

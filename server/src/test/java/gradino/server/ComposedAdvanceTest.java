@@ -73,7 +73,7 @@ public class ComposedAdvanceTest {
         assertThat(decide("d1", "LEFT", "ACCEPTED", "").status()).isEqualTo(200);
         assertThat(contract("left")).isEqualTo(6);
         assertThat(contract("right")).isEqualTo(5);
-        var floor = server.post(SESSION + "/sessions", "{\"id\":\"r3\"}").body();
+        var floor = server.post(SESSION + "/runs", "{\"id\":\"r3\"}").body();
         assertThat(floor.at("/timeline/phases")
                         .valueStream()
                         .filter(p -> p.path("blockId").asString().startsWith("l1-left-contract-relax"))
@@ -92,7 +92,7 @@ public class ComposedAdvanceTest {
         assertThat(contract("left")).isEqualTo(5);
         decide("d2", "LEFT", "ACCEPTED", "");
         server.clock.move(Duration.ofHours(1));
-        server.post(SESSION + "/sessions", "{\"id\":\"r3\"}");
+        server.post(SESSION + "/runs", "{\"id\":\"r3\"}");
         assertThat(server.me()
                         .delete("/api/lines/" + lineId() + "/decisions/d2")
                         .status())
@@ -158,8 +158,8 @@ public class ComposedAdvanceTest {
         var line = (ObjectNode) server.get(SESSION).body().at("/draft/stations/0/lines/0");
         scene.client("stranger");
         var body = server.get(SESSION).body().path("draft");
-        var theirs = server.put(
-                "/api/clients/stranger/compositions/theirs", "{\"name\":\"Mine\",\"draft\":%s}".formatted(body));
+        var theirs =
+                server.put("/api/clients/stranger/sessions/theirs", "{\"name\":\"Mine\",\"draft\":%s}".formatted(body));
         assertThat(theirs.codes()).contains("not-theirs");
         assertThat(theirs.paths()).contains("stations[0].lines[0].id");
         assertThat(scene.keep(line.deepCopy().put("position", "seated-90-90-rear"))
@@ -177,7 +177,7 @@ public class ComposedAdvanceTest {
     @Test
     public void painInTheSessionTakesItsLineDown() {
         scene.cleanRun("r1");
-        var floor = server.post(SESSION + "/sessions", "{\"id\":\"r2\"}").body();
+        var floor = server.post(SESSION + "/runs", "{\"id\":\"r2\"}").body();
         scene.doAll(floor);
         var first = floor.at("/timeline/phases")
                 .valueStream()
@@ -192,7 +192,7 @@ public class ComposedAdvanceTest {
                         "{\"kind\":\"%s\",\"plannedSeconds\":5,\"doneSeconds\":5}"
                                 .formatted(first.path("kind").asString()))
                 .replace("\"pains\":[]", "\"pains\":[{\"score\":6,\"kind\":\"WHILE_CONTRACTING\",\"where\":\"hip\"}]");
-        assertThat(server.post("/api/sessions/r2/blocks", hurt).status()).isEqualTo(204);
+        assertThat(server.post("/api/runs/r2/blocks", hurt).status()).isEqualTo(204);
         scene.close("r2");
         assertThat(proposal("left").path("verdict").asString()).isEqualTo("STEP_DOWN");
         assertThat(proposal("right").path("verdict").asString()).isEqualTo("STAY");

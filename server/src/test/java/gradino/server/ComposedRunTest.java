@@ -28,7 +28,7 @@ public class ComposedRunTest {
     }
 
     private TestServer.Answer open(String id) {
-        return server.post(CLIENT + "/compositions/all/sessions", "{\"id\":\"" + id + "\"}");
+        return server.post(CLIENT + "/sessions/all/runs", "{\"id\":\"" + id + "\"}");
     }
 
     private static List<JsonNode> firstPhases(JsonNode floor) {
@@ -63,7 +63,7 @@ public class ComposedRunTest {
         assertThat(floor.path("title").asString()).isEqualTo("Every block");
         assertThat(floor.at("/lines/0/faults").size()).isPositive();
         scene.doAll(floor);
-        var closed = server.post("/api/sessions/r1/close", "{\"observer\":\"COACH\",\"rating\":6,\"note\":\"\"}");
+        var closed = server.post("/api/runs/r1/close", "{\"observer\":\"COACH\",\"rating\":6,\"note\":\"\"}");
         assertThat(closed.status()).as(closed.body().toString()).isEqualTo(200);
         for (var side : new String[] {"left", "right"}) {
             assertThat(closed.body().at("/sides/" + side + "/ratio").asDouble()).isEqualTo(1);
@@ -81,15 +81,14 @@ public class ComposedRunTest {
     @Test
     public void whatWasLeftOutIsSaidForTheSideAndForBothWhenItWasInTheMiddle() {
         var floor = open("r1").body();
-        var closed = server.post("/api/sessions/r1/close", "{\"observer\":\"COACH\",\"note\":\"\"}")
+        var closed = server.post("/api/runs/r1/close", "{\"observer\":\"COACH\",\"note\":\"\"}")
                 .body();
         assertThat(closed.at("/sides/left/left").size())
                 .isEqualTo(closed.at("/sides/right/left").size());
         assertThat(closed.at("/sides/left/left").valueStream().map(JsonNode::asString))
                 .contains("rotation: not done", "set 1 press: not done");
         assertThat(closed.at("/sides/left/ratio").asDouble()).isZero();
-        assertThat(server.get("/api/sessions/r1").body().path("closed").asBoolean())
-                .isTrue();
+        assertThat(server.get("/api/runs/r1").body().path("closed").asBoolean()).isTrue();
         assertThat(floor.path("closed").asBoolean()).isFalse();
     }
 
@@ -108,11 +107,11 @@ public class ComposedRunTest {
         var floor = open("r1").body();
         var block = done(floor, firstPhases(floor).get(0), "once");
         for (int i = 0; i < 5; i++) {
-            assertThat(server.post("/api/sessions/r1/blocks", block).status()).isEqualTo(204);
+            assertThat(server.post("/api/runs/r1/blocks", block).status()).isEqualTo(204);
         }
         var csv = new String(server.bytes("/api/exchange/files/blocks.csv"), StandardCharsets.UTF_8);
         assertThat(csv.split("once,r1", -1)).hasSize(2);
-        assertThat(server.post("/api/sessions/r1/blocks", block.replace("l0-midline-rotation", "l0-midline-rotation-9"))
+        assertThat(server.post("/api/runs/r1/blocks", block.replace("l0-midline-rotation", "l0-midline-rotation-9"))
                         .codes())
                 .containsExactly("unknown-block");
     }
@@ -121,7 +120,7 @@ public class ComposedRunTest {
     public void aStopSignHoldsBackEverythingUntilItIsClearedInWriting() {
         open("r1");
         var stop = "{\"observer\":\"COACH\",\"stopSign\":\"SHARP_PAIN\",\"stopSide\":\"LEFT\",\"note\":\"\"}";
-        assertThat(server.post("/api/sessions/r1/close", stop).status()).isEqualTo(200);
+        assertThat(server.post("/api/runs/r1/close", stop).status()).isEqualTo(200);
         server.clock.move(java.time.Duration.ofDays(1));
         assertThat(open("r2").codes()).containsExactly("stop-sign");
         assertThat(scene.open("line-session").codes()).contains("stop-sign");
@@ -139,12 +138,12 @@ public class ComposedRunTest {
     @Test
     public void aRunTravelsWithItsBlocks() {
         scene.doAll(open("r1").body());
-        server.post("/api/sessions/r1/close", "{\"observer\":\"CLIENT\",\"rating\":4,\"note\":\"fine\"}");
+        server.post("/api/runs/r1/close", "{\"observer\":\"CLIENT\",\"rating\":4,\"note\":\"fine\"}");
         try (var copy = TestServer.empty()) {
             var answer = copy.upload("gradino.zip", server.bytes("/api/exchange/gradino.zip"));
             assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
-            assertThat(copy.get("/api/sessions/r1/summary").body())
-                    .isEqualTo(server.get("/api/sessions/r1/summary").body());
+            assertThat(copy.get("/api/runs/r1/summary").body())
+                    .isEqualTo(server.get("/api/runs/r1/summary").body());
             assertThat(new String(copy.bytes("/api/exchange/files/runs.csv"), StandardCharsets.UTF_8))
                     .isEqualTo(new String(server.bytes("/api/exchange/files/runs.csv"), StandardCharsets.UTF_8));
         }

@@ -21,7 +21,7 @@ import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.Method;
 import gradino.core.prescribe.Plan;
-import gradino.core.prescribe.SidePlan;
+import gradino.core.prescribe.SideOrder;
 import gradino.core.prescribe.Timeline;
 import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
@@ -44,7 +44,7 @@ public class CoreJsonTest {
             "hip-internal-rotation",
             "prone-knee-bent",
             Method.RAMP_BOTH_WAYS,
-            SidePlan.ONE_AFTER_OTHER,
+            SideOrder.ONE_AFTER_OTHER,
             Side.RIGHT,
             20,
             20,

@@ -63,7 +63,7 @@ public class EachLineTest {
                         .status())
                 .isEqualTo(200);
         assertThat(fine("/api/backtests/ours").path("unjudged").asInt()).isEqualTo(1);
-        for (var path : List.of("/day", "/lines", "/compositions", "/ranges", "/score/suggestion")) {
+        for (var path : List.of("/day", "/lines", "/sessions", "/ranges", "/score/suggestion")) {
             fine(CLIENT + path);
         }
         scene.composedLine("hip-internal-rotation", "prone-knee-bent", "hands-off");

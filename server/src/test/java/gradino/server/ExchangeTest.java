@@ -32,7 +32,7 @@ public class ExchangeTest {
         var draft = lived.get(ROWER + "/score/suggestion").body().path("draft");
         for (var name : new String[] {"Mondays", "Tuesdays"}) {
             var body = "{\"name\":\"%s\",\"draft\":%s}".formatted(name, draft);
-            assertThat(lived.put(ROWER + "/compositions/m", body).status()).isEqualTo(200);
+            assertThat(lived.put(ROWER + "/sessions/m", body).status()).isEqualTo(200);
             lived.clock.move(Duration.ofMinutes(1));
             copy.clock.move(Duration.ofMinutes(1));
         }
@@ -99,7 +99,7 @@ public class ExchangeTest {
 
     @Test(dependsOnMethods = "anImportedHistoryIsTheLivedOne")
     public void composedSessionsAndOwnMethodsTravelAndKeepTheRestrictions() throws IOException {
-        assertThat(copy.get(ROWER + "/compositions/m").body().path("name").asString())
+        assertThat(copy.get(ROWER + "/sessions/m").body().path("name").asString())
                 .isEqualTo("Tuesdays");
         assertThat(copy.get("/api/methods")
                         .body()

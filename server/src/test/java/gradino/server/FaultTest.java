@@ -49,7 +49,7 @@ public class FaultTest {
                     .formatted(phase.path("kind").asString(), n % 60);
             try {
                 var answer = caller.post(
-                        "/api/sessions/killed/blocks",
+                        "/api/runs/killed/blocks",
                         Scene.block("k" + n, phase.path("blockId").asString(), phase, "", phases));
                 if (answer.status() == 204) {
                     saidYes.put("k" + n, n % 60);
@@ -72,7 +72,7 @@ public class FaultTest {
         try (var server = new ServerProcess(RunningServer.directory(RunningServer.Data.DEMO))) {
             var caller = new Caller(server.port);
             caller.signIn("maren", "lantern quay studio");
-            var floor = caller.post("/api/lines/demo-waller-line/sessions", "{\"id\":\"killed\"}")
+            var floor = caller.post("/api/lines/demo-waller-line/runs", "{\"id\":\"killed\"}")
                     .body();
             var phase = floor.at("/timeline/phases")
                     .valueStream()

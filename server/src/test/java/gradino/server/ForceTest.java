@@ -49,7 +49,7 @@ public class ForceTest {
         var tries = IntStream.range(0, 3)
                 .mapToObj(i -> samples(i * (4000 + restMillis), 4 * HERTZ + 1, n -> n < 40 ? 1000 : 2000))
                 .collect(Collectors.joining(","));
-        return server.post("/api/sessions/s5/references", """
+        return server.post("/api/runs/s5/references", """
                 {"id":"ref-%s-%s","line":"lamplighter-line","side":"%s","direction":"%s","tries":[%s]}
                 """.formatted(side, direction, side, direction, tries));
     }
@@ -118,7 +118,7 @@ public class ForceTest {
         assertThat(known.body().path("newtons").asDouble()).isCloseTo(200, within(1e-6));
         assertThat(reference("LEFT", "PRESS", 31_000).status()).isEqualTo(200);
         new Scene(server).close("s5");
-        var load = server.get("/api/sessions/s5/summary").body().path("load");
+        var load = server.get("/api/runs/s5/summary").body().path("load");
         assertThat(load.path("referenceMinutes").asDouble()).isPositive();
         assertThat(load.path("minutes").asDouble())
                 .isEqualTo(load.path("referenceMinutes").asDouble());
@@ -130,9 +130,9 @@ public class ForceTest {
                 .sum();
         var trace = press(floor, "t1", samples(0, seconds * HERTZ, i -> asked.applyAsInt(i) + 80));
         for (int i = 0; i < 5; i++) {
-            assertThat(server.post("/api/sessions/s5/traces", trace).status()).isEqualTo(204);
+            assertThat(server.post("/api/runs/s5/traces", trace).status()).isEqualTo(204);
         }
-        var traces = server.get("/api/sessions/s5/traces").body();
+        var traces = server.get("/api/runs/s5/traces").body();
         assertThat(traces.size()).isEqualTo(1);
         // 8 N over at 100 % = 200 N is 4 points.
         assertThat(traces.at("/0/analysis/rmse").asDouble()).isCloseTo(4, within(1e-6));
@@ -151,8 +151,7 @@ public class ForceTest {
                 .sum();
         var half = asked(floor);
         server.post(
-                "/api/sessions/s5/traces",
-                press(floor, "t1", samples(0, seconds * HERTZ, i -> half.applyAsInt(i) / 2)));
+                "/api/runs/s5/traces", press(floor, "t1", samples(0, seconds * HERTZ, i -> half.applyAsInt(i) / 2)));
         scene.close("s5");
         server.clock.move(java.time.Duration.ofHours(20));
         scene.morning("s5");
@@ -166,7 +165,7 @@ public class ForceTest {
     public void referencesAndTracesGoOutAndComeInAgain() throws Exception {
         var floor = fifth();
         reference("LEFT", "PRESS", 31_000);
-        server.post("/api/sessions/s5/traces", press(floor, "t1", samples(0, 900, i -> 700 + i % 7)));
+        server.post("/api/runs/s5/traces", press(floor, "t1", samples(0, 900, i -> 700 + i % 7)));
         var out = server.me()
                 .send(server.me().request("/api/exchange/gradino.zip"), BodyHandlers.ofByteArray())
                 .body();
@@ -174,10 +173,10 @@ public class ForceTest {
             other.clock.move(java.time.Duration.ofDays(10));
             var came = other.me().upload("gradino.zip", out);
             assertThat(came.status()).as(came.body().toString()).isEqualTo(200);
-            var traces = other.get("/api/sessions/s5/traces").body();
-            assertThat(traces).isEqualTo(server.get("/api/sessions/s5/traces").body());
+            var traces = other.get("/api/runs/s5/traces").body();
+            assertThat(traces).isEqualTo(server.get("/api/runs/s5/traces").body());
             assertThat(traces.at("/0/analysis/rmse").asDouble()).isPositive();
-            assertThat(referenceOf(other.get("/api/sessions/s5").body(), "LEFT", "PRESS")
+            assertThat(referenceOf(other.get("/api/runs/s5").body(), "LEFT", "PRESS")
                             .path("newtons")
                             .asDouble())
                     .isCloseTo(200, within(1e-6));
@@ -187,10 +186,10 @@ public class ForceTest {
     @Test
     public void withoutAReferenceTheForceIsKeptAndNothingIsSaidInPercent() {
         var floor = fifth();
-        assertThat(server.post("/api/sessions/s5/traces", press(floor, "t1", samples(0, 500, i -> 900)))
+        assertThat(server.post("/api/runs/s5/traces", press(floor, "t1", samples(0, 500, i -> 900)))
                         .status())
                 .isEqualTo(204);
-        var traces = server.get("/api/sessions/s5/traces").body();
+        var traces = server.get("/api/runs/s5/traces").body();
         assertThat(traces.at("/0/analysis").isMissingNode()).isTrue();
         assertThat(traces.at("/0/points/0/newtons").asDouble()).isCloseTo(90, within(1e-9));
     }
@@ -201,7 +200,7 @@ public class ForceTest {
         reference("LEFT", "PRESS", 31_000);
         server.clock.move(java.time.Duration.ofDays(29));
         server.me().signIn("hollis", TestServer.PASSWORD);
-        var floor = server.get("/api/sessions/s5").body();
+        var floor = server.get("/api/runs/s5").body();
         assertThat(referenceOf(floor, "LEFT", "PRESS").has("newtons")).isFalse();
         assertThat(referenceOf(floor, "LEFT", "PRESS").path("why").asString()).contains("29 days");
     }
@@ -219,17 +218,15 @@ public class ForceTest {
     @Test(dataProvider = "badTraces")
     public void aTraceThatCannotBeIsSaidAndNotKept(String samples, String code) {
         var floor = scene.open("s5").body();
-        assertThat(server.post("/api/sessions/s5/traces", press(floor, "t", samples))
+        assertThat(server.post("/api/runs/s5/traces", press(floor, "t", samples))
                         .codes())
                 .containsExactly(code);
-        assertThat(server.post("/api/sessions/s5/traces", press(floor, "t", "{\"millis\":[0,20],\"tenths\":[1]}"))
+        assertThat(server.post("/api/runs/s5/traces", press(floor, "t", "{\"millis\":[0,20],\"tenths\":[1]}"))
                         .status())
                 .isEqualTo(422);
-        assertThat(server.post(
-                                "/api/sessions/s5/traces",
-                                press(floor, "t", "{\"millis\":[0,20],\"tenths\":[\"NaN\",1]}"))
+        assertThat(server.post("/api/runs/s5/traces", press(floor, "t", "{\"millis\":[0,20],\"tenths\":[\"NaN\",1]}"))
                         .status())
                 .isIn(400, 422);
-        assertThat(server.get("/api/sessions/s5/traces").body().size()).isZero();
+        assertThat(server.get("/api/runs/s5/traces").body().size()).isZero();
     }
 }

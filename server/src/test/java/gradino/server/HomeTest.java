@@ -83,10 +83,10 @@ public class HomeTest {
         var floor = scene.open("h1");
         assertThat(floor.status()).as(floor.body().toString()).isEqualTo(200);
         scene.doAll(floor.body());
-        assertThat(home.post("/api/sessions/h1/close", "{\"observer\":\"COACH\",\"note\":\"\"}")
+        assertThat(home.post("/api/runs/h1/close", "{\"observer\":\"COACH\",\"note\":\"\"}")
                         .codes())
                 .containsExactly("at-home");
-        assertThat(home.post("/api/sessions/h1/close", "{\"observer\":\"CLIENT\",\"rating\":4,\"note\":\"\"}")
+        assertThat(home.post("/api/runs/h1/close", "{\"observer\":\"CLIENT\",\"rating\":4,\"note\":\"\"}")
                         .status())
                 .isEqualTo(200);
         server.clock.move(Duration.ofHours(20));
@@ -223,9 +223,9 @@ public class HomeTest {
         assertThat(open)
                 .containsExactlyInAnyOrderElementsOf(List.of(
                         "/api/clients/{clientId}/day",
-                        "/api/sessions/{sessionId}",
-                        "/api/sessions/{sessionId}/blocks",
-                        "/api/sessions/{sessionId}/summary"));
+                        "/api/runs/{runId}",
+                        "/api/runs/{runId}/blocks",
+                        "/api/runs/{runId}/summary"));
         assertThat(home.post(
                                 "/api/clients/" + Scene.CLIENT + "/measurements",
                                 Scene.measurement("m", "LEFT", "PASSIVE", "30"))

@@ -66,21 +66,21 @@ public class KeptLinesTest {
         return new Object[][] {
             after("a session and its morning", true, (server, scene) -> scene.cleanSession("s3")),
             after("a correction of a block", true, (server, scene) -> {
-                var block = server.get("/api/sessions/s2/blocks")
+                var block = server.get("/api/runs/s2/blocks")
                         .body()
                         .valueStream()
                         .filter(b -> b.path("blockId").asString().equals("l1-left-1-press"))
                         .findFirst()
                         .orElseThrow();
                 fine(server.post(
-                        "/api/sessions/s2/blocks",
+                        "/api/runs/s2/blocks",
                         BLOCK.formatted(block.toString().replace("\"effortRating\":5", "\"effortRating\":9"))));
             }),
             after(
                     "a corrected morning",
                     true,
                     (server, scene) -> fine(server.post(
-                            "/api/sessions/s2/morning", "{\"id\":\"again\",\"settled\":false,\"soreness\":7}"))),
+                            "/api/runs/s2/morning", "{\"id\":\"again\",\"settled\":false,\"soreness\":7}"))),
             after("a reading", true, (server, scene) -> scene.measured(20, 18)),
             after("a restriction", true, (server, scene) -> fine(scene.restrict("r", "EFFORT_CAP", 40))),
             after(
@@ -120,7 +120,7 @@ public class KeptLinesTest {
             after("a composed session", true, (server, scene) -> AnySession.everyBlock(server.me(), "all")),
             after("a run of a composed session", true, (server, scene) -> {
                 AnySession.everyBlock(server.me(), "all");
-                var path = "/api/clients/" + Scene.CLIENT + "/compositions/all/sessions";
+                var path = "/api/clients/" + Scene.CLIENT + "/sessions/all/runs";
                 scene.doAll(fine(server.post(path, "{\"id\":\"run\"}")).body());
                 scene.close("run");
             }),

@@ -115,7 +115,7 @@ public class LoopTest {
         scene.client().measured(36, 30).prescribed();
         scene.open("s1");
         server.post(
-                "/api/sessions/s1/close",
+                "/api/runs/s1/close",
                 "{\"observer\":\"COACH\",\"stopSign\":\"NUMBNESS_TINGLING_WEAKNESS\",\"stopSide\":\"LEFT\",\"note\":\"\"}");
         assertThat(scene.proposal("right").at("/proposal/verdict").asString()).isEqualTo("STOP_AND_REFER");
         var refused = scene.open("s2");

@@ -35,7 +35,7 @@ public class QueueTest {
     }
 
     private static List<String> standings(List<JsonNode> queue) {
-        return queue.stream().map(w -> w.path("standing").asString()).toList();
+        return queue.stream().map(w -> w.path("urgency").asString()).toList();
     }
 
     @Test
@@ -223,8 +223,7 @@ public class QueueTest {
     @Test
     public void theWeeksLoadIsTheSumOfItsSessions() {
         scene.cleanSession("s1").cleanSession("s2");
-        var one =
-                server.get("/api/sessions/s1/summary").body().at("/load/points").asDouble();
+        var one = server.get("/api/runs/s1/summary").body().at("/load/points").asDouble();
         var load = server.get("/api/clients/" + Scene.CLIENT + "/load").body();
         assertThat(load.at("/weeks/0/total").asDouble()).isCloseTo(2 * one, within(1e-6));
         assertThat(load.at("/weeks/0/monotony").asDouble()).isPositive();

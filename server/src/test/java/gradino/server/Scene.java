@@ -19,10 +19,10 @@ public final class Scene {
              "goals":[{"motion":"hip-internal-rotation","degrees":45,"replacesTable":false}]}
             """;
     /** Path of a session of one line. */
-    public static final String EVENING = "/api/clients/" + CLIENT + "/compositions/evening";
+    public static final String EVENING = "/api/clients/" + CLIENT + "/sessions/evening";
 
     /** Path of the session that {@link #LINE} stands in. */
-    public static final String DAILY = "/api/clients/" + CLIENT + "/compositions/daily";
+    public static final String DAILY = "/api/clients/" + CLIENT + "/sessions/daily";
 
     private static final String COMPOSED = """
             {"name":"%s","draft":{"warmUp":[],"stations":[{"lines":[%s],"rounds":1,"restSeconds":0,"oneSetUp":false}]}}
@@ -154,7 +154,7 @@ public final class Scene {
     }
 
     public TestServer.Answer open(String id) {
-        return server.post(DAILY + "/sessions", "{\"id\":\"" + id + "\"}");
+        return server.post(DAILY + "/runs", "{\"id\":\"" + id + "\"}");
     }
 
     /** Every block of an open session, done to the second. */
@@ -174,7 +174,7 @@ public final class Scene {
                             .formatted(p.path("kind").asString(), seconds(p), seconds(p)))
                     .collect(Collectors.joining(","));
             var answer = server.post(
-                    "/api/sessions/" + floor.path("id").asString() + "/blocks",
+                    "/api/runs/" + floor.path("id").asString() + "/blocks",
                     block("b" + ++ids, id, first, press ? "\"effortRating\":" + top / 10 + "," : "", rows));
             assertThat(answer.status()).as(answer.body().toString()).isEqualTo(204);
         });
@@ -199,13 +199,13 @@ public final class Scene {
     }
 
     public JsonNode close(String session) {
-        return server.post("/api/sessions/" + session + "/close", "{\"observer\":\"COACH\",\"rating\":5,\"note\":\"\"}")
+        return server.post("/api/runs/" + session + "/close", "{\"observer\":\"COACH\",\"rating\":5,\"note\":\"\"}")
                 .body();
     }
 
     public Scene morning(String session) {
         assertThat(server.post(
-                                "/api/sessions/" + session + "/morning",
+                                "/api/runs/" + session + "/morning",
                                 "{\"id\":\"a" + ++ids + "\",\"settled\":true,\"soreness\":1}")
                         .status())
                 .isEqualTo(204);
@@ -245,7 +245,7 @@ public final class Scene {
 
     /** As above, run and answered the next morning; the clock ends two days on. */
     public Scene cleanRun(String id) {
-        var floor = server.post(EVENING + "/sessions", "{\"id\":\"" + id + "\"}");
+        var floor = server.post(EVENING + "/runs", "{\"id\":\"" + id + "\"}");
         assertThat(floor.status()).as(floor.body().toString()).isEqualTo(200);
         doAll(floor.body());
         close(id);

@@ -147,7 +147,7 @@ public class ScreeningTest {
         server.clock.move(Duration.ofHours(1));
         scene.open("s1");
         server.post(
-                "/api/sessions/s1/close",
+                "/api/runs/s1/close",
                 "{\"observer\":\"COACH\",\"stopSign\":\"LOCKING_GIVING_WAY\",\"stopSide\":\"LEFT\",\"note\":\"\"}");
         assertThat(server.get(PATH + "/day").body().path("screeningDue").asString())
                 .isEqualTo("FLAG_SINCE");

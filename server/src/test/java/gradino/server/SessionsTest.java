@@ -35,7 +35,7 @@ public class SessionsTest {
     private void hold(JsonNode floor, String record, int done) {
         var rows = "{\"kind\":\"HOLD\",\"plannedSeconds\":60,\"doneSeconds\":" + done + "}";
         var json = Scene.block(record, "l1-left-supported-hold", phase(floor, "l1-left-supported-hold"), "", rows);
-        assertThat(server.post("/api/sessions/" + floor.path("id").asString() + "/blocks", json)
+        assertThat(server.post("/api/runs/" + floor.path("id").asString() + "/blocks", json)
                         .status())
                 .isEqualTo(204);
     }
@@ -46,7 +46,7 @@ public class SessionsTest {
         hold(floor, "first", 20);
         hold(floor, "second", 60);
         hold(floor, "first", 5);
-        assertThat(server.get("/api/sessions/s1/summary")
+        assertThat(server.get("/api/runs/s1/summary")
                         .body()
                         .at("/sides/left/holdRatio")
                         .asDouble())
@@ -61,7 +61,7 @@ public class SessionsTest {
             scene.cleanSession(session);
         }
         assertThat(scene.proposal("left").at("/proposal/verdict").asString()).isEqualTo("STEP_UP");
-        var press = server.get("/api/sessions/s2/blocks")
+        var press = server.get("/api/runs/s2/blocks")
                 .body()
                 .valueStream()
                 .filter(b -> b.path("blockId").asString().equals("l1-left-1-press"))
@@ -69,7 +69,7 @@ public class SessionsTest {
                 .orElseThrow();
         var other = ((tools.jackson.databind.node.ObjectNode) press)
                 .set("prop", TestServer.json("{\"angle\":25.5,\"stack\":18}"));
-        assertThat(server.post("/api/sessions/s2/blocks", "{\"id\":\"lay\",\"block\":" + other + "}")
+        assertThat(server.post("/api/runs/s2/blocks", "{\"id\":\"lay\",\"block\":" + other + "}")
                         .status())
                 .isEqualTo(204);
         assertThat(new String(server.bytes("/api/exchange/files/blocks.csv"))).contains(",25.5,18.0\r\n");
@@ -94,32 +94,31 @@ public class SessionsTest {
         assertThat(scene.keep(Scene.with(scene.line(), "GRADED_SET", "pull", 15))
                         .status())
                 .isEqualTo(200);
-        assertThat(server.get("/api/sessions/s1").body().path("timeline")).isEqualTo(before);
+        assertThat(server.get("/api/runs/s1").body().path("timeline")).isEqualTo(before);
     }
 
     @Test
     public void closingTwiceChangesNothing() {
         scene.doAll(scene.open("s1").body());
         scene.close("s1");
-        server.post("/api/sessions/s1/close", "{\"observer\":\"NOBODY\",\"rating\":9,\"note\":\"\"}");
-        var closed = server.get("/api/sessions/s1/summary").body().path("closed");
+        server.post("/api/runs/s1/close", "{\"observer\":\"NOBODY\",\"rating\":9,\"note\":\"\"}");
+        var closed = server.get("/api/runs/s1/summary").body().path("closed");
         assertThat(closed.path("observer").asString()).isEqualTo("COACH");
         assertThat(closed.path("rating").asInt()).isEqualTo(5);
-        assertThat(server.get("/api/sessions/s1").body().path("closed").asBoolean())
-                .isTrue();
+        assertThat(server.get("/api/runs/s1").body().path("closed").asBoolean()).isTrue();
     }
 
     @Test
     public void theMorningIsAskedAfterTheSessionIsClosed() {
         scene.open("s1");
-        assertThat(server.post("/api/sessions/s1/morning", "{\"id\":\"a\",\"settled\":true}")
+        assertThat(server.post("/api/runs/s1/morning", "{\"id\":\"a\",\"settled\":true}")
                         .codes())
                 .containsExactly("still-open");
         scene.close("s1");
         assertThat(server.get("/api/today").body().path("mornings").size()).isZero();
         server.clock.move(Duration.ofDays(1));
         assertThat(server.get("/api/today").body().path("mornings").size()).isEqualTo(1);
-        assertThat(server.post("/api/sessions/s1/morning", "{\"id\":\"a\",\"settled\":true,\"soreness\":11}")
+        assertThat(server.post("/api/runs/s1/morning", "{\"id\":\"a\",\"settled\":true,\"soreness\":11}")
                         .codes())
                 .containsExactly("out-of-bounds");
         scene.morning("s1");
@@ -136,14 +135,14 @@ public class SessionsTest {
         var painful = Scene.block("painful", "l1-left-1-press", press, "\"effortRating\":5,", "")
                 .replace("\"pains\":[]", "\"pains\":[{\"score\":3,\"kind\":\"WHILE_CONTRACTING\",\"where\":\"\"}]")
                 .replace("\"phases\":[]", "\"phases\":[{\"kind\":\"STEP\",\"plannedSeconds\":25,\"doneSeconds\":25}]");
-        assertThat(server.post("/api/sessions/s3/blocks", painful).status()).isEqualTo(204);
+        assertThat(server.post("/api/runs/s3/blocks", painful).status()).isEqualTo(204);
         scene.close("s3");
         server.clock.move(Duration.ofHours(80));
         assertThat(scene.proposal("left").at("/proposal/verdict").asString()).isEqualTo("STEP_UP");
         assertThat(scene.decide("d1", "LEFT", "ACCEPTED", ",\"reason\":\"\"").status())
                 .isEqualTo(200);
         server.clock.move(Duration.ofHours(2));
-        server.post("/api/sessions/s3/morning", "{\"id\":\"late\",\"settled\":false,\"soreness\":2}");
+        server.post("/api/runs/s3/morning", "{\"id\":\"late\",\"settled\":false,\"soreness\":2}");
         var proposal = scene.proposal("left");
         assertThat(proposal.at("/proposal/suspends").asString()).isEqualTo("d1");
         assertThat(proposal.at("/proposal/verdict").asString()).isEqualTo("STEP_DOWN");
@@ -158,11 +157,11 @@ public class SessionsTest {
         assertThat(scene.decide("d1", "LEFT", "ACCEPTED", ",\"reason\":\"\"").status())
                 .isEqualTo(200);
         server.clock.move(Duration.ofHours(2));
-        var floor = server.get("/api/sessions/s3").body();
+        var floor = server.get("/api/runs/s3").body();
         var late = Scene.block("late", "l1-left-1-press", phase(floor, "l1-left-1-press"), "\"effortRating\":9,", "")
                 .replace("\"pains\":[]", "\"pains\":[{\"score\":7,\"kind\":\"WHILE_CONTRACTING\",\"where\":\"\"}]");
         for (int i = 0; i < 5; i++) {
-            assertThat(server.post("/api/sessions/s3/blocks", late).status()).isEqualTo(204);
+            assertThat(server.post("/api/runs/s3/blocks", late).status()).isEqualTo(204);
         }
         var proposal = scene.proposal("left");
         assertThat(proposal.at("/proposal/suspends").asString()).isEqualTo("d1");
@@ -174,8 +173,8 @@ public class SessionsTest {
     @Test
     public void theNextMorningsAnswerIsCorrectedAndTheFirstIsKept() {
         scene.cleanSession("s1");
-        server.post("/api/sessions/s1/morning", "{\"id\":\"better\",\"settled\":false,\"soreness\":6}");
-        var morning = server.get("/api/sessions/s1/summary").body().path("morning");
+        server.post("/api/runs/s1/morning", "{\"id\":\"better\",\"settled\":false,\"soreness\":6}");
+        var morning = server.get("/api/runs/s1/summary").body().path("morning");
         assertThat(morning.path("settled").asBoolean()).isFalse();
         assertThat(morning.path("soreness").asInt()).isEqualTo(6);
         assertThat(new String(server.bytes("/api/exchange/files/mornings.csv")))

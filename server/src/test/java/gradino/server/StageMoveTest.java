@@ -97,7 +97,7 @@ public class StageMoveTest {
         accept(Scene.LINE, "d1", "LEFT");
         var harder = lines().at("/0/lineId").asString();
         server.clock.move(Duration.ofHours(1));
-        assertThat(server.post("/api/lines/" + harder + "/sessions", "{\"id\":\"s\"}")
+        assertThat(server.post("/api/lines/" + harder + "/runs", "{\"id\":\"s\"}")
                         .status())
                 .isEqualTo(200);
         assertThat(server.me()

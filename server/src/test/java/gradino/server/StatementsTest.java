@@ -36,7 +36,7 @@ public class StatementsTest {
     private static final List<String> STUDIO = List.of("/api/today", "/api/decisions", "/api/clients");
     private static final String CLIENT = "/api/clients/" + Scene.CLIENT;
     private static final List<String> OF_A_CLIENT = List.of(
-            CLIENT, CLIENT + "/day", CLIENT + "/lines", CLIENT + "/compositions", CLIENT + "/runs", CLIENT + "/ranges");
+            CLIENT, CLIENT + "/day", CLIENT + "/lines", CLIENT + "/sessions", CLIENT + "/runs", CLIENT + "/ranges");
 
     private final Logger log = (Logger) LoggerFactory.getLogger(Sql.class);
     private final ListAppender<ILoggingEvent> said = new ListAppender<>();

@@ -52,7 +52,7 @@ public class VariantsRunTest {
                                         - p.path("startSecond").asInt(),
                                 seconds))
                 .collect(Collectors.joining(","));
-        return server.post("/api/sessions/s/blocks", Scene.block(record, blockId, phases.path(0), "", rows));
+        return server.post("/api/runs/s/blocks", Scene.block(record, blockId, phases.path(0), "", rows));
     }
 
     @Test
@@ -71,7 +71,7 @@ public class VariantsRunTest {
                 .orElseThrow();
         assertThat(top(press.path("phases"))).isEqualTo(planned - 20);
         scene.restrict("cap", "EFFORT_CAP", 30);
-        assertThat(server.get("/api/sessions/s").body().path("variants")).isEqualTo(floor.path("variants"));
+        assertThat(server.get("/api/runs/s").body().path("variants")).isEqualTo(floor.path("variants"));
     }
 
     @Test
@@ -90,7 +90,7 @@ public class VariantsRunTest {
                 java.nio.charset.StandardCharsets.UTF_8);
         assertThat(csv.lines().filter(line -> line.startsWith("again,"))).hasSize(1);
         var unknown = Scene.block("x", "l1-left-9-press", extra.path("phases").path(0), "", "");
-        assertThat(server.post("/api/sessions/s/blocks", unknown).codes()).containsExactly("unknown-block");
+        assertThat(server.post("/api/runs/s/blocks", unknown).codes()).containsExactly("unknown-block");
     }
 
     /** The closing sheet counts what was done besides the plan, and names what was left of it. */
@@ -102,9 +102,9 @@ public class VariantsRunTest {
                 .findFirst()
                 .orElseThrow();
         done("e", easier, 5);
-        var blocks = server.get("/api/sessions/s/blocks").body();
+        var blocks = server.get("/api/runs/s/blocks").body();
         assertThat(blocks.at("/0/blockId").asString()).isEqualTo("l1-left-1-press-easier");
-        var summary = server.get("/api/sessions/s/summary").body();
+        var summary = server.get("/api/runs/s/summary").body();
         assertThat(summary.at("/sides/left/left").valueStream().map(JsonNode::asString))
                 .contains("set 1 press: not done")
                 .noneMatch(left -> left.contains("easier"));
@@ -159,10 +159,10 @@ public class VariantsRunTest {
                 first.path("endSecond").asInt() - first.path("startSecond").asInt();
         var rows = "{\"kind\":\"%s\",\"plannedSeconds\":%d,\"doneSeconds\":%d}"
                 .formatted(first.path("kind").asString(), seconds, seconds);
-        assertThat(server.post("/api/sessions/s/blocks", Scene.block("late", id, first, "", rows))
+        assertThat(server.post("/api/runs/s/blocks", Scene.block("late", id, first, "", rows))
                         .status())
                 .isEqualTo(204);
-        assertThat(server.get("/api/sessions/s/summary")
+        assertThat(server.get("/api/runs/s/summary")
                         .body()
                         .at("/sides/" + id.split("-")[1] + "/left")
                         .toString())

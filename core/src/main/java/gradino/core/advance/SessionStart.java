@@ -21,7 +21,7 @@ import gradino.core.prescribe.SessionDraft;
 import gradino.core.prescribe.SessionDraft.LineDraft;
 import gradino.core.prescribe.SessionDraft.StationDraft;
 import gradino.core.prescribe.SessionReader;
-import gradino.core.prescribe.SidePlan;
+import gradino.core.prescribe.SideOrder;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.UncertainAngle;
 import java.util.ArrayList;
@@ -275,7 +275,7 @@ public final class SessionStart {
                 wish.motion().id(),
                 position.id(),
                 method.id(),
-                midline ? SidePlan.MIDLINE : SidePlan.ONE_AFTER_OTHER,
+                midline ? SideOrder.MIDLINE : SideOrder.ONE_AFTER_OTHER,
                 worse,
                 angles,
                 blocks,

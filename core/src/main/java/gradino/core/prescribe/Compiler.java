@@ -51,7 +51,7 @@ public final class Compiler {
         }
         int pairs =
                 Math.max(protocol.on(Side.LEFT).size(), protocol.on(Side.RIGHT).size());
-        int changes = protocol.sides() == SidePlan.ALTERNATING ? Math.max(0, 2 * pairs - 1) : 1;
+        int changes = protocol.sides() == SideOrder.ALTERNATING ? Math.max(0, 2 * pairs - 1) : 1;
         return seconds + (protocol.sides().both() ? changes * protocol.sideChangeSeconds() : 0);
     }
 
@@ -65,7 +65,7 @@ public final class Compiler {
      *
      * @param number in the session, 1-based
      */
-    private record Standing(Protocol line, int number, String place) {
+    private record Placed(Protocol line, int number, String place) {
         Spot spot(Side side) {
             return new Spot(side, number, line.line(), place);
         }
@@ -76,9 +76,9 @@ public final class Compiler {
     }
 
     private void station(Station station, String place) {
-        var lines = new ArrayList<Standing>();
+        var lines = new ArrayList<Placed>();
         for (int i = 0; i < station.lines().size(); i++) {
-            lines.add(new Standing(station.lines().get(i), before + i + 1, place + ".lines[" + i + "]"));
+            lines.add(new Placed(station.lines().get(i), before + i + 1, place + ".lines[" + i + "]"));
         }
         for (int round = 1; round <= station.rounds(); round++) {
             if (station.oneSetUp()) {
@@ -92,11 +92,11 @@ public final class Compiler {
         }
     }
 
-    private void line(Standing at) {
+    private void line(Placed at) {
         var line = at.line();
         var first = line.begins();
         setUp(at, first);
-        if (line.sides() == SidePlan.ALTERNATING) {
+        if (line.sides() == SideOrder.ALTERNATING) {
             alternating(at);
             return;
         }
@@ -107,7 +107,7 @@ public final class Compiler {
         }
     }
 
-    private void alternating(Standing at) {
+    private void alternating(Placed at) {
         var line = at.line();
         var side = line.begins();
         int pairs = Math.max(line.on(Side.LEFT).size(), line.on(Side.RIGHT).size());
@@ -124,7 +124,7 @@ public final class Compiler {
     }
 
     /** Every line on its own side, then every line on the other one. */
-    private void together(List<Standing> lines, boolean firstRound) {
+    private void together(List<Placed> lines, boolean firstRound) {
         var head = lines.get(0);
         if (firstRound) {
             oneSetUp(lines);
@@ -145,7 +145,7 @@ public final class Compiler {
         }
     }
 
-    private void oneSetUp(List<Standing> lines) {
+    private void oneSetUp(List<Placed> lines) {
         var cue = lines.stream().map(l -> named(l.line())).distinct().collect(Collectors.joining("; "));
         int seconds =
                 lines.stream().mapToInt(l -> l.line().setUpSeconds()).max().orElse(0);
@@ -153,15 +153,15 @@ public final class Compiler {
         into.add(head.spot(head.line().begins()), new SetUp(seconds, cue));
     }
 
-    private void setUp(Standing at, Side side) {
+    private void setUp(Placed at, Side side) {
         into.add(at.spot(side), new SetUp(at.line().setUpSeconds(), cue(at.line(), side)));
     }
 
-    private void change(Standing at, Side side) {
+    private void change(Placed at, Side side) {
         into.add(at.spot(side), new SideChange(at.line().sideChangeSeconds(), cue(at.line(), side)));
     }
 
-    private void side(Standing at, Side side) {
+    private void side(Placed at, Side side) {
         for (int n = 0; n < at.line().on(side).size(); n++) {
             into.add(at.spot(side, n), at.line().on(side).get(n));
         }

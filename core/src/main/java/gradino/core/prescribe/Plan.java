@@ -23,7 +23,7 @@ public record Plan(
         String motion,
         String position,
         String method,
-        SidePlan sides,
+        SideOrder sides,
         Side firstSide,
         int setUpSeconds,
         int sideChangeSeconds,

@@ -23,7 +23,7 @@ public record Protocol(
         String motion,
         String position,
         String method,
-        SidePlan sides,
+        SideOrder sides,
         Side firstSide,
         Sided<List<Block>> blocks,
         int setUpSeconds,

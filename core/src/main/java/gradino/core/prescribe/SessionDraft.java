@@ -41,7 +41,7 @@ public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations)
             String motion,
             String position,
             String method,
-            SidePlan sides,
+            SideOrder sides,
             Side firstSide,
             Sided<Double> angles,
             List<BlockDraft> left,

@@ -140,7 +140,7 @@ public final class SessionReader {
             say(path + ".position", "position-for-motion", "This position does not train this motion: pick another.");
         }
         boolean midline = motion.filter(Motion::midline).isPresent();
-        if (motion.isPresent() && midline != (draft.sides() == SidePlan.MIDLINE)) {
+        if (motion.isPresent() && midline != (draft.sides() == SideOrder.MIDLINE)) {
             var words = midline ? "This motion has no sides." : "This motion has a left and a right.";
             say(path + ".sides", "side-for-motion", words);
         }

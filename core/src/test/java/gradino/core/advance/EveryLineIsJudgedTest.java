@@ -17,7 +17,7 @@ import gradino.core.prescribe.BlockDraft;
 import gradino.core.prescribe.Method;
 import gradino.core.prescribe.Plan;
 import gradino.core.prescribe.SessionDraft.LineDraft;
-import gradino.core.prescribe.SidePlan;
+import gradino.core.prescribe.SideOrder;
 import gradino.core.quantity.Tenths;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
@@ -34,19 +34,19 @@ public class EveryLineIsJudgedTest {
 
     /** On which sides, and which of them has blocks. */
     private enum Shape {
-        LEFT(SidePlan.LEFT, true, false),
-        RIGHT(SidePlan.RIGHT, false, true),
-        MIDLINE(SidePlan.MIDLINE, true, false),
-        BOTH(SidePlan.ONE_AFTER_OTHER, true, true),
-        TURNS(SidePlan.ALTERNATING, true, true),
-        EMPTY_RIGHT(SidePlan.ONE_AFTER_OTHER, true, false),
-        EMPTY_LEFT(SidePlan.ALTERNATING, false, true);
+        LEFT(SideOrder.LEFT, true, false),
+        RIGHT(SideOrder.RIGHT, false, true),
+        MIDLINE(SideOrder.MIDLINE, true, false),
+        BOTH(SideOrder.ONE_AFTER_OTHER, true, true),
+        TURNS(SideOrder.ALTERNATING, true, true),
+        EMPTY_RIGHT(SideOrder.ONE_AFTER_OTHER, true, false),
+        EMPTY_LEFT(SideOrder.ALTERNATING, false, true);
 
-        private final SidePlan sides;
+        private final SideOrder sides;
         private final boolean left;
         private final boolean right;
 
-        Shape(SidePlan sides, boolean left, boolean right) {
+        Shape(SideOrder sides, boolean left, boolean right) {
             this.sides = sides;
             this.left = left;
             this.right = right;

@@ -56,9 +56,9 @@ public class SpacingTest {
         var stay = Story.of(Story.BASE).clean(3).left();
         var down =
                 Story.of(Story.BASE).painful(3, 6, PainKind.WHILE_CONTRACTING).left();
-        assertThat(Standing.mostUrgent(List.of(stay, up))).isSameAs(up);
-        assertThat(Standing.mostUrgent(List.of(up, down))).isSameAs(down);
-        assertThat(Standing.mostUrgent(List.of(stay))).isSameAs(stay);
+        assertThat(Urgency.mostUrgent(List.of(stay, up))).isSameAs(up);
+        assertThat(Urgency.mostUrgent(List.of(up, down))).isSameAs(down);
+        assertThat(Urgency.mostUrgent(List.of(stay))).isSameAs(stay);
     }
 
     @Test

@@ -13,7 +13,7 @@ import gradino.core.prescribe.SessionDraft;
 import gradino.core.prescribe.SessionDraft.LineDraft;
 import gradino.core.prescribe.SessionDraft.StationDraft;
 import gradino.core.prescribe.SessionReader;
-import gradino.core.prescribe.SidePlan;
+import gradino.core.prescribe.SideOrder;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -32,7 +32,7 @@ public class ForecastTest {
                 motion,
                 "prone-knee-bent",
                 "ramp-both-ways",
-                SidePlan.ONE_AFTER_OTHER,
+                SideOrder.ONE_AFTER_OTHER,
                 Side.LEFT,
                 new Sided<>(20.0, 20.0),
                 list,

@@ -42,7 +42,7 @@ public class AnyPlanTest {
                 motion,
                 position.id(),
                 Method.RAMP_BOTH_WAYS,
-                SidePlan.ONE_AFTER_OTHER,
+                SideOrder.ONE_AFTER_OTHER,
                 random.nextBoolean() ? Side.LEFT : Side.RIGHT,
                 random.nextInt(60),
                 random.nextInt(60),

@@ -32,6 +32,6 @@ public final class House {
 
     public static Plan line(String position, String method, Side first, Sided<Dose> doses) {
         return new Plan(
-                "hip-internal-rotation", position, method, SidePlan.ONE_AFTER_OTHER, first, 20, 20, 3, "", doses);
+                "hip-internal-rotation", position, method, SideOrder.ONE_AFTER_OTHER, first, 20, 20, 3, "", doses);
     }
 }

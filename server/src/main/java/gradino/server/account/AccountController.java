@@ -51,7 +51,7 @@ class AccountController {
      * @param firstRun no account yet: the owner is made now
      * @param demo the demo's accounts, with their password; empty outside the demo
      */
-    record Standing(
+    record SignInState(
             @Nullable Account me,
             boolean firstRun,
             List<Account> demo,
@@ -69,8 +69,8 @@ class AccountController {
     record Colleague(String id, String name, Role role) {}
 
     @GetMapping("/api/sign-in")
-    Standing standing() {
-        return new Standing(
+    SignInState state() {
+        return new SignInState(
                 signedIn.account().orElse(null),
                 accounts.isEmpty(),
                 demo ? demoAccounts() : List.of(),

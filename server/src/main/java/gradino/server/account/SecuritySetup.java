@@ -39,22 +39,22 @@ class SecuritySetup {
             HttpMethod.GET,
             "/api/stop-signs",
             "/api/clients/{clientId}/day",
-            "/api/sessions/{sessionId}",
-            "/api/sessions/{sessionId}/blocks",
-            "/api/sessions/{sessionId}/summary");
+            "/api/runs/{runId}",
+            "/api/runs/{runId}/blocks",
+            "/api/runs/{runId}/summary");
 
     private static final RequestMatcher HOME_WRITES = new OrRequestMatcher(
             any(
                     HttpMethod.POST,
-                    "/api/lines/{lineId}/sessions",
-                    "/api/clients/{clientId}/compositions/{compositionId}/sessions",
+                    "/api/lines/{lineId}/runs",
+                    "/api/clients/{clientId}/sessions/{sessionId}/runs",
                     "/api/clients/{clientId}/measurements",
                     "/api/clients/{clientId}/measurements/preview",
-                    "/api/sessions/{sessionId}/blocks",
-                    "/api/sessions/{sessionId}/close",
-                    "/api/sessions/{sessionId}/morning"),
-            any(HttpMethod.PUT, "/api/sessions/{sessionId}/devices/{device}"),
-            any(HttpMethod.DELETE, "/api/sessions/{sessionId}/devices/{device}"));
+                    "/api/runs/{runId}/blocks",
+                    "/api/runs/{runId}/close",
+                    "/api/runs/{runId}/morning"),
+            any(HttpMethod.PUT, "/api/runs/{runId}/devices/{device}"),
+            any(HttpMethod.DELETE, "/api/runs/{runId}/devices/{device}"));
 
     private static RequestMatcher any(HttpMethod method, String... patterns) {
         return new OrRequestMatcher(Arrays.stream(patterns)

@@ -1,7 +1,7 @@
 package gradino.server.advance;
 
 import gradino.server.advance.DecisionService.Decision;
-import gradino.server.advance.DecisionService.Kept;
+import gradino.server.advance.DecisionService.PastDecision;
 import gradino.server.advance.DecisionService.Proposals;
 import java.util.List;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -44,7 +44,7 @@ class DecisionController {
     }
 
     @GetMapping("/api/lines/{lineId}/decisions")
-    List<Kept> kept(@PathVariable String lineId) {
-        return decisions.kept(lineId);
+    List<PastDecision> past(@PathVariable String lineId) {
+        return decisions.past(lineId);
     }
 }

@@ -107,7 +107,7 @@ public class DecisionService {
             String reason) {}
 
     /** A decision as kept. */
-    public record Kept(
+    public record PastDecision(
             String id,
             Side side,
             Answer answer,
@@ -302,11 +302,11 @@ public class DecisionService {
     }
 
     @Transactional(readOnly = true)
-    public List<Kept> kept(String lineId) {
+    public List<PastDecision> past(String lineId) {
         lines.get(lineId);
         var all = decisions.of(lineId);
         return all.stream()
-                .map(d -> new Kept(
+                .map(d -> new PastDecision(
                         d.decided().id(),
                         d.decided().side(),
                         d.decided().answer(),

@@ -149,7 +149,7 @@ class Gathering {
         rows.runs()
                 .mornings(line)
                 .forEach(m -> events.add(new Event.MorningAnswered(
-                        m.sessionId(), m.settled(), m.soreness(), m.happenedAt(), m.recordedAt())));
+                        m.runId(), m.settled(), m.soreness(), m.happenedAt(), m.recordedAt())));
         events.addAll(rows.decisions().getOrDefault(line.id(), List.of()));
         rows.pauses().getOrDefault(client.id(), List.of()).forEach(p -> events.add(paused(p, zone)));
         rows.clearances().getOrDefault(client.id(), List.of()).stream()
@@ -157,7 +157,7 @@ class Gathering {
                 .forEach(c ->
                         events.add(new Event.Cleared(c.clearance().clearsUpTo(c.happenedAt(), zone), c.recordedAt())));
         rows.stops().getOrDefault(client.id(), List.of()).stream()
-                .filter(stop -> !rows.runs().has(line, stop.sessionId()))
+                .filter(stop -> !rows.runs().has(line, stop.runId()))
                 .forEach(stop -> elsewhere(stop, events));
         methods(rows.versions().of(line.id()), events);
         return events;
@@ -174,7 +174,7 @@ class Gathering {
         var sign = stop.stopSign();
         if (sign != null) {
             events.add(new Event.StopSignElsewhere(
-                    stop.sessionId(), sign, stop.stopSide(), stop.happenedAt(), stop.recordedAt()));
+                    stop.runId(), sign, stop.stopSide(), stop.happenedAt(), stop.recordedAt()));
         }
     }
 

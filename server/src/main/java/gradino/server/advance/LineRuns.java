@@ -41,9 +41,9 @@ class LineRuns {
     Read read(Collection<String> lineIds) {
         return new Read(
                 runs.ofLines(lineIds),
-                records.blocksOfLines(lineIds).stream().collect(Collectors.groupingBy(StoredBlock::sessionId)),
-                records.closedOfLines(lineIds).stream().collect(Collectors.toMap(Closed::sessionId, c -> c)),
-                traces.judged(lineIds).stream().collect(Collectors.groupingBy(Judged::sessionId)),
+                records.blocksOfLines(lineIds).stream().collect(Collectors.groupingBy(StoredBlock::runId)),
+                records.closedOfLines(lineIds).stream().collect(Collectors.toMap(Closed::runId, c -> c)),
+                traces.judged(lineIds).stream().collect(Collectors.groupingBy(Judged::runId)),
                 records.mornings(lineIds));
     }
 
@@ -67,7 +67,7 @@ class LineRuns {
         /** Answers after a line's runs; a later one for the same run corrects an earlier one. */
         List<Morning> mornings(Line line) {
             var own = of(line).map(Run::id).collect(Collectors.toSet());
-            return mornings.stream().filter(m -> own.contains(m.sessionId())).toList();
+            return mornings.stream().filter(m -> own.contains(m.runId())).toList();
         }
 
         /**
@@ -107,11 +107,7 @@ class LineRuns {
     private static StoredBlock onSide(StoredBlock stored) {
         BlockRecord block = stored.block();
         return new StoredBlock(
-                stored.id(),
-                stored.sessionId(),
-                block.on(onSide(block.side())),
-                stored.happenedAt(),
-                stored.recordedAt());
+                stored.id(), stored.runId(), block.on(onSide(block.side())), stored.happenedAt(), stored.recordedAt());
     }
 
     /** A midline line is kept on the left. */

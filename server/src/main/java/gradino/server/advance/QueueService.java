@@ -4,13 +4,13 @@ import gradino.core.advance.Advance;
 import gradino.core.advance.Change;
 import gradino.core.advance.Proposal;
 import gradino.core.advance.ReasonChange;
-import gradino.core.advance.Standing;
+import gradino.core.advance.Urgency;
 import gradino.core.because.Because;
 import gradino.core.because.Finding;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.prescribe.Dose;
-import gradino.core.prescribe.SidePlan;
+import gradino.core.prescribe.SideOrder;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.prescribe.ClientProgram;
@@ -57,7 +57,7 @@ public class QueueService {
             @Nullable String session,
             Side side,
             boolean midline,
-            Standing standing,
+            Urgency urgency,
             Verdict verdict,
             boolean plain,
             boolean suspends,
@@ -96,7 +96,7 @@ public class QueueService {
                 }
             }
         }
-        found.sort(Comparator.comparing(Waiting::standing)
+        found.sort(Comparator.comparing(Waiting::urgency)
                 .thenComparing(Waiting::clientName)
                 .thenComparing(Waiting::lineId)
                 .thenComparing(Waiting::side));
@@ -118,7 +118,7 @@ public class QueueService {
                         of.client(),
                         line,
                         of.names(line),
-                        state.plan().sides() == SidePlan.MIDLINE,
+                        state.plan().sides() == SideOrder.MIDLINE,
                         proposal,
                         known.sinceLastWeek(line, proposal)));
             }
@@ -141,7 +141,7 @@ public class QueueService {
                 session,
                 proposal.side(),
                 midline,
-                Standing.of(proposal),
+                Urgency.of(proposal),
                 proposal.verdict(),
                 proposal.plain(),
                 proposal.suspends() != null,

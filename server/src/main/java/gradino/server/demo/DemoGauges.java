@@ -109,7 +109,7 @@ class DemoGauges {
         }
         traces.add(new StoredTrace(
                 stored.id() + "-trace",
-                stored.sessionId(),
+                stored.runId(),
                 block.blockId(),
                 block.side(),
                 reference,

@@ -36,7 +36,7 @@ class DemoSessions {
     private final ClientService clients;
     private final LineRepository lines;
     private final RunRepository runs;
-    private final RecordRepository sessions;
+    private final RecordRepository records;
     private final DemoTeller teller;
 
     DemoSessions(
@@ -45,14 +45,14 @@ class DemoSessions {
             ClientService clients,
             LineRepository lines,
             RunRepository runs,
-            RecordRepository sessions,
+            RecordRepository records,
             DemoTeller teller) {
         this.suggestions = suggestions;
         this.program = program;
         this.clients = clients;
         this.lines = lines;
         this.runs = runs;
-        this.sessions = sessions;
+        this.records = records;
         this.teller = teller;
     }
 
@@ -78,11 +78,11 @@ class DemoSessions {
         var timeline = ComposeService.timeline(draft);
         var id = SESSION + "-" + at.toEpochMilli();
         runs.open(new Run(id, CLIENT, SESSION, session.name(), draft, at, at), timeline);
-        sessions.addBlocks(DemoTeller.done(id, timeline, at, 0, true, random));
+        records.addBlocks(DemoTeller.done(id, timeline, at, 0, true, random));
         var end = at.plusSeconds(timeline.seconds());
-        sessions.close(new Closed(
+        records.close(new Closed(
                 id, Observer.COACH, Tenths.of(4 + random.nextInt(2)), null, null, "", end, end.plusSeconds(30)));
         var morning = end.plusSeconds(20 * 3600);
-        sessions.addMorning(new Morning(id + "-morning", id, true, Tenths.of(random.nextInt(3)), morning, morning));
+        records.addMorning(new Morning(id + "-morning", id, true, Tenths.of(random.nextInt(3)), morning, morning));
     }
 }

@@ -79,7 +79,7 @@ class DemoTeller {
     private final MeasurementRepository measurements;
     private final Program program;
     private final RunRepository runs;
-    private final RecordRepository sessions;
+    private final RecordRepository records;
     private final DecisionRepository decisions;
     private final DemoGauges gauges;
     private final LineDoor door;
@@ -92,7 +92,7 @@ class DemoTeller {
             MeasurementRepository measurements,
             Program program,
             RunRepository runs,
-            RecordRepository sessions,
+            RecordRepository records,
             DecisionRepository decisions,
             DemoGauges gauges,
             LineDoor door,
@@ -103,7 +103,7 @@ class DemoTeller {
         this.measurements = measurements;
         this.program = program;
         this.runs = runs;
-        this.sessions = sessions;
+        this.records = records;
         this.decisions = decisions;
         this.gauges = gauges;
         this.door = door;
@@ -214,16 +214,16 @@ class DemoTeller {
         boolean whole = last || random.nextDouble() < life.diligence();
         var end = at.plusSeconds(timeline.seconds());
         var done = done(id, timeline, at, pain, whole, random);
-        sessions.addBlocks(done);
+        records.addBlocks(done);
         var manner = life.besides().gauges();
         if (manner != null && day.daysAgo() <= GAUGED_DAYS) {
             gauges.hear(run, done, timeline, manner);
         }
-        sessions.close(new Closed(
+        records.close(new Closed(
                 id, Observer.COACH, Tenths.of(4 + random.nextInt(3)), null, null, "", end, end.plusSeconds(60)));
         if (!last || !life.besides().lastMorningOpen()) {
             var morning = end.plusSeconds(14 * 3600);
-            sessions.addMorning(
+            records.addMorning(
                     new Morning(id + "-morning", id, pain < 3, Tenths.of(random.nextInt(3)), morning, morning));
         }
     }

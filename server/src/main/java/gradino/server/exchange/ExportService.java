@@ -39,10 +39,10 @@ public class ExportService {
     private final ClientRepository clients;
     private final IntakeRepository intakes;
     private final LineRepository lines;
-    private final SessionRepository compositions;
+    private final SessionRepository sessions;
     private final BatteryRepository batteries;
     private final MeasurementRepository measurements;
-    private final RecordRepository sessions;
+    private final RecordRepository records;
     private final RunRepository runs;
     private final TraceRepository traces;
     private final NoteRepository notes;
@@ -54,10 +54,10 @@ public class ExportService {
             ClientRepository clients,
             IntakeRepository intakes,
             LineRepository lines,
-            SessionRepository compositions,
+            SessionRepository sessions,
             BatteryRepository batteries,
             MeasurementRepository measurements,
-            RecordRepository sessions,
+            RecordRepository records,
             RunRepository runs,
             TraceRepository traces,
             NoteRepository notes,
@@ -67,10 +67,10 @@ public class ExportService {
         this.clients = clients;
         this.intakes = intakes;
         this.lines = lines;
-        this.compositions = compositions;
+        this.sessions = sessions;
         this.batteries = batteries;
         this.measurements = measurements;
-        this.sessions = sessions;
+        this.records = records;
         this.runs = runs;
         this.traces = traces;
         this.notes = notes;
@@ -110,9 +110,8 @@ public class ExportService {
             case "policies.csv" -> print(AdvanceTables.POLICIES, policies.all(), Function.identity(), out);
             case "pauses.csv" -> print(AdvanceTables.PAUSES, pauses.all(), Function.identity(), out);
             case "lines.csv" -> print(LineTables.LINES, lineRows(), Function.identity(), out);
-            case "studio-methods.csv" ->
-                print(SessionTables.METHODS, compositions.allMethods(), Function.identity(), out);
-            case "sessions.csv" -> print(SessionTables.SESSIONS, compositions.all(), Function.identity(), out);
+            case "studio-methods.csv" -> print(SessionTables.METHODS, sessions.allMethods(), Function.identity(), out);
+            case "sessions.csv" -> print(SessionTables.SESSIONS, sessions.all(), Function.identity(), out);
             case "batteries.csv" -> print(BatteryTables.BATTERIES, batteries.all(), Function.identity(), out);
             case "assessments.csv" ->
                 print(BatteryTables.ASSESSMENTS, batteries.allAssessments(), Function.identity(), out);
@@ -120,8 +119,8 @@ public class ExportService {
             case "measurements.csv" ->
                 print(MeasurementTables.MEASUREMENTS, measurements.all(), Function.identity(), out);
             case "runs.csv" -> print(SessionTables.RUNS, runRows(), Function.identity(), out);
-            case "blocks.csv" -> print(RecordTables.BLOCKS, sessions.allBlocks(), Function.identity(), out);
-            case "mornings.csv" -> print(RecordTables.MORNINGS, sessions.allMornings(), Function.identity(), out);
+            case "blocks.csv" -> print(RecordTables.BLOCKS, records.allBlocks(), Function.identity(), out);
+            case "mornings.csv" -> print(RecordTables.MORNINGS, records.allMornings(), Function.identity(), out);
             case "home-notes.csv" -> print(HomeTables.NOTES, notes.all(), Function.identity(), out);
             case "reference-contractions.csv" ->
                 print(ForceTables.REFERENCES, traces.allReferences(), Function.identity(), out);
@@ -138,7 +137,7 @@ public class ExportService {
     }
 
     private List<SessionTables.RunRow> runRows() {
-        var closed = sessions.allClosed().stream().collect(Collectors.toMap(Closed::sessionId, c -> c));
+        var closed = records.allClosed().stream().collect(Collectors.toMap(Closed::runId, c -> c));
         return runs.all().stream()
                 .map(v -> new SessionTables.RunRow(v, closed.get(v.id())))
                 .toList();

@@ -38,7 +38,7 @@ final class ForceTables {
             r -> Arrays.asList(
                     r.id(),
                     r.clientId(),
-                    r.sessionId(),
+                    r.runId(),
                     r.motion(),
                     r.position(),
                     CsvRow.word(r.side()),
@@ -79,7 +79,7 @@ final class ForceTables {
                     "recorded_at"),
             t -> Arrays.<@Nullable Object>asList(
                     t.id(),
-                    t.sessionId(),
+                    t.runId(),
                     t.blockId().toString(),
                     CsvRow.word(t.side()),
                     t.referenceNewtons(),

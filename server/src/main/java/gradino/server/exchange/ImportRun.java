@@ -76,10 +76,10 @@ final class ImportRun {
                 facts.newestPlan.put(line.id(), version.plan());
             }
         }
-        stores.compositions()
+        stores.sessions()
                 .all()
                 .forEach(c -> facts.isNew("session " + c.id(), c.recordedAt().toString()));
-        stores.compositions()
+        stores.sessions()
                 .allMethods()
                 .forEach(m ->
                         facts.isNew("method " + m.method().id(), m.recordedAt().toString()));
@@ -88,9 +88,9 @@ final class ImportRun {
             stores.measurements().all().forEach(m -> facts.isNew("measurement", m.id()));
         }
         if (reader.has(RecordTables.BLOCKS)) {
-            stores.sessions().allBlocks().forEach(b -> facts.isNew("block", b.id()));
+            stores.records().allBlocks().forEach(b -> facts.isNew("block", b.id()));
         }
-        stores.sessions().allMornings().forEach(m -> facts.isNew("morning", m.id()));
+        stores.records().allMornings().forEach(m -> facts.isNew("morning", m.id()));
     }
 
     boolean client(CsvRow row, ClientRow client) {
@@ -187,7 +187,7 @@ final class ImportRun {
 
     private Optional<Method> method(Plan plan) {
         return Method.byId(plan.method())
-                .or(() -> stores.compositions().methods().stream()
+                .or(() -> stores.sessions().methods().stream()
                         .filter(m -> m.id().equals(plan.method()))
                         .findFirst());
     }
@@ -202,7 +202,7 @@ final class ImportRun {
                 && facts.past(row, "recorded_at", m.recordedAt())
                 && facts.isNew("method " + m.method().id(), m.recordedAt().toString());
         if (stored) {
-            stores.compositions().insert(m);
+            stores.sessions().insert(m);
         }
         return stored;
     }
@@ -215,7 +215,7 @@ final class ImportRun {
                 && (body == null || facts.fits(row, s.clientId(), body))
                 && findings.isEmpty();
         if (stored) {
-            stores.compositions().insert(s);
+            stores.sessions().insert(s);
         }
         return stored;
     }
@@ -278,13 +278,13 @@ final class ImportRun {
         }
         stores.runs().open(run, null);
         if (closed != null) {
-            stores.sessions().close(closed);
+            stores.records().close(closed);
         }
         return true;
     }
 
     boolean block(CsvRow row, StoredBlock b) {
-        boolean isNew = facts.knowsRun(row, b.sessionId())
+        boolean isNew = facts.knowsRun(row, b.runId())
                 && facts.past(row, "happened_at", b.happenedAt())
                 && facts.isNew("block", b.id());
         if (isNew) {
@@ -294,12 +294,12 @@ final class ImportRun {
     }
 
     boolean morning(CsvRow row, Morning m) {
-        boolean isNew = facts.knowsRun(row, m.sessionId())
+        boolean isNew = facts.knowsRun(row, m.runId())
                 && facts.past(row, "happened_at", m.happenedAt())
                 && findings.isEmpty()
                 && facts.isNew("morning", m.id());
         if (isNew) {
-            stores.sessions().addMorning(m);
+            stores.records().addMorning(m);
         }
         return isNew;
     }
@@ -313,14 +313,14 @@ final class ImportRun {
 
     boolean reference(CsvRow row, StoredReference r) {
         return facts.knowsClient(row, r.clientId())
-                && (r.sessionId() == null || facts.knowsRun(row, r.sessionId()))
+                && (r.runId() == null || facts.knowsRun(row, r.runId()))
                 && facts.past(row, "happened_at", r.happenedAt())
                 && findings.isEmpty()
                 && stores.traces().add(r);
     }
 
     boolean trace(CsvRow row, StoredTrace t) {
-        return facts.knowsRun(row, t.sessionId())
+        return facts.knowsRun(row, t.runId())
                 && facts.past(row, "happened_at", t.happenedAt())
                 && findings.isEmpty()
                 && stores.traces().add(t);
@@ -380,6 +380,6 @@ final class ImportRun {
     /** The kinds with many rows, each in one batch. */
     void flush() {
         stores.measurements().insert(newMeasurements);
-        stores.sessions().addBlocks(newBlocks);
+        stores.records().addBlocks(newBlocks);
     }
 }

@@ -4,7 +4,7 @@ import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.prescribe.Method;
 import gradino.core.prescribe.Plan;
-import gradino.core.prescribe.SidePlan;
+import gradino.core.prescribe.SideOrder;
 import gradino.server.prescribe.Line;
 import gradino.server.prescribe.LineRepository.LineVersion;
 import java.util.Arrays;
@@ -84,14 +84,23 @@ final class LineTables {
 
     /** Stands in for what could not be read, so that the reading of the row goes on. */
     private static final Plan NONE = new Plan(
-            "", "", Method.RAMP_BOTH_WAYS, SidePlan.ONE_AFTER_OTHER, Side.LEFT, 0, 0, 1, "", Sided.both(DoseText.NONE));
+            "",
+            "",
+            Method.RAMP_BOTH_WAYS,
+            SideOrder.ONE_AFTER_OTHER,
+            Side.LEFT,
+            0,
+            0,
+            1,
+            "",
+            Sided.both(DoseText.NONE));
 
     private static Plan plan(CsvRow r, Line line) {
         return new Plan(
                 line.motion(),
                 line.position(),
                 r.required("method"),
-                r.choice("sides", SidePlan.ONE_AFTER_OTHER),
+                r.choice("sides", SideOrder.ONE_AFTER_OTHER),
                 r.choice("first_side", Side.LEFT),
                 whole(r, "set_up_s"),
                 whole(r, "side_change_s"),

@@ -91,7 +91,7 @@ final class RecordTables {
         var b = stored.block();
         return Arrays.asList(
                 stored.id(),
-                stored.sessionId(),
+                stored.runId(),
                 b.blockId().toString(),
                 CsvRow.word(b.side()),
                 CsvRow.word(b.kind()),
@@ -170,7 +170,7 @@ final class RecordTables {
             List.of("answer_id", "run_id", "settled", "soreness", "happened_at", "recorded_at"),
             m -> Arrays.asList(
                     m.id(),
-                    m.sessionId(),
+                    m.runId(),
                     CsvRow.flag(m.settled()),
                     m.soreness() == null ? null : m.soreness().value(),
                     m.happenedAt(),

@@ -91,7 +91,7 @@ public class HomeService {
             List<String> heldBack) {}
 
     /** A session whose next-morning questions are still open. */
-    record HomeMorning(String sessionId, String title, Instant endedAt) {}
+    record HomeMorning(String runId, String title, Instant endedAt) {}
 
     /**
      * What can be measured with a tape by oneself.
@@ -127,7 +127,7 @@ public class HomeService {
                         : List.of(),
                 sessions,
                 asked.mornings().stream()
-                        .map(m -> new HomeMorning(m.sessionId(), m.title(), m.endedAt()))
+                        .map(m -> new HomeMorning(m.runId(), m.title(), m.endedAt()))
                         .toList(),
                 day.lines().stream()
                         .flatMap(l -> tape(client, l).stream())
@@ -149,7 +149,7 @@ public class HomeService {
                         .max(Comparator.naturalOrder())
                         .orElse(null),
                 own.stream()
-                        .flatMap(l -> Stream.ofNullable(l.openSession()))
+                        .flatMap(l -> Stream.ofNullable(l.openRun()))
                         .findFirst()
                         .orElse(null),
                 own.stream()

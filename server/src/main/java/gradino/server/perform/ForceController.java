@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
-@RequestMapping("/api/sessions/{sessionId}")
+@RequestMapping("/api/runs/{runId}")
 class ForceController {
     private final ForceService forces;
 
@@ -24,18 +24,18 @@ class ForceController {
     }
 
     @PostMapping("/references")
-    FloorReference measured(@PathVariable String sessionId, @RequestBody NewReference tries) {
-        return forces.measured(sessionId, tries);
+    FloorReference measured(@PathVariable String runId, @RequestBody NewReference tries) {
+        return forces.measured(runId, tries);
     }
 
     @PostMapping("/traces")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void trace(@PathVariable String sessionId, @RequestBody NewTrace trace) {
-        forces.trace(sessionId, trace);
+    void trace(@PathVariable String runId, @RequestBody NewTrace trace) {
+        forces.trace(runId, trace);
     }
 
     @GetMapping("/traces")
-    List<TraceView> traces(@PathVariable String sessionId) {
-        return forces.traces(sessionId);
+    List<TraceView> traces(@PathVariable String runId) {
+        return forces.traces(runId);
     }
 }

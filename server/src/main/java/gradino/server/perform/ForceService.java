@@ -140,8 +140,8 @@ public class ForceService {
 
     /** Keeps three tries and what they come to. */
     @Transactional
-    public FloorReference measured(String sessionId, NewReference tries) {
-        var session = Running.find(runs, sessionId);
+    public FloorReference measured(String runId, NewReference tries) {
+        var session = Running.find(runs, runId);
         var client = clients.get(session.clientId());
         var place = place(session, tries.line())
                 .orElseThrow(() -> Problem.invalid("line", "unknown", "This session has no such line."));
@@ -153,7 +153,7 @@ public class ForceService {
         traces.add(new StoredReference(
                 tries.id(),
                 client.id(),
-                sessionId,
+                runId,
                 place.motion(),
                 place.position(),
                 tries.side(),
@@ -168,8 +168,8 @@ public class ForceService {
 
     /** From the first try of each to its last: the rests belong to it. */
     @Transactional(readOnly = true)
-    public double referenceSeconds(String sessionId) {
-        return traces.referencesOf(sessionId).stream()
+    public double referenceSeconds(String runId) {
+        return traces.referencesOf(runId).stream()
                 .map(r -> r.tries().millis())
                 .mapToDouble(m -> (m.get(m.size() - 1) - m.get(0)) / 1000.0)
                 .sum();
@@ -197,8 +197,8 @@ public class ForceService {
 
     /** Keeps a trace with what core computes of it; the same id again is the same trace, stored once. */
     @Transactional
-    public void trace(String sessionId, NewTrace trace) {
-        var session = Running.find(runs, sessionId);
+    public void trace(String runId, NewTrace trace) {
+        var session = Running.find(runs, runId);
         var phases = session.phases(trace.blockId());
         if (phases.isEmpty()) {
             throw Problem.invalid("blockId", "unknown-block", "This session has no block " + trace.blockId() + ".");
@@ -212,7 +212,7 @@ public class ForceService {
         var now = StudioClock.now(clock);
         traces.add(new StoredTrace(
                 trace.id(),
-                sessionId,
+                runId,
                 trace.blockId(),
                 trace.side(),
                 reference,
@@ -243,16 +243,16 @@ public class ForceService {
     }
 
     @Transactional(readOnly = true)
-    List<TraceView> traces(String sessionId) {
-        Running.find(runs, sessionId);
-        return traces.of(sessionId).stream().map(ForceService::view).toList();
+    List<TraceView> traces(String runId) {
+        Running.find(runs, runId);
+        return traces.of(runId).stream().map(ForceService::view).toList();
     }
 
     /** Holds what came in by a file against its staircase, as what is measured here is on arrival. */
     @Transactional
     public void judgeImported() {
         for (var trace : traces.unjudged()) {
-            var analysis = analysis(Running.find(runs, trace.sessionId()), trace);
+            var analysis = analysis(Running.find(runs, trace.runId()), trace);
             if (analysis != null) {
                 traces.judge(trace, analysis);
             }

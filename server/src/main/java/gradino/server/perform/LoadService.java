@@ -17,12 +17,12 @@ class LoadService {
     private static final int WEEKS = 4;
     private static final int DAYS = 7;
 
-    private final RecordRepository sessions;
-    private final SessionService service;
+    private final RecordRepository records;
+    private final RunService service;
     private final Clock clock;
 
-    LoadService(RecordRepository sessions, SessionService service, Clock clock) {
-        this.sessions = sessions;
+    LoadService(RecordRepository records, RunService service, Clock clock) {
+        this.records = records;
         this.service = service;
         this.clock = clock;
     }
@@ -42,8 +42,8 @@ class LoadService {
         Map<LocalDate, Double> points = new HashMap<>();
         int unrated = 0;
         for (var closed :
-                sessions.closedSince(clientId, first.atStartOfDay(now.zone()).toInstant())) {
-            var load = service.summary(closed.sessionId()).load();
+                records.closedSince(clientId, first.atStartOfDay(now.zone()).toInstant())) {
+            var load = service.summary(closed.runId()).load();
             if (load == null) {
                 unrated++;
             } else {

@@ -26,10 +26,10 @@ class Presence implements InMemory {
     private record Device(String session, String id) {}
 
     /** @return how many other devices have it open */
-    int here(String sessionId, String device) {
-        there.put(new Device(sessionId, device), true);
+    int here(String runId, String device) {
+        there.put(new Device(runId, device), true);
         return (int) there.asMap().keySet().stream()
-                .filter(d -> d.session().equals(sessionId) && !d.id().equals(device))
+                .filter(d -> d.session().equals(runId) && !d.id().equals(device))
                 .count();
     }
 
@@ -38,7 +38,7 @@ class Presence implements InMemory {
         there.invalidateAll();
     }
 
-    void left(String sessionId, String device) {
-        there.invalidate(new Device(sessionId, device));
+    void left(String runId, String device) {
+        there.invalidate(new Device(runId, device));
     }
 }

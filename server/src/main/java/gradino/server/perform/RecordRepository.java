@@ -68,11 +68,11 @@ public class RecordRepository implements Flags {
     }
 
     /** A finished block with the id its device made. */
-    public record StoredBlock(String id, String sessionId, BlockRecord block, Instant happenedAt, Instant recordedAt) {}
+    public record StoredBlock(String id, String runId, BlockRecord block, Instant happenedAt, Instant recordedAt) {}
 
     /** How a session was closed. */
     public record Closed(
-            String sessionId,
+            String runId,
             Observer observer,
             @Nullable Tenths rating,
             @Nullable StopSign stopSign,
@@ -84,7 +84,7 @@ public class RecordRepository implements Flags {
     /** What was answered the morning after. */
     public record Morning(
             String id,
-            String sessionId,
+            String runId,
             boolean settled,
             @Nullable Tenths soreness,
             Instant happenedAt,
@@ -94,11 +94,11 @@ public class RecordRepository implements Flags {
         sql.batch(INSERT_BLOCK, blocks.stream().map(this::columns).toList());
     }
 
-    public List<StoredBlock> blocks(String sessionId) {
+    public List<StoredBlock> blocks(String runId) {
         return sql.list(
                 "SELECT " + SESSION_BLOCK_COLUMNS + " FROM run_block WHERE run_id = ? ORDER BY seq",
                 this::block,
-                sessionId);
+                runId);
     }
 
     public List<StoredBlock> blocksOfLines(Collection<String> lineIds) {
@@ -120,7 +120,7 @@ public class RecordRepository implements Flags {
                   (run_id, happened_at, recorded_at, observer, rating, stop_sign, stop_side, note)
                 VALUES (?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (run_id) DO NOTHING
                 """,
-                c.sessionId(),
+                c.runId(),
                 c.happenedAt(),
                 c.recordedAt(),
                 c.observer(),
@@ -130,11 +130,11 @@ public class RecordRepository implements Flags {
                 c.note());
     }
 
-    public Optional<Closed> closed(String sessionId) {
+    public Optional<Closed> closed(String runId) {
         return sql.first(
                 "SELECT " + SESSION_CLOSE_COLUMNS + " FROM run_close WHERE run_id = ?",
                 RecordRepository::closed,
-                sessionId);
+                runId);
     }
 
     public List<Closed> closedOfLines(Collection<String> lineIds) {
@@ -197,7 +197,7 @@ public class RecordRepository implements Flags {
     /** How each of a client's runs was closed. */
     Map<String, Closed> closes(String clientId) {
         return sql.list(CLOSES_OF_CLIENTS + "ORDER BY c.run_id", RecordRepository::closed, List.of(clientId)).stream()
-                .collect(Collectors.toMap(Closed::sessionId, c -> c));
+                .collect(Collectors.toMap(Closed::runId, c -> c));
     }
 
     public List<Closed> allClosed() {
@@ -212,7 +212,7 @@ public class RecordRepository implements Flags {
                 VALUES (?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING
                 """,
                 m.id(),
-                m.sessionId(),
+                m.runId(),
                 m.settled(),
                 m.soreness() == null ? null : m.soreness().value(),
                 m.happenedAt(),
@@ -228,11 +228,11 @@ public class RecordRepository implements Flags {
     }
 
     /** The newest answer holds; those before it are kept. */
-    Optional<Morning> lastMorning(String sessionId) {
+    Optional<Morning> lastMorning(String runId) {
         return sql.first(
                 "SELECT " + MORNING_COLUMNS + " FROM morning WHERE run_id = ? ORDER BY seq DESC",
                 RecordRepository::morning,
-                sessionId);
+                runId);
     }
 
     public List<Morning> allMornings() {
@@ -274,7 +274,7 @@ public class RecordRepository implements Flags {
         var b = stored.block();
         return new @Nullable Object[] {
             stored.id(),
-            stored.sessionId(),
+            stored.runId(),
             b.blockId().toString(),
             b.side(),
             b.kind(),

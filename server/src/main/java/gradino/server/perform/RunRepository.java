@@ -62,7 +62,7 @@ public class RunRepository implements ClientOwned {
 
     @Override
     public String variable() {
-        return "sessionId";
+        return "runId";
     }
 
     @Override

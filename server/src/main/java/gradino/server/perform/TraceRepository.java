@@ -45,7 +45,7 @@ public class TraceRepository {
      */
     public record StoredTrace(
             String id,
-            String sessionId,
+            String runId,
             BlockId blockId,
             Side side,
             @Nullable Double referenceNewtons,
@@ -63,7 +63,7 @@ public class TraceRepository {
     public record StoredReference(
             String id,
             String clientId,
-            @Nullable String sessionId,
+            @Nullable String runId,
             String motion,
             String position,
             Side side,
@@ -85,7 +85,7 @@ public class TraceRepository {
                 VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING
                 """,
                         t.id(),
-                        t.sessionId(),
+                        t.runId(),
                         t.blockId().toString(),
                         t.side(),
                         t.referenceNewtons(),
@@ -99,9 +99,8 @@ public class TraceRepository {
                 == 1;
     }
 
-    public List<StoredTrace> of(String sessionId) {
-        return sql.list(
-                "SELECT " + TRACE_COLUMNS + " FROM trace WHERE run_id = ? ORDER BY rowid", this::trace, sessionId);
+    public List<StoredTrace> of(String runId) {
+        return sql.list("SELECT " + TRACE_COLUMNS + " FROM trace WHERE run_id = ? ORDER BY rowid", this::trace, runId);
     }
 
     /** What gauges said in a line's sessions, by session, with when that came in; without the traces themselves. */
@@ -124,7 +123,7 @@ public class TraceRepository {
     }
 
     /** What one trace says of the effort. */
-    public record Judged(String sessionId, MeasuredEffort effort, Instant recordedAt) {}
+    public record Judged(String runId, MeasuredEffort effort, Instant recordedAt) {}
 
     /** Traces that came in by a file and were not held against their staircase yet. */
     List<StoredTrace> unjudged() {
@@ -159,7 +158,7 @@ public class TraceRepository {
                 """,
                         r.id(),
                         r.clientId(),
-                        r.sessionId(),
+                        r.runId(),
                         r.motion(),
                         r.position(),
                         r.side(),
@@ -188,12 +187,12 @@ public class TraceRepository {
                 direction);
     }
 
-    public List<StoredReference> referencesOf(String sessionId) {
+    public List<StoredReference> referencesOf(String runId) {
         return sql.list(
                 "SELECT " + REFERENCE_CONTRACTION_COLUMNS
                         + " FROM reference_contraction WHERE run_id = ? ORDER BY rowid",
                 TraceRepository::reference,
-                sessionId);
+                runId);
     }
 
     public List<StoredReference> allReferences() {

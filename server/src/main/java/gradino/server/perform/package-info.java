@@ -1,5 +1,5 @@
 /**
- * Sessions as they are run and logged. Read {@link gradino.server.perform.SessionService} first. May use every step up to prescribe.
+ * Sessions as they are run and logged. Read {@link gradino.server.perform.RunService} first. May use every step up to prescribe.
  */
 @NullMarked
 package gradino.server.perform;

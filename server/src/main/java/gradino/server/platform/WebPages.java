@@ -30,7 +30,7 @@ class WebPages implements WebMvcConfigurer {
         for (var deepLink : new String[] {
             "/",
             "/clients/**",
-            "/sessions/**",
+            "/runs/**",
             "/studio/**",
             "/lines/**",
             "/noise/**",

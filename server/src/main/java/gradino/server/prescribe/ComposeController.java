@@ -8,7 +8,7 @@ import gradino.core.prescribe.SessionDraft;
 import gradino.core.prescribe.SessionDraft.LineDraft;
 import gradino.core.prescribe.Shorten;
 import gradino.server.platform.Reads;
-import gradino.server.prescribe.ComposeService.Composition;
+import gradino.server.prescribe.ComposeService.CurrentSession;
 import gradino.server.prescribe.LibraryService.LibraryEntry;
 import gradino.server.prescribe.MethodService.KnownMethod;
 import gradino.server.prescribe.SuggestService.Suggested;
@@ -141,37 +141,37 @@ class ComposeController {
         return compose.solve(clientId, s.draft(), s.station(), s.line(), s.block());
     }
 
-    @GetMapping("/api/clients/{clientId}/compositions")
-    List<Composition> of(@PathVariable String clientId) {
+    @GetMapping("/api/clients/{clientId}/sessions")
+    List<CurrentSession> of(@PathVariable String clientId) {
         return compose.of(clientId);
     }
 
-    @GetMapping("/api/clients/{clientId}/compositions/{compositionId}")
-    Composition get(@PathVariable String clientId, @PathVariable String compositionId) {
-        return compose.get(clientId, compositionId);
+    @GetMapping("/api/clients/{clientId}/sessions/{sessionId}")
+    CurrentSession get(@PathVariable String clientId, @PathVariable String sessionId) {
+        return compose.get(clientId, sessionId);
     }
 
     @GetMapping(
-            path = "/api/clients/{clientId}/compositions/{compositionId}/handout.pdf",
+            path = "/api/clients/{clientId}/sessions/{sessionId}/handout.pdf",
             produces = MediaType.APPLICATION_PDF_VALUE)
-    byte[] handout(@PathVariable String clientId, @PathVariable String compositionId) {
-        return handouts.pdf(clientId, compositionId);
+    byte[] handout(@PathVariable String clientId, @PathVariable String sessionId) {
+        return handouts.pdf(clientId, sessionId);
     }
 
-    @GetMapping("/api/clients/{clientId}/compositions/{compositionId}/handout")
-    Handout handoutPage(@PathVariable String clientId, @PathVariable String compositionId) {
-        return handouts.of(clientId, compositionId);
+    @GetMapping("/api/clients/{clientId}/sessions/{sessionId}/handout")
+    Handout handoutPage(@PathVariable String clientId, @PathVariable String sessionId) {
+        return handouts.of(clientId, sessionId);
     }
 
-    @PutMapping("/api/clients/{clientId}/compositions/{compositionId}")
-    Composition save(
-            @PathVariable String clientId, @PathVariable String compositionId, @Valid @RequestBody Saving saving) {
-        return compose.save(clientId, compositionId, saving.name(), saving.draft());
+    @PutMapping("/api/clients/{clientId}/sessions/{sessionId}")
+    CurrentSession save(
+            @PathVariable String clientId, @PathVariable String sessionId, @Valid @RequestBody Saving saving) {
+        return compose.save(clientId, sessionId, saving.name(), saving.draft());
     }
 
-    @DeleteMapping("/api/clients/{clientId}/compositions/{compositionId}")
+    @DeleteMapping("/api/clients/{clientId}/sessions/{sessionId}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void remove(@PathVariable String clientId, @PathVariable String compositionId) {
-        compose.remove(clientId, compositionId);
+    void remove(@PathVariable String clientId, @PathVariable String sessionId) {
+        compose.remove(clientId, sessionId);
     }
 }

@@ -35,7 +35,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class ComposeService {
     private static final int SECONDS_PER_MINUTE = 60;
 
-    private final SessionRepository compositions;
+    private final SessionRepository sessions;
     private final Program program;
     private final MethodService methods;
     private final SessionContexts contexts;
@@ -44,14 +44,14 @@ public class ComposeService {
     private final Clock clock;
 
     ComposeService(
-            SessionRepository compositions,
+            SessionRepository sessions,
             Program program,
             MethodService methods,
             SessionContexts contexts,
             ClientService clients,
             SignedIn signedIn,
             Clock clock) {
-        this.compositions = compositions;
+        this.sessions = sessions;
         this.program = program;
         this.methods = methods;
         this.contexts = contexts;
@@ -116,22 +116,22 @@ public class ComposeService {
      * @param draft without the lines that cannot be worked out
      * @param troubles what is wrong with those
      */
-    public record Composition(
+    public record CurrentSession(
             String id, String clientId, String name, SessionDraft draft, Instant recordedAt, List<Finding> troubles) {}
 
     @Transactional(readOnly = true)
-    List<Composition> of(String clientId) {
+    List<CurrentSession> of(String clientId) {
         var now = program.of(clients.get(clientId));
         return now.sessions().stream().map(s -> seen(now, s)).toList();
     }
 
-    private static Composition seen(ClientProgram now, Saving s) {
+    private static CurrentSession seen(ClientProgram now, Saving s) {
         var seen = now.seen(s);
-        return new Composition(s.id(), s.clientId(), s.name(), seen.draft(), s.recordedAt(), seen.troubles());
+        return new CurrentSession(s.id(), s.clientId(), s.name(), seen.draft(), s.recordedAt(), seen.troubles());
     }
 
     @Transactional(readOnly = true)
-    public Composition get(String clientId, String id) {
+    public CurrentSession get(String clientId, String id) {
         var now = program.of(clients.get(clientId));
         return now.session(id).map(s -> seen(now, s)).orElseThrow(Problem::nothingHere);
     }
@@ -141,9 +141,9 @@ public class ComposeService {
 
     /** @throws Problem with the reasons when it may not be, any more */
     @Transactional(readOnly = true)
-    public Ready ready(Client client, String compositionId) {
+    public Ready ready(Client client, String sessionId) {
         var now = program.of(client);
-        var session = now.session(compositionId).orElseThrow(Problem::nothingHere);
+        var session = now.session(sessionId).orElseThrow(Problem::nothingHere);
         return ready(now, session.name(), now.inForce(session));
     }
 
@@ -183,7 +183,7 @@ public class ComposeService {
 
     /** Keeps a session; what breaks a restriction or cannot be is refused with its reasons. */
     @Transactional
-    public Composition save(String clientId, String id, String name, SessionDraft draft) {
+    public CurrentSession save(String clientId, String id, String name, SessionDraft draft) {
         var client = clients.get(clientId);
         var checked = checked(client, draft, contexts.of(program.of(client)));
         Problem.throwIfBlocking(checked.findings());
@@ -209,7 +209,7 @@ public class ComposeService {
     @Transactional
     public void remove(String clientId, String id) {
         clients.get(clientId);
-        var session = compositions.newest(clientId, id).orElseThrow(Problem::nothingHere);
+        var session = sessions.newest(clientId, id).orElseThrow(Problem::nothingHere);
         program.keep(saving(clientId, id, session.name(), null));
     }
 }

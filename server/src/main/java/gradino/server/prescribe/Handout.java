@@ -13,7 +13,7 @@ import gradino.core.prescribe.Protocol;
 import gradino.core.prescribe.SessionPlan;
 import gradino.core.prescribe.Station;
 import gradino.server.intake.Client;
-import gradino.server.prescribe.ComposeService.Composition;
+import gradino.server.prescribe.ComposeService.CurrentSession;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -61,15 +61,15 @@ record Handout(
     /** @param head which side; empty where there is none to tell */
     record HandoutDoses(String head, List<String> blocks) {}
 
-    static Handout of(Client client, Composition composition, SessionPlan plan, Policy policy) {
-        var sets = LineSets.of(client, composition.draft(), policy);
+    static Handout of(Client client, CurrentSession session, SessionPlan plan, Policy policy) {
+        var sets = LineSets.of(client, session.draft(), policy);
         var lines = new ArrayList<HandoutLine>();
         for (var station : plan.stations()) {
             station.lines().forEach(line -> lines.add(line(line, station, sets)));
         }
         int seconds = Compiler.compile(plan).seconds();
         return new Handout(
-                composition.name(),
+                session.name(),
                 client.details().name(),
                 (seconds + SECONDS_PER_MINUTE - 1) / SECONDS_PER_MINUTE,
                 StopSignText.all().stream().map(StopSignText::words).toList(),

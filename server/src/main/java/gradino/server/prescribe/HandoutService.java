@@ -29,17 +29,17 @@ class HandoutService {
     }
 
     @Transactional(readOnly = true)
-    Handout of(String clientId, String compositionId) {
-        var composition = compose.get(clientId, compositionId);
-        var plan = SessionReader.read(composition.draft())
+    Handout of(String clientId, String sessionId) {
+        var session = compose.get(clientId, sessionId);
+        var plan = SessionReader.read(session.draft())
                 .plan()
                 .orElseThrow(() -> Problem.invalid("stations", "empty", "Nothing is in this session."));
-        return Handout.of(clients.get(clientId), composition, plan, contexts.policy());
+        return Handout.of(clients.get(clientId), session, plan, contexts.policy());
     }
 
     @Transactional(readOnly = true)
-    byte[] pdf(String clientId, String compositionId) {
-        var handout = of(clientId, compositionId);
+    byte[] pdf(String clientId, String sessionId) {
+        var handout = of(clientId, sessionId);
         try (var pdf = new HandoutPdf(handout.title())) {
             head(pdf, handout);
             for (var line : handout.lines()) {

@@ -16,12 +16,12 @@ import org.springframework.transaction.annotation.Transactional;
 /** The methods that ship with Gradino and the studio's own, which come as a file. */
 @Service
 class MethodService {
-    private final SessionRepository compositions;
+    private final SessionRepository sessions;
     private final SignedIn signedIn;
     private final Clock clock;
 
-    MethodService(SessionRepository compositions, SignedIn signedIn, Clock clock) {
-        this.compositions = compositions;
+    MethodService(SessionRepository sessions, SignedIn signedIn, Clock clock) {
+        this.sessions = sessions;
         this.signedIn = signedIn;
         this.clock = clock;
     }
@@ -33,7 +33,7 @@ class MethodService {
     List<KnownMethod> all() {
         var known = new ArrayList<KnownMethod>();
         Method.shipped().forEach(m -> known.add(new KnownMethod(m, false)));
-        compositions.methods().forEach(m -> known.add(new KnownMethod(m, true)));
+        sessions.methods().forEach(m -> known.add(new KnownMethod(m, true)));
         return known;
     }
 
@@ -60,7 +60,7 @@ class MethodService {
         }
         Problem.throwIfBlocking(findings);
         var now = StudioClock.now(clock);
-        read.methods().forEach(m -> compositions.insert(new StudioMethod(m, me.id(), now)));
+        read.methods().forEach(m -> sessions.insert(new StudioMethod(m, me.id(), now)));
         return all();
     }
 

@@ -2,7 +2,7 @@ package gradino.server.today;
 
 import gradino.core.advance.Advance;
 import gradino.core.advance.Moment;
-import gradino.core.advance.Standing;
+import gradino.core.advance.Urgency;
 import gradino.core.because.Finding;
 import gradino.core.because.Verdict;
 import gradino.core.intake.Intake;
@@ -104,7 +104,7 @@ public class TodayService {
             String position,
             @Nullable String session,
             @Nullable Instant lastSession,
-            @Nullable String openSession,
+            @Nullable String openRun,
             int sessionsDone,
             boolean due,
             int minutes,
@@ -115,7 +115,7 @@ public class TodayService {
             @Nullable Finding trouble) {}
 
     /** A session whose next-morning questions were not answered. */
-    public record MorningAsked(String sessionId, String clientId, String clientName, String title, Instant endedAt) {}
+    public record MorningAsked(String runId, String clientId, String clientName, String title, Instant endedAt) {}
 
     @Transactional(readOnly = true)
     public Today today() {
@@ -206,7 +206,7 @@ public class TodayService {
         var state = known.state(line);
         var trained = state.plan().trained();
         var proposals = trained.stream().map(side -> known.proposal(line, side)).toList();
-        var most = Standing.mostUrgent(proposals);
+        var most = Urgency.mostUrgent(proposals);
         var last = state.lastSessionAt().orElse(null);
         return new LineDay(
                 line.id(),

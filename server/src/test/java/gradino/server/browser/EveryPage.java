@@ -44,7 +44,7 @@ abstract class EveryPage {
     public void start() throws IOException {
         axe = Files.readString(Path.of(System.getProperty("gradino.web.dir"), "node_modules/axe-core/axe.min.js"));
         server = TestServer.demo();
-        server.post("/api/lines/demo-waller-line/sessions", "{\"id\":\"looked-at\"}");
+        server.post("/api/lines/demo-waller-line/runs", "{\"id\":\"looked-at\"}");
         server.post("/api/studies", """
             {"id":"looked-at","motion":"hip-flexion","instrument":"GONIOMETER","people":["A","B","C","D","E"],"visits":2,"trials":3}
             """);

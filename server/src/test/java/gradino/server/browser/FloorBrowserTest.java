@@ -45,7 +45,7 @@ public class FloorBrowserTest {
         browser = new Browser(server);
         page = browser.page;
         page.clock().install(new Clock.InstallOptions().setTime("2026-03-02T09:00:00"));
-        page.navigate(server.url("/sessions/" + session));
+        page.navigate(server.url("/runs/" + session));
         assertThat(page.getByText("Stop at once with")).isVisible();
         browser.standStill("2026-03-02T09:05:00");
         browser.button("Start");
@@ -143,7 +143,7 @@ public class FloorBrowserTest {
         var done = page.getByTestId("now").getAttribute("data-block");
         page.clock().resume();
         assertThat(page.getByText("all kept")).isVisible();
-        var planned = server.get("/api/sessions/" + session)
+        var planned = server.get("/api/runs/" + session)
                 .body()
                 .at("/timeline/phases")
                 .valueStream()
@@ -231,7 +231,7 @@ public class FloorBrowserTest {
         browser.button("equipment");
         Assertions.assertThat(block()).isEqualTo("l1-right-side-change");
         Assertions.assertThat(recorded("l1-left-1-press").skippedBecause()).isEqualTo("equipment");
-        page.navigate(server.url("/sessions/" + session + "/close"));
+        page.navigate(server.url("/runs/" + session + "/close"));
         assertThat(page.getByText(Pattern.compile("left out, not done: .*set 2 press"))
                         .first())
                 .isVisible();

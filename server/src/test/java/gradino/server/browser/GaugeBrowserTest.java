@@ -38,7 +38,7 @@ public class GaugeBrowserTest {
                         reference(r.path("side").asString(), r.path("direction").asString()));
         browser = new Browser(server);
         page = browser.page;
-        page.navigate(server.url("/sessions/s5"));
+        page.navigate(server.url("/runs/s5"));
     }
 
     @AfterMethod(alwaysRun = true)
@@ -74,7 +74,7 @@ public class GaugeBrowserTest {
                                         .mapToObj(i -> "2200")
                                         .collect(Collectors.joining(","))))
                 .collect(Collectors.joining(","));
-        var answer = server.post("/api/sessions/s5/references", """
+        var answer = server.post("/api/runs/s5/references", """
                 {"id":"%s-%s","line":"lamplighter-line","side":"%s","direction":"%s","tries":[%s]}
                 """.formatted(side, direction, side, direction, tries));
         Assertions.assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
@@ -120,10 +120,10 @@ public class GaugeBrowserTest {
         assertThat(page.getByText("Left gauge is out")).isHidden();
         page.waitForResponse(r -> r.url().endsWith("/traces") && r.status() == 204, () -> pressOnTo("l1-left-1-pull"));
 
-        page.navigate(server.url("/sessions/s5/close"));
+        page.navigate(server.url("/runs/s5/close"));
         assertThat(page.getByText("What the gauges saw")).isVisible();
         assertThat(page.getByText("of the time within 10 points").first()).isVisible();
-        var trace = server.get("/api/sessions/s5/traces").body().path(0);
+        var trace = server.get("/api/runs/s5/traces").body().path(0);
         Assertions.assertThat(trace.path("blockId").asString()).isEqualTo("l1-left-1-press");
         Assertions.assertThat(trace.at("/analysis/steps").size()).isGreaterThan(1);
 
@@ -136,7 +136,7 @@ public class GaugeBrowserTest {
         page.getByLabel("Note").last().fill("was hardly pressed");
         browser.button("Keep the correction");
         assertThat(page.getByText("effort 4")).isVisible();
-        var record = server.get("/api/sessions/s5/blocks")
+        var record = server.get("/api/runs/s5/blocks")
                 .body()
                 .valueStream()
                 .filter(b -> b.path("blockId").asString().equals("l1-left-1-press"))
@@ -145,7 +145,7 @@ public class GaugeBrowserTest {
         Assertions.assertThat(record.path("effortRating").asInt()).isEqualTo(4);
         Assertions.assertThat(record.path("note").asString()).isEqualTo("was hardly pressed");
 
-        page.navigate(server.url("/sessions/s5/replay"));
+        page.navigate(server.url("/runs/s5/replay"));
         page.getByText("8×").click();
         browser.button("Play");
         assertThat(button("From the start")).isVisible();
@@ -155,10 +155,10 @@ public class GaugeBrowserTest {
     @Test
     public void liftOffsAreCountedByTheGauge() {
         AnySession.everyBlock(server.me(), "all");
-        var floor = server.post("/api/clients/" + Scene.CLIENT + "/compositions/all/sessions", "{\"id\":\"lifts\"}")
+        var floor = server.post("/api/clients/" + Scene.CLIENT + "/runs/all/runs", "{\"id\":\"lifts\"}")
                 .body();
         Assertions.assertThat(floor.path("id").asString()).isEqualTo("lifts");
-        page.navigate(server.url("/sessions/lifts"));
+        page.navigate(server.url("/runs/lifts"));
         browser.button("Connect two force gauges");
         assertThat(page.getByText("Both gauges are there")).isVisible();
         browser.button("Start");
@@ -174,7 +174,7 @@ public class GaugeBrowserTest {
     @Test
     public void aSecondDeviceIsToldOf() {
         var second = browser.context.newPage();
-        second.navigate(server.url("/sessions/s5"));
+        second.navigate(server.url("/runs/s5"));
         assertThat(second.getByText("open on another device too")).isVisible();
         second.close();
     }

@@ -109,7 +109,7 @@ public class HomeBrowserTest {
         assertThat(page.getByText("to send")).isVisible();
         phone.context.setOffline(false);
         assertThat(page.getByText("all kept")).isVisible();
-        Assertions.assertThat(server.get("/api/sessions/" + session).body().path("doneBlocks"))
+        Assertions.assertThat(server.get("/api/runs/" + session).body().path("doneBlocks"))
                 .isNotEmpty()
                 .noneMatch(b -> b.asString().equals(before));
     }

@@ -71,12 +71,12 @@ public class KillBrowserTest {
         server.startAgain();
         browser.run(6);
         assertThat(page.getByText("all kept")).isVisible();
-        var done = get("/api/sessions/" + session)
+        var done = get("/api/runs/" + session)
                 .path("doneBlocks")
                 .valueStream()
                 .map(JsonNode::asString)
                 .toList();
-        var timeline = get("/api/sessions/" + session)
+        var timeline = get("/api/runs/" + session)
                 .at("/timeline/phases")
                 .valueStream()
                 .map(p -> p.path("blockId").asString())
@@ -137,11 +137,11 @@ public class KillBrowserTest {
     private void allAreThere(Path profile, String session, Set<String> finished) {
         try (var tablet = KilledBrowser.open(profile)) {
             var page = tablet.page();
-            enter(page, "/sessions/" + session);
+            enter(page, "/runs/" + session);
             assertThat(page.getByText("Resume where it stopped")).isVisible();
             assertThat(page.getByText("all kept")).isVisible();
             var floor = TestServer.json(
-                    (String) page.evaluate("path => fetch(path).then(r => r.text())", "/api/sessions/" + session));
+                    (String) page.evaluate("path => fetch(path).then(r => r.text())", "/api/runs/" + session));
             var done = floor.path("doneBlocks")
                     .valueStream()
                     .map(JsonNode::asString)

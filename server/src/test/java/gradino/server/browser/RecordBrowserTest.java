@@ -34,7 +34,7 @@ public class RecordBrowserTest {
 
     @Test
     public void theMorningsAnswerIsCorrectedInTheRecord() {
-        page.navigate(server.url("/sessions/s1/close"));
+        page.navigate(server.url("/runs/s1/close"));
         assertThat(page.getByText("Pain was back to usual")).isVisible();
         assertThat(page.getByText(Pattern.compile("Load"))).isVisible();
         browser.button("Correct the answer");
@@ -42,7 +42,7 @@ public class RecordBrowserTest {
         page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("6")).click();
         browser.button("Keep the correction");
         assertThat(page.getByText("Pain was not back to usual, soreness 6/10.")).isVisible();
-        var morning = server.get("/api/sessions/s1/summary").body().path("morning");
+        var morning = server.get("/api/runs/s1/summary").body().path("morning");
         Assertions.assertThat(morning.path("settled").asBoolean()).isFalse();
     }
 

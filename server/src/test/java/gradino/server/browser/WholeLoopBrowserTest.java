@@ -77,7 +77,7 @@ public class WholeLoopBrowserTest {
         browser.button("Open the floor");
         browser.button("Start");
         var id = page.url().substring(page.url().lastIndexOf('/') + 1);
-        for (var phase : server.get("/api/sessions/" + id).body().at("/timeline/phases")) {
+        for (var phase : server.get("/api/runs/" + id).body().at("/timeline/phases")) {
             rateWhenAsked();
             page.clock().fastForward(1000L * seconds(phase));
         }
@@ -138,7 +138,7 @@ public class WholeLoopBrowserTest {
     @Test(dependsOnMethods = "aFortyMinuteProtocolIsRightInEveryPhaseCountAndSide")
     public void aComposedSessionOfEveryKindOfBlockIsToo() {
         AnySession.everyBlock(server.me(), "all");
-        var opened = server.post("/api/clients/" + Scene.CLIENT + "/compositions/all/sessions", "{\"id\":\"every\"}");
+        var opened = server.post("/api/clients/" + Scene.CLIENT + "/runs/all/runs", "{\"id\":\"every\"}");
         Assertions.assertThat(opened.status()).as(opened.body().toString()).isEqualTo(200);
         try (var driven = new Browser(server)) {
             runDriven(driven, "every", opened.body().at("/timeline/phases"));
@@ -148,7 +148,7 @@ public class WholeLoopBrowserTest {
     private void runDriven(Browser driven, String session, JsonNode phases) {
         driven.listenToTheFloor();
         driven.page.clock().install(new Clock.InstallOptions().setTime("2026-03-07T09:00:00"));
-        driven.page.navigate(server.url("/sessions/" + session));
+        driven.page.navigate(server.url("/runs/" + session));
         assertThat(driven.page.getByText("Stop at once with")).isVisible();
         // Only what is driven passes: over half an hour even milliseconds of the machine's own would add up to a phase.
         driven.standStill("2026-03-07T09:05:00");

@@ -44,7 +44,7 @@ public class FloorTimingBrowserTest {
         browser.beforeEachPage(floor, Browser.LISTEN);
         browser.cookie(floor, server.url("/"), "gradino", server.me().cookie("gradino"));
         browser.front(floor);
-        browser.navigate(floor, server.url("/sessions/timed"));
+        browser.navigate(floor, server.url("/runs/timed"));
         assertThat(until(floor, "[...document.querySelectorAll('button')].find((b) => b.textContent === 'Start')"))
                 .isTrue();
         browser.evaluate(
@@ -65,7 +65,7 @@ public class FloorTimingBrowserTest {
     private void check(Tab floor) {
         var phases = marks(floor, "phase");
         double zero = phases.get(0).at() - 1000 * phases.get(0).second();
-        var compiled = server.get("/api/sessions/timed")
+        var compiled = server.get("/api/runs/timed")
                 .body()
                 .at("/timeline/phases")
                 .valueStream()

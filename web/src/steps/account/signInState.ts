@@ -3,17 +3,17 @@ import { useEffect } from 'react';
 import { api, ask, SIGNED_OUT, type Schemas } from '../../shared/api/client';
 
 export type Account = Schemas['Account'];
-export const STANDING = ['standing'];
+export const SIGN_IN = ['signIn'];
 
 /** Who is signed in here. Asked again as soon as the server does not know us any more. */
-export function useStanding() {
+export function useSignInState() {
   const queries = useQueryClient();
   useEffect(() => {
-    const again = () => void queries.invalidateQueries({ queryKey: STANDING });
+    const again = () => void queries.invalidateQueries({ queryKey: SIGN_IN });
     addEventListener(SIGNED_OUT, again);
     return () => removeEventListener(SIGNED_OUT, again);
   }, [queries]);
-  return useQuery({ queryKey: STANDING, staleTime: 60_000, queryFn: () => ask(api.GET('/api/sign-in')) });
+  return useQuery({ queryKey: SIGN_IN, staleTime: 60_000, queryFn: () => ask(api.GET('/api/sign-in')) });
 }
 
 export const ROLE: Record<Account['role'], string> = { OWNER: 'owner', COACH: 'coach', ASSISTANT: 'assistant' };

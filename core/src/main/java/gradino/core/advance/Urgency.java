@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Set;
 
 /** Where a proposal stands in a coach's queue, the most urgent first. */
-public enum Standing {
+public enum Urgency {
     STOP,
     STEP_DOWN,
     /** A measurement would let more be said. */
@@ -20,10 +20,10 @@ public enum Standing {
 
     /** What speaks for a line of several sides: the most urgent of their proposals, the first of equal ones. */
     public static Proposal mostUrgent(List<Proposal> proposals) {
-        return proposals.stream().min(Comparator.comparing(Standing::of)).orElseThrow();
+        return proposals.stream().min(Comparator.comparing(Urgency::of)).orElseThrow();
     }
 
-    public static Standing of(Proposal proposal) {
+    public static Urgency of(Proposal proposal) {
         if (proposal.verdict() == Verdict.STOP_AND_REFER) {
             return STOP;
         } else if (proposal.verdict() == Verdict.STEP_DOWN) {

@@ -44,14 +44,14 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Runs sessions: opens them with their compiled plan, keeps each finished block at once, closes them whole. */
 @Service
-public class SessionService {
+public class RunService {
     private static final Duration STALE = Duration.ofHours(12);
     /** Counted as seen by a coach: nobody says that of themselves. */
     private static final Set<Observer> COACHES = Set.of(Observer.COACH, Observer.VIDEO_CALL);
 
     private static final String NOT_DONE = "not done";
 
-    private final RecordRepository sessions;
+    private final RecordRepository records;
     private final RunRepository runs;
     private final ForceService forces;
     private final ComposeService compose;
@@ -62,8 +62,8 @@ public class SessionService {
     private final SignedIn signedIn;
     private final Clock clock;
 
-    SessionService(
-            RecordRepository sessions,
+    RunService(
+            RecordRepository records,
             RunRepository runs,
             ForceService forces,
             ComposeService compose,
@@ -73,7 +73,7 @@ public class SessionService {
             ClientService clients,
             SignedIn signedIn,
             Clock clock) {
-        this.sessions = sessions;
+        this.records = records;
         this.runs = runs;
         this.forces = forces;
         this.compose = compose;
@@ -100,13 +100,12 @@ public class SessionService {
 
     /** Runs a session; it must still be allowed today. One that is open already is gone on with. */
     @Transactional
-    public Floor openComposed(String clientId, String compositionId, String runId) {
+    public Floor openSession(String clientId, String sessionId, String runId) {
         var client = clients.get(clientId);
-        return goneOnWith(runId, r -> r.clientId().equals(clientId) && compositionId.equals(r.sessionId()))
-                .or(() -> runs.unclosed(clientId, compositionId)
-                        .filter(this::isFresh)
-                        .map(r -> floor(r.id())))
-                .orElseGet(() -> begin(client, compositionId, runId, compose.ready(client, compositionId)));
+        return goneOnWith(runId, r -> r.clientId().equals(clientId) && sessionId.equals(r.sessionId()))
+                .or(() ->
+                        runs.unclosed(clientId, sessionId).filter(this::isFresh).map(r -> floor(r.id())))
+                .orElseGet(() -> begin(client, sessionId, runId, compose.ready(client, sessionId)));
     }
 
     private Optional<Floor> goneOnWith(String runId, Predicate<Run> isThis) {
@@ -129,11 +128,11 @@ public class SessionService {
     }
 
     @Transactional(readOnly = true)
-    public Floor floor(String sessionId) {
-        var running = running(sessionId);
+    public Floor floor(String runId) {
+        var running = running(runId);
         var client = clients.get(running.clientId());
         return new Floor(
-                sessionId,
+                runId,
                 running.clientId(),
                 client.details().name(),
                 running.run().name(),
@@ -143,11 +142,11 @@ public class SessionService {
                 running.variants(),
                 running.labels(),
                 history.policy().whole(Threshold.PAIN_TOO_MUCH),
-                sessions.blocks(sessionId).stream()
+                records.blocks(runId).stream()
                         .map(b -> b.block().blockId())
                         .distinct()
                         .toList(),
-                sessions.closed(sessionId).isPresent(),
+                records.closed(runId).isPresent(),
                 running.run().happenedAt());
     }
 
@@ -164,33 +163,33 @@ public class SessionService {
 
     /** Stores a finished block; the same id again is the same block, stored once. */
     @Transactional
-    public void block(String sessionId, String id, BlockRecord block) {
-        if (running(sessionId).phases(block.blockId()).isEmpty()) {
+    public void block(String runId, String id, BlockRecord block) {
+        if (running(runId).phases(block.blockId()).isEmpty()) {
             throw Problem.invalid(
                     "block.blockId", "unknown-block", "This session has no block " + block.blockId() + ".");
         }
         var now = StudioClock.now(clock);
-        sessions.addBlocks(List.of(new StoredBlock(id, sessionId, block, now, now)));
+        records.addBlocks(List.of(new StoredBlock(id, runId, block, now, now)));
     }
 
     /** The last record of each block, in the order in which they came first. */
     @Transactional(readOnly = true)
-    public List<BlockRecord> blocks(String sessionId) {
-        running(sessionId);
-        return RecordRepository.latest(sessions.blocks(sessionId));
+    public List<BlockRecord> blocks(String runId) {
+        running(runId);
+        return RecordRepository.latest(records.blocks(runId));
     }
 
     @Transactional
-    public Summary close(String sessionId, CloseDraft draft) {
-        var session = running(sessionId);
-        if (sessions.closed(sessionId).isEmpty()) {
+    public Summary close(String runId, CloseDraft draft) {
+        var session = running(runId);
+        if (records.closed(runId).isEmpty()) {
             if (signedIn.guest().isPresent() && COACHES.contains(draft.observer())) {
                 throw Problem.invalid("observer", "at-home", "At home no coach watched.");
             }
             var now = StudioClock.now(clock);
-            sessions.addBlocks(missing(session, now));
-            sessions.close(new Closed(
-                    sessionId,
+            records.addBlocks(missing(session, now));
+            records.close(new Closed(
+                    runId,
                     draft.observer(),
                     draft.rating(),
                     draft.stopSign(),
@@ -199,7 +198,7 @@ public class SessionService {
                     now,
                     now));
         }
-        return summary(sessionId);
+        return summary(runId);
     }
 
     /** How a session ends. A stop sign closes it as stopped. */
@@ -212,7 +211,7 @@ public class SessionService {
 
     /** Planned blocks without a record were not done: that is said, never silently left out. */
     private List<StoredBlock> missing(Running session, Instant now) {
-        var done = sessions.blocks(session.run().id()).stream()
+        var done = records.blocks(session.run().id()).stream()
                 .map(b -> b.block().blockId())
                 .collect(Collectors.toSet());
         Map<BlockId, List<Timeline.Phase>> planned = session.timeline().phases().stream()
@@ -249,25 +248,25 @@ public class SessionService {
     }
 
     @Transactional(readOnly = true)
-    public Summary summary(String sessionId) {
-        var session = running(sessionId);
-        var blocks = new ArrayList<>(sessions.blocks(sessionId));
-        var closed = sessions.closed(sessionId);
+    public Summary summary(String runId) {
+        var session = running(runId);
+        var blocks = new ArrayList<>(records.blocks(runId));
+        var closed = records.closed(runId);
         if (closed.isEmpty()) {
             blocks.addAll(missing(session, StudioClock.now(clock)));
         }
         return Summary.of(
                 RecordRepository.latest(blocks),
                 closed.orElse(null),
-                sessions.lastMorning(sessionId).orElse(null),
-                forces.referenceSeconds(sessionId));
+                records.lastMorning(runId).orElse(null),
+                forces.referenceSeconds(runId));
     }
 
     /** A client's runs, newest first. */
     @Transactional(readOnly = true)
     public List<RunHead> runs(String clientId) {
         clients.get(clientId);
-        var closes = sessions.closes(clientId);
+        var closes = records.closes(clientId);
         return runs.of(clientId).stream()
                 .map(r -> new RunHead(r.id(), r.sessionId(), r.name(), r.happenedAt(), closes.get(r.id())))
                 .toList();
@@ -276,22 +275,22 @@ public class SessionService {
     /**
      * One run.
      *
-     * @param compositionId null for a line alone
+     * @param sessionId null for a line alone
      */
     public record RunHead(
             String id,
-            @Nullable String compositionId,
+            @Nullable String sessionId,
             String name,
             Instant openedAt,
             @Nullable Closed closed) {}
 
     @Transactional
-    public void morning(String sessionId, String id, boolean settled, @Nullable Tenths soreness) {
-        running(sessionId);
-        if (sessions.closed(sessionId).isEmpty()) {
+    public void morning(String runId, String id, boolean settled, @Nullable Tenths soreness) {
+        running(runId);
+        if (records.closed(runId).isEmpty()) {
             throw Problem.conflict("still-open", "This session is still open: close it first.");
         }
         var now = StudioClock.now(clock);
-        sessions.addMorning(new Morning(id, sessionId, settled, soreness, now, now));
+        records.addMorning(new Morning(id, runId, settled, soreness, now, now));
     }
 }

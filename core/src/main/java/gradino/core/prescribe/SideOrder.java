@@ -1,7 +1,7 @@
 package gradino.core.prescribe;
 
 /** Which sides a line is done on, and in which order. */
-public enum SidePlan {
+public enum SideOrder {
     LEFT,
     RIGHT,
     /** The first side whole, then the other. */
