@@ -50,7 +50,8 @@ public class AccountsTest {
             var address = path.getKey()
                     .replace("{clientId}", Scene.CLIENT)
                     .replace("{lineId}", Scene.LINE)
-                    .replace("{sessionId}", "coach-session")
+                    .replace("{sessionId}", "daily")
+                    .replace("{runId}", "coach-session")
                     .replace("{accountId}", "coach")
                     .replace("{file}", "clients.csv")
                     .replaceAll("\\{[a-zA-Z]+\\}", "none");

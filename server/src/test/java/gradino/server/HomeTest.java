@@ -90,7 +90,7 @@ public class HomeTest {
                         .status())
                 .isEqualTo(200);
         server.clock.move(Duration.ofHours(20));
-        assertThat(home.get("/api/home/plan").body().at("/mornings/0/sessionId").asString())
+        assertThat(home.get("/api/home/plan").body().at("/mornings/0/runId").asString())
                 .isEqualTo("h1");
         scene.morning("h1");
         assertThat(home.get("/api/home/plan").body().path("mornings").size()).isZero();
@@ -192,7 +192,8 @@ public class HomeTest {
     private static void refused(Caller home, String operation, String path, String clientId) {
         var address = path.replace("{clientId}", clientId)
                 .replace("{lineId}", "other-line")
-                .replace("{sessionId}", "other-session")
+                .replace("{sessionId}", "daily")
+                .replace("{runId}", "other-session")
                 .replaceAll("\\{\\w+}", "any");
         var answer = home.send(operation.substring(0, operation.indexOf(' ')), address, "{}");
         assertThat(answer.status()).as(operation).isIn(400, 401, 403, 404, 405, 410, 415, 422);
@@ -213,7 +214,7 @@ public class HomeTest {
             if (paths.path(path).has("get") && path.contains("{") && !path.contains("/devices/")) {
                 var address = path.replace("{clientId}", Scene.CLIENT)
                         .replace("{lineId}", Scene.LINE)
-                        .replace("{sessionId}", "h1")
+                        .replace("{runId}", "h1")
                         .replaceAll("\\{\\w+}", "any");
                 if (home.get(address).status() < 300) {
                     open.add(path);

@@ -98,7 +98,7 @@ public class StorageTest {
     public void aReaderCannotWrite() throws SQLException {
         try (var connection = pool("readers").getConnection();
                 var statement = connection.createStatement()) {
-            assertThatThrownBy(() -> statement.executeUpdate("INSERT INTO client VALUES ('x', 1)"))
+            assertThatThrownBy(() -> statement.executeUpdate("INSERT INTO client VALUES ('x', 1, 0)"))
                     .hasMessageContaining("readonly");
         }
     }
@@ -115,10 +115,10 @@ public class StorageTest {
                                 "INSERT INTO line (id, client_id, motion, position, happened_at, recorded_at) VALUES ('l', 'nobody', 'm', 'p', 1, 1)"))
                 .isInstanceOf(StorageException.class)
                 .hasMessageContaining("FOREIGN KEY");
-        assertThatThrownBy(() -> sql.update("INSERT INTO client VALUES ('x', 'noon')"))
+        assertThatThrownBy(() -> sql.update("INSERT INTO client VALUES ('x', 'noon', 0)"))
                 .isInstanceOf(StorageException.class);
-        sql.update("INSERT INTO client VALUES ('twice', 1)");
-        assertThatThrownBy(() -> sql.update("INSERT INTO client VALUES ('twice', 1)"))
+        sql.update("INSERT INTO client VALUES ('twice', 1, 0)");
+        assertThatThrownBy(() -> sql.update("INSERT INTO client VALUES ('twice', 1, 0)"))
                 .isInstanceOfSatisfying(
                         StorageException.class, e -> assertThat(e.kind()).isEqualTo(StorageException.Kind.DUPLICATE));
     }

@@ -155,7 +155,7 @@ public class GaugeBrowserTest {
     @Test
     public void liftOffsAreCountedByTheGauge() {
         AnySession.everyBlock(server.me(), "all");
-        var floor = server.post("/api/clients/" + Scene.CLIENT + "/runs/all/runs", "{\"id\":\"lifts\"}")
+        var floor = server.post("/api/clients/" + Scene.CLIENT + "/sessions/all/runs", "{\"id\":\"lifts\"}")
                 .body();
         Assertions.assertThat(floor.path("id").asString()).isEqualTo("lifts");
         page.navigate(server.url("/runs/lifts"));

@@ -120,9 +120,8 @@ public class JourneysBrowserTest {
         choose("mornings.csv", header + "a1,nothing,perhaps,3,2026-02-01T08:00:00Z,\r\n");
         browser.button("Bring in");
         assertThat(page.getByText("mornings.csv, row 2, column settled")).isVisible();
-        var session =
-                server.get("/api/today").body().at("/mornings/0/sessionId").asString();
-        choose("mornings.csv", header + "a1," + session + ",yes,3,2026-02-28T08:00:00Z,\r\n");
+        var run = server.get("/api/today").body().at("/mornings/0/runId").asString();
+        choose("mornings.csv", header + "a1," + run + ",yes,3,2026-02-28T08:00:00Z,\r\n");
         browser.button("Bring in");
         assertThat(page.getByText("1 rows read, 1 new")).isVisible();
     }

@@ -138,7 +138,7 @@ public class WholeLoopBrowserTest {
     @Test(dependsOnMethods = "aFortyMinuteProtocolIsRightInEveryPhaseCountAndSide")
     public void aComposedSessionOfEveryKindOfBlockIsToo() {
         AnySession.everyBlock(server.me(), "all");
-        var opened = server.post("/api/clients/" + Scene.CLIENT + "/runs/all/runs", "{\"id\":\"every\"}");
+        var opened = server.post("/api/clients/" + Scene.CLIENT + "/sessions/all/runs", "{\"id\":\"every\"}");
         Assertions.assertThat(opened.status()).as(opened.body().toString()).isEqualTo(200);
         try (var driven = new Browser(server)) {
             runDriven(driven, "every", opened.body().at("/timeline/phases"));
