@@ -77,6 +77,17 @@ public class CsvDoorTest {
         assertThat(stored()).isZero();
     }
 
+    /** A quote that closes too early, in the first row or a later one. */
+    @Test
+    public void whatIsNoCsvIsSaidSo() {
+        for (var text : new String[] {"\"measurement_id\"x,client_id\r\n", HEADER + "\"a\"b,c\r\n"}) {
+            var answer = upload(text);
+            assertThat(answer.status()).as(answer.body().toString()).isEqualTo(422);
+            assertThat(answer.codes()).containsExactly("not-csv");
+        }
+        assertThat(stored()).isZero();
+    }
+
     @Test
     public void lettersOfEveryAlphabetComeBackAsTheyWere() {
         upload(HEADER + row("letters", "30", "\"très raide, ψ\r\nsecond line\""));

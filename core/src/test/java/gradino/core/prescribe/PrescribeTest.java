@@ -53,23 +53,6 @@ public class PrescribeTest {
     }
 
     @Test
-    public void compilesTheTradesOwnSeconds() {
-        // Facts of the trade (common practice, no source): 10·30·50·70·max at 5 s is 25 s; with a 15 s pull 40 s.
-        var steps = List.of(10, 30, 50, 70, 100).stream()
-                .map(e -> new EffortStep(EffortPercent.of(e), 5))
-                .toList();
-        var press = new Contraction.Ramp(true, "floor", steps, 0);
-        var pull = new Contraction.Ramp(false, "air", List.of(new EffortStep(EffortPercent.of(100), 15)), 0);
-        assertThat(seconds(press)).isEqualTo(25);
-        assertThat(seconds(press) + seconds(pull)).isEqualTo(40);
-        assertThat(seconds(new Quiet.Settle(40, new Breathing(4, 8)))).isEqualTo(36);
-    }
-
-    private static int seconds(Leaf block) {
-        return block.phases().stream().mapToInt(Block.Draft::seconds).sum();
-    }
-
-    @Test
     public void everySecondHasASideABlockACueAnEffortAndABreath() {
         var timeline = Compiler.compile(
                 both(PLAN.dose(Side.LEFT).withCeiling(EffortPercent.of(80)).withHandsOff(3, 10)));

@@ -109,51 +109,6 @@ public class SessionTest {
         }
     }
 
-    /** Seconds of one side's blocks, as the trade counts them (common practice, no source). */
-    private static int seconds(String methodId, BlockForm... forms) {
-        var method = method(methodId);
-        var blocks = method.firstBlocks(false).stream()
-                .filter(b -> List.of(forms).contains(b.form()))
-                .toList();
-        var draft = of(line("a", Catalogue.position("prone-knee-bent").orElseThrow(), method, blocks));
-        var protocol = SessionReader.read(draft)
-                .plan()
-                .orElseThrow()
-                .stations()
-                .get(0)
-                .lines()
-                .get(0);
-        return protocol.on(Side.LEFT).stream().mapToInt(Block::seconds).sum();
-    }
-
-    @Test
-    public void factsOfTheTradeCompileToTheirSeconds() {
-        // Ramp 10 to max by 20 points every 5 s: 25 s, with a 15 s pull 40 s.
-        assertThat(seconds("ramp-ten-to-max", BlockForm.GRADED_SET)).isEqualTo(40);
-        // One round of pulls 3 × 10 s with 5 s rest (40 s), 10 slow eccentrics at 4 s, 30 s hold: 110 s; three rounds.
-        assertThat(seconds("strength-first", BlockForm.GROUP)).isEqualTo(3 * 110);
-        // Ramp 20·40·60·80·100, hold 10 s, pull 10 s, settle 40 s as whole breaths of 12 s; two sets.
-        assertThat(seconds("ramp-both-ways", BlockForm.GRADED_SET)).isEqualTo(2 * (25 + 10 + 10 + 36));
-        // Hands-off holds 3 × 10 s, a stretch of 5 s before each.
-        assertThat(seconds("hands-off", BlockForm.HANDS_OFF_HOLD)).isEqualTo(3 * (5 + 10));
-        // Light contractions of 2 breaths each way, a settle, two rounds.
-        assertThat(seconds("light-breath", BlockForm.GROUP)).isEqualTo(2 * (12 + 12 + 12) + 10);
-        // Contract–relax: 4 cycles of 5 + 8 s, then 60 s.
-        assertThat(seconds("contract-relax-linger", BlockForm.CONTRACT_RELAX, BlockForm.SUPPORTED_HOLD))
-                .isEqualTo(4 * 13 + 60);
-    }
-
-    @Test
-    public void strengthFirstThreeDaysAWeekIsThirtyThreeMinutes() {
-        var method = method("strength-first");
-        var draft =
-                of(line("a", Catalogue.position("prone-knee-bent").orElseThrow(), method, method.firstBlocks(false)));
-        var plain = Compiler.compile(SessionReader.read(draft).plan().orElseThrow());
-        int work = plain.seconds() - 40;
-        assertThat(work).isEqualTo(660);
-        assertThat(3 * work / 60).isEqualTo(33);
-    }
-
     private static BlockDraft ramp(double... efforts) {
         var steps = new ArrayList<Tread>();
         for (double effort : efforts) {

@@ -7,7 +7,7 @@ import gradino.server.intake.Client.Details;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How one invented client lives through ten weeks.
+ * How one invented client lives through their weeks.
  *
  * @param intake what was answered when the client came
  * @param passive true range at the start, left and right, degrees
@@ -45,6 +45,14 @@ record DemoLife(
     }
 
     DemoLife with(Besides other) {
+        return with(weeks, other);
+    }
+
+    DemoLife through(int otherWeeks) {
+        return with(otherWeeks, besides);
+    }
+
+    private DemoLife with(int weeks, Besides other) {
         return new DemoLife(
                 id,
                 details,

@@ -31,7 +31,7 @@ class DemoLives {
         }
     }
 
-    private static List<DemoLife> lives(LocalDate today) {
+    static List<DemoLife> lives(LocalDate today) {
         return List.of(rower(today), bellRinger(today), waller(today), puppeteer(today));
     }
 

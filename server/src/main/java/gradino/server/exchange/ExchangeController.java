@@ -14,6 +14,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.zip.ZipInputStream;
+import org.apache.commons.csv.CSVException;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.io.input.BOMInputStream;
 import org.springframework.http.HttpHeaders;
@@ -103,7 +104,7 @@ class ExchangeController {
             return new CsvFile(name, List.copyOf(header), parser.getRecords());
         } catch (CharacterCodingException e) {
             throw notUtf8(name);
-        } catch (UncheckedIOException | IllegalStateException | IllegalArgumentException e) {
+        } catch (CSVException | UncheckedIOException | IllegalStateException | IllegalArgumentException e) {
             if (e.getCause() instanceof CharacterCodingException) {
                 throw notUtf8(name);
             }
