@@ -150,16 +150,16 @@ final class BlockReader {
 
     private Block block(BlockDraft d, List<EffortStep> steps, List<Block> inside) {
         return switch (d.form()) {
-            case CONTROLLED_ROTATION ->
-                new Movement.ControlledRotation(
-                        d.word("joint", world.joint()),
-                        whole(d, "repetitions"),
-                        whole(d, "seconds"),
-                        whole(d, "tension"),
-                        d.word("waypoints", ""));
-            case RELEASE ->
-                new Quiet.Release(d.word("area", "the area"), d.word("tool", "a ball"), whole(d, "seconds"));
-            case SUPPORTED_HOLD -> new Quiet.SupportedHold(held(d), whole(d, "sensation"), d.word("cue", ""));
+            case PRESS_RAMP, PULL_RAMP, GRADED_SET, CONTRACT_RELAX, HANDS_OFF_HOLD -> contraction(d, steps);
+            case CONTROLLED_ROTATION, LIFT_OFF, ECCENTRIC, LOADED_STRETCH, PULSES, SIDESTEP_ROUNDS, TRANSITION ->
+                movement(d);
+            case RELEASE, SUPPORTED_HOLD, SETTLE, REST, RE_MEASURE -> quiet(d);
+            case GROUP -> new Group(inside, whole(d, "rounds"), whole(d, "rest"));
+        };
+    }
+
+    private Block contraction(BlockDraft d, List<EffortStep> steps) {
+        return switch (d.form()) {
             case PRESS_RAMP, PULL_RAMP -> ramp(d, steps);
             case GRADED_SET -> graded(d, steps);
             case CONTRACT_RELAX ->
@@ -177,6 +177,40 @@ final class BlockReader {
                         whole(d, "sets"),
                         whole(d, "rest"),
                         effort(d));
+            default -> throw new IllegalStateException(d.form() + " is no contraction");
+        };
+    }
+
+    private Block free(BlockDraft d) {
+        return switch (d.form()) {
+            case CONTROLLED_ROTATION ->
+                new Movement.ControlledRotation(
+                        d.word("joint", world.joint()),
+                        whole(d, "repetitions"),
+                        whole(d, "seconds"),
+                        whole(d, "tension"),
+                        d.word("waypoints", ""));
+            case PULSES -> new Movement.Pulses(whole(d, "repetitions"), whole(d, "in"), whole(d, "out"), effort(d));
+            case SIDESTEP_ROUNDS ->
+                new Movement.SidestepRounds(
+                        whole(d, "rounds"),
+                        whole(d, "away"),
+                        whole(d, "into"),
+                        whole(d, "attempts"),
+                        whole(d, "rest"),
+                        effort(d));
+            case TRANSITION ->
+                new Movement.Transition(
+                        d.word("cue", "Move slowly from end to end"),
+                        whole(d, "repetitions"),
+                        whole(d, "seconds"),
+                        whole(d, "pause"));
+            default -> throw new IllegalStateException(d.form() + " is no free movement");
+        };
+    }
+
+    private static Block loaded(BlockDraft d) {
+        return switch (d.form()) {
             case LIFT_OFF ->
                 new Movement.LiftOff(
                         d.word("part", "the foot"),
@@ -202,25 +236,19 @@ final class BlockReader {
                         whole(d, "pause"),
                         whole(d, "up"),
                         effort(d));
-            case PULSES -> new Movement.Pulses(whole(d, "repetitions"), whole(d, "in"), whole(d, "out"), effort(d));
-            case SIDESTEP_ROUNDS ->
-                new Movement.SidestepRounds(
-                        whole(d, "rounds"),
-                        whole(d, "away"),
-                        whole(d, "into"),
-                        whole(d, "attempts"),
-                        whole(d, "rest"),
-                        effort(d));
-            case TRANSITION ->
-                new Movement.Transition(
-                        d.word("cue", "Move slowly from end to end"),
-                        whole(d, "repetitions"),
-                        whole(d, "seconds"),
-                        whole(d, "pause"));
+            default -> throw new IllegalStateException(d.form() + " is no loaded movement");
+        };
+    }
+
+    private static Block quiet(BlockDraft d) {
+        return switch (d.form()) {
+            case RELEASE ->
+                new Quiet.Release(d.word("area", "the area"), d.word("tool", "a ball"), whole(d, "seconds"));
+            case SUPPORTED_HOLD -> new Quiet.SupportedHold(held(d), whole(d, "sensation"), d.word("cue", ""));
             case SETTLE -> new Quiet.Settle(whole(d, "seconds"), new Breathing(whole(d, "in"), whole(d, "out")));
             case REST -> new Quiet.Rest(whole(d, "seconds"));
-            case GROUP -> new Group(inside, whole(d, "rounds"), whole(d, "rest"));
             case RE_MEASURE -> new Quiet.ReMeasure(d.word("what", "the range"), whole(d, "seconds"));
+            default -> throw new IllegalStateException(d.form() + " is no quiet block");
         };
     }
 

@@ -12,6 +12,7 @@ import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.AuthorizeHttpRequestsConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -89,35 +90,7 @@ class SecuritySetup {
                 .requestCache(cache -> cache.disable())
                 .logout(logout -> logout.disable())
                 .addFilterBefore(new TokenFilter(signIns, links), AnonymousAuthenticationFilter.class)
-                .authorizeHttpRequests(may -> may.dispatcherTypeMatchers(
-                                DispatcherType.FORWARD, DispatcherType.ERROR, DispatcherType.ASYNC)
-                        .permitAll()
-                        .requestMatchers("/api/sign-in", "/api/sign-in/**", "/api/openapi", "/api/home/enter")
-                        .permitAll()
-                        .requestMatchers("/api/home/**")
-                        .hasRole("HOME")
-                        .requestMatchers(HOME_READS)
-                        .hasAnyRole(STAFF_AND_HOME)
-                        .requestMatchers(HOME_WRITES)
-                        .hasAnyRole("OWNER", "COACH", "HOME")
-                        .requestMatchers("/api/me/**")
-                        .hasAnyRole(STAFF)
-                        .requestMatchers(HttpMethod.GET, "/api/colleagues")
-                        .hasAnyRole(STAFF)
-                        .requestMatchers("/api/accounts/**", "/api/audit", "/api/exchange/**")
-                        .hasRole("OWNER")
-                        .requestMatchers("/api/clients/{clientId}/erasure")
-                        .hasRole("OWNER")
-                        .requestMatchers(HttpMethod.PUT, "/api/noise", "/api/policies/{policyId}")
-                        .hasRole("OWNER")
-                        .requestMatchers(HttpMethod.POST, "/api/policies/{policyId}/use")
-                        .hasRole("OWNER")
-                        .requestMatchers(HttpMethod.GET, "/api/**")
-                        .hasAnyRole(STAFF)
-                        .requestMatchers("/api/**")
-                        .hasAnyRole("OWNER", "COACH")
-                        .anyRequest()
-                        .permitAll())
+                .authorizeHttpRequests(SecuritySetup::whoMayWhat)
                 .exceptionHandling(e -> e.authenticationEntryPoint(
                                 (request, response, why) -> refuse(response, HttpStatus.UNAUTHORIZED, "Sign in first."))
                         .accessDeniedHandler((request, response, why) ->
@@ -126,6 +99,39 @@ class SecuritySetup {
                         .referrerPolicy(r -> r.policy(ReferrerPolicy.NO_REFERRER))
                         .cacheControl(cache -> cache.disable()));
         return http.build();
+    }
+
+    /** The first that fits counts. */
+    private static void whoMayWhat(
+            AuthorizeHttpRequestsConfigurer<HttpSecurity>.AuthorizationManagerRequestMatcherRegistry may) {
+        may.dispatcherTypeMatchers(DispatcherType.FORWARD, DispatcherType.ERROR, DispatcherType.ASYNC)
+                .permitAll()
+                .requestMatchers("/api/sign-in", "/api/sign-in/**", "/api/openapi", "/api/home/enter")
+                .permitAll()
+                .requestMatchers("/api/home/**")
+                .hasRole("HOME")
+                .requestMatchers(HOME_READS)
+                .hasAnyRole(STAFF_AND_HOME)
+                .requestMatchers(HOME_WRITES)
+                .hasAnyRole("OWNER", "COACH", "HOME")
+                .requestMatchers("/api/me/**")
+                .hasAnyRole(STAFF)
+                .requestMatchers(HttpMethod.GET, "/api/colleagues")
+                .hasAnyRole(STAFF)
+                .requestMatchers("/api/accounts/**", "/api/audit", "/api/exchange/**")
+                .hasRole("OWNER")
+                .requestMatchers("/api/clients/{clientId}/erasure")
+                .hasRole("OWNER")
+                .requestMatchers(HttpMethod.PUT, "/api/noise", "/api/policies/{policyId}")
+                .hasRole("OWNER")
+                .requestMatchers(HttpMethod.POST, "/api/policies/{policyId}/use")
+                .hasRole("OWNER")
+                .requestMatchers(HttpMethod.GET, "/api/**")
+                .hasAnyRole(STAFF)
+                .requestMatchers("/api/**")
+                .hasAnyRole("OWNER", "COACH")
+                .anyRequest()
+                .permitAll();
     }
 
     /** A problem document like every other refusal. */
