@@ -151,8 +151,8 @@ final class BlockReader {
     private Block block(BlockDraft d, List<EffortStep> steps, List<Block> inside) {
         return switch (d.form()) {
             case PRESS_RAMP, PULL_RAMP, GRADED_SET, CONTRACT_RELAX, HANDS_OFF_HOLD -> contraction(d, steps);
-            case CONTROLLED_ROTATION, LIFT_OFF, ECCENTRIC, LOADED_STRETCH, PULSES, SIDESTEP_ROUNDS, TRANSITION ->
-                movement(d);
+            case CONTROLLED_ROTATION, PULSES, SIDESTEP_ROUNDS, TRANSITION -> free(d);
+            case LIFT_OFF, ECCENTRIC, LOADED_STRETCH -> loaded(d);
             case RELEASE, SUPPORTED_HOLD, SETTLE, REST, RE_MEASURE -> quiet(d);
             case GROUP -> new Group(inside, whole(d, "rounds"), whole(d, "rest"));
         };
