@@ -25,7 +25,6 @@ import gradino.core.prescribe.Block.Direction;
 import gradino.core.prescribe.BlockForm;
 import gradino.core.prescribe.BlockId;
 import gradino.core.prescribe.BlockKind;
-import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.Method;
 import gradino.core.prescribe.PhaseKind;
@@ -119,7 +118,7 @@ final class CoreBench {
         for (int run = 0; run < 400; run++) {
             var plan = hour();
             long before = System.nanoTime();
-            var timeline = Compiler.compile(plan);
+            var timeline = plan.timeline();
             var totals = Totals.of(timeline);
             times.add((System.nanoTime() - before) / 1e6);
             seconds = totals.seconds();
@@ -228,7 +227,7 @@ final class CoreBench {
     private static SessionRecord session(String id, Instant at) {
         var dose = newcomers(28);
         var doses = new Sided<Dose>(dose, dose);
-        var blocks = Compiler.compile(PLAN).phases().stream()
+        var blocks = PLAN.timeline().phases().stream()
                 .collect(Collectors.groupingBy(Timeline.Phase::blockId, LinkedHashMap::new, Collectors.toList()))
                 .values()
                 .stream()

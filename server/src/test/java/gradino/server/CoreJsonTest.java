@@ -17,7 +17,6 @@ import gradino.core.measure.Mode;
 import gradino.core.measure.PropGrid;
 import gradino.core.measure.RangeReading;
 import gradino.core.perform.StopSign;
-import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.Method;
 import gradino.core.prescribe.Plan;
@@ -57,7 +56,7 @@ public class CoreJsonTest {
         var dose = DOSE;
         return new Object[][] {
             {Plan.class, PLAN},
-            {Timeline.class, Compiler.compile(PLAN)},
+            {Timeline.class, PLAN.timeline()},
             {PropGrid.class, new PropGrid.AngleStep(0.5)},
             {PropGrid.class, new PropGrid.Blocks(Centimetres.of(42), Centimetres.of(1))},
             {Because.class, Because.of(Reason.AT_TOP, Term.of("sets"), Term.of(4, Unit.COUNT))},

@@ -9,7 +9,6 @@ import gradino.core.because.Unit;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
-import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.EffortClass;
 import gradino.core.prescribe.LineCheck;
@@ -100,6 +99,15 @@ public final class Advance {
      */
     public static boolean isDue(Plan plan, @Nullable Instant last, Moment moment) {
         return last == null || moment.daysSince(last) >= plan.plannedIntervalDays();
+    }
+
+    /** The plan as it would be with what was proposed accepted. */
+    public static Plan planAfter(LineState state, List<Proposal> proposals) {
+        var after = state.currentPlan();
+        for (var proposal : proposals) {
+            after = after.withDose(proposal.side(), proposal.to());
+        }
+        return after;
     }
 
     /** What a coach's own change of a line is held against at a moment. */
@@ -256,11 +264,11 @@ public final class Advance {
             var minutes = s.state().client().minutes();
             return minutes == null
                     ? Optional.empty()
-                    : SessionCheck.tooLong(Compiler.secondsOf(plan), minutes).filter(f -> longerThanNow(plan));
+                    : SessionCheck.tooLong(plan.seconds(), minutes).filter(f -> longerThanNow(plan));
         }
 
         private boolean longerThanNow(Plan plan) {
-            return Compiler.secondsOf(plan) > Compiler.secondsOf(s.planWith(s.dose()));
+            return plan.seconds() > s.planWith(s.dose()).seconds();
         }
 
         Proposal proposal(Proposed step) {

@@ -191,15 +191,6 @@ public record LineState(
                 .max(Integer::compare);
     }
 
-    /** The plan as it would be with what was proposed accepted. */
-    public Plan planAfter(List<Proposal> proposals) {
-        var after = currentPlan();
-        for (var proposal : proposals) {
-            after = after.withDose(proposal.side(), proposal.to());
-        }
-        return after;
-    }
-
     /**
      * What a change of the line is held against.
      *

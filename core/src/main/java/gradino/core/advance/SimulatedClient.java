@@ -13,7 +13,6 @@ import gradino.core.perform.PhaseDone;
 import gradino.core.perform.SessionRecord;
 import gradino.core.prescribe.BlockId;
 import gradino.core.prescribe.BlockKind;
-import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.PhaseKind;
 import gradino.core.prescribe.Plan;
@@ -140,7 +139,7 @@ final class SimulatedClient {
 
     /** One session at the doses in force, with the answer of the morning after where one is given. */
     List<Event> trains(Plan plan, Instant at) {
-        var timeline = Compiler.compile(plan);
+        var timeline = plan.timeline();
         Map<BlockId, List<Timeline.Phase>> blocks = timeline.phases().stream()
                 .filter(p -> p.block() != BlockKind.SET_UP && p.block() != BlockKind.SIDE_CHANGE)
                 .collect(Collectors.groupingBy(Timeline.Phase::blockId, LinkedHashMap::new, Collectors.toList()));

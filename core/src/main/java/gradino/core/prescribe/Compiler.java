@@ -32,17 +32,8 @@ public final class Compiler {
         return compiler.into.timeline();
     }
 
-    /** @throws IllegalArgumentException for a motion or position outside the catalogue */
-    public static Timeline compile(Plan plan) {
-        return compile(SessionPlan.of(Protocol.of(plan)));
-    }
-
     /** How long the compiled timeline would be, without making it. */
-    public static int secondsOf(Plan plan) {
-        return secondsOf(Protocol.of(plan));
-    }
-
-    static int secondsOf(Protocol protocol) {
+    public static int secondsOf(Protocol protocol) {
         int seconds = protocol.setUpSeconds();
         for (var side : sides(protocol)) {
             for (var block : protocol.on(side)) {

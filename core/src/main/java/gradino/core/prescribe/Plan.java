@@ -4,6 +4,7 @@ import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.prescribe.SessionDraft.LineDraft;
 import gradino.core.quantity.OutOfBoundsException;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -113,9 +114,29 @@ public record Plan(
         return doses.on(side);
     }
 
+    /**
+     * Its blocks as they can be done. What cannot be read is left out: whoever stores a line has heard of it.
+     *
+     * @throws IllegalArgumentException for a motion or position outside the catalogue
+     */
+    public Protocol protocol() {
+        return SessionReader.line(draft(""), new ArrayList<>())
+                .orElseThrow(() -> new IllegalArgumentException("no motion " + motion + " in a position " + position));
+    }
+
+    /** Every second of it as a session of its own. */
+    public Timeline timeline() {
+        return Compiler.compile(SessionPlan.of(protocol()));
+    }
+
+    /** How long that is, without making it. */
+    public int seconds() {
+        return Compiler.secondsOf(protocol());
+    }
+
     /** Seconds of the longest contraction without a pause on a side: a whole ramp counts as one. */
     public int longestContractionSeconds(Side side) {
-        return Hardest.longest(Protocol.of(this).on(side));
+        return Hardest.longest(protocol().on(side));
     }
 
     /**
@@ -125,7 +146,7 @@ public record Plan(
      * @param wholeSeconds of the session with this line in it
      */
     public int minutesLeft(int minutes, int wholeSeconds) {
-        int others = Math.max(0, wholeSeconds - Compiler.secondsOf(this));
+        int others = Math.max(0, wholeSeconds - seconds());
         return Math.max(0, minutes - others / SECONDS_PER_MINUTE);
     }
 

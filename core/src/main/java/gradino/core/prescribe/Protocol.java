@@ -3,7 +3,6 @@ package gradino.core.prescribe;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.quantity.OutOfBoundsException;
-import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -33,17 +32,6 @@ public record Protocol(
         OutOfBoundsException.require("setUpSeconds", setUpSeconds, 0, 600, "s");
         OutOfBoundsException.require("sideChangeSeconds", sideChangeSeconds, 0, 600, "s");
         blocks = blocks.map((side, list) -> List.copyOf(list));
-    }
-
-    /**
-     * A line as it is prescribed. Blocks that cannot be read are left out: whoever stores a line has heard of them.
-     *
-     * @throws IllegalArgumentException for a motion or position outside the catalogue
-     */
-    public static Protocol of(Plan plan) {
-        return SessionReader.line(plan.draft(""), new ArrayList<>())
-                .orElseThrow(() -> new IllegalArgumentException(
-                        "no motion " + plan.motion() + " in a position " + plan.position()));
     }
 
     /** The blocks of a side; the midline's are kept on the left. */

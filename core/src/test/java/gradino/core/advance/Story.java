@@ -17,7 +17,6 @@ import gradino.core.perform.PropUsed;
 import gradino.core.perform.SessionRecord;
 import gradino.core.perform.StopSign;
 import gradino.core.prescribe.BlockKind;
-import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.House;
 import gradino.core.prescribe.Plan;
@@ -243,7 +242,7 @@ final class Story {
 
     /** Every block of a plan, done as it was asked. */
     static List<BlockRecord> done(Plan plan) {
-        return Compiler.compile(plan).phases().stream()
+        return plan.timeline().phases().stream()
                 .collect(Collectors.groupingBy(Timeline.Phase::blockId, LinkedHashMap::new, Collectors.toList()))
                 .values()
                 .stream()

@@ -75,18 +75,18 @@ public class AnyPlanTest {
     @Test(dataProvider = "plans")
     public void theTimelineHasNoGapNoOverlapAndNoEmptyPhase(Plan plan) {
         int at = 0;
-        for (var phase : Compiler.compile(plan).phases()) {
+        for (var phase : plan.timeline().phases()) {
             assertThat(phase.startSecond()).isEqualTo(at);
             assertThat(phase.seconds()).isPositive();
             assertThat(phase.breaths().get(0).atSecond()).isEqualTo(phase.startSecond());
             at = phase.endSecond();
         }
-        assertThat(Compiler.secondsOf(plan)).isEqualTo(at);
+        assertThat(plan.seconds()).isEqualTo(at);
     }
 
     @Test(dataProvider = "plans")
     public void totalsAreTheSumOfTheSeconds(Plan plan) {
-        var timeline = Compiler.compile(plan);
+        var timeline = plan.timeline();
         var totals = Totals.of(timeline);
         double impulse = 0;
         int underTension = 0;
@@ -107,7 +107,7 @@ public class AnyPlanTest {
 
     @Test(dataProvider = "plans")
     public void noSecondAsksMoreThanTheSidesCeiling(Plan plan) {
-        for (var phase : Compiler.compile(plan).phases()) {
+        for (var phase : plan.timeline().phases()) {
             assertThat(phase.effortTo())
                     .isLessThanOrEqualTo(plan.dose(phase.side()).ceiling());
         }
@@ -117,7 +117,7 @@ public class AnyPlanTest {
     public void blocksAreNamedOnceAndStayTogether(Plan plan) {
         var seen = new HashSet<BlockId>();
         BlockId last = null;
-        for (var phase : Compiler.compile(plan).phases()) {
+        for (var phase : plan.timeline().phases()) {
             if (!phase.blockId().equals(last)) {
                 assertThat(seen.add(phase.blockId()))
                         .as(phase.blockId().toString())
@@ -130,9 +130,7 @@ public class AnyPlanTest {
 
     @Test(dataProvider = "plans")
     public void oneSideIsFinishedBeforeTheOtherBegins(Plan plan) {
-        var sides = Compiler.compile(plan).phases().stream()
-                .map(Timeline.Phase::side)
-                .toList();
+        var sides = plan.timeline().phases().stream().map(Timeline.Phase::side).toList();
         int change = sides.indexOf(plan.firstSide().other());
         assertThat(sides.subList(0, change)).containsOnly(plan.firstSide());
         assertThat(sides.subList(change, sides.size()))
@@ -142,8 +140,8 @@ public class AnyPlanTest {
     @Test(dataProvider = "plans")
     public void swappingTheSidesSwapsTheTotals(Plan plan) {
         var swapped = plan.withDoses(new Sided<>(plan.dose(Side.RIGHT), plan.dose(Side.LEFT)));
-        var totals = Totals.of(Compiler.compile(plan)).sides();
-        var other = Totals.of(Compiler.compile(swapped)).sides();
+        var totals = Totals.of(plan.timeline()).sides();
+        var other = Totals.of(swapped.timeline()).sides();
         assertThat(other.left().impulse()).isEqualTo(totals.right().impulse());
         assertThat(other.right().pullSeconds()).isEqualTo(totals.left().pullSeconds());
     }

@@ -36,7 +36,7 @@ public class PrescribeTest {
     @Test
     public void theRestOfASessionLeavesWholeMinutes() {
         var plan = PLAN;
-        int own = Compiler.secondsOf(plan);
+        int own = plan.seconds();
         assertThat(plan.minutesLeft(20, own)).isEqualTo(20);
         assertThat(plan.minutesLeft(20, own + 59)).isEqualTo(20);
         assertThat(plan.minutesLeft(20, own + 60)).isEqualTo(19);
@@ -54,8 +54,10 @@ public class PrescribeTest {
 
     @Test
     public void everySecondHasASideABlockACueAnEffortAndABreath() {
-        var timeline = Compiler.compile(
-                both(PLAN.dose(Side.LEFT).withCeiling(EffortPercent.of(80)).withHandsOff(3, 10)));
+        var timeline = both(PLAN.dose(Side.LEFT)
+                        .withCeiling(EffortPercent.of(80))
+                        .withHandsOff(3, 10))
+                .timeline();
         var previous = timeline.second(0);
         for (int t = 0; t < timeline.seconds(); t++) {
             var second = timeline.second(t);
@@ -73,7 +75,7 @@ public class PrescribeTest {
 
     @Test
     public void goesThroughRotationsHoldPressPullSettleOnTheWorseSideFirst() {
-        var blocks = Compiler.compile(PLAN).phases().stream()
+        var blocks = PLAN.timeline().phases().stream()
                 .map(p -> p.blockId().toString())
                 .distinct()
                 .toList();
@@ -101,7 +103,7 @@ public class PrescribeTest {
 
     @Test
     public void totalsAreWhatAPencilGets() {
-        var totals = Totals.of(Compiler.compile(PLAN));
+        var totals = Totals.of(PLAN.timeline());
         var left = totals.sides().left();
         // One set: press 20·40·50 at 5 s and 10 s on top = 25 s, 5·(20+40+50)+10·50 = 1050 %·s; pull 10 s at 50 = 500.
         assertThat(left.pressSeconds()).isEqualTo(50);
@@ -110,14 +112,14 @@ public class PrescribeTest {
         assertThat(left.holdSeconds()).isEqualTo(60);
         // A side: 6 circles of 6 s, 60 s hold, 2 × (25 + 10 + 36) = 238 s; with 20 s set-up and 20 s change 516 s.
         assertThat(totals.seconds()).isEqualTo(516);
-        assertThat(Compiler.secondsOf(PLAN)).isEqualTo(516);
+        assertThat(PLAN.seconds()).isEqualTo(516);
         assertThat(totals.peak()).isEqualTo(EffortPercent.of(50));
         assertThat(totals.effortClass()).isEqualTo(EffortClass.MODERATE);
     }
 
     @Test
     public void equalDosesMakeEqualSides() {
-        var totals = Totals.of(Compiler.compile(PLAN));
+        var totals = Totals.of(PLAN.timeline());
         assertThat(totals.sides().left().impulse())
                 .isEqualTo(totals.sides().right().impulse());
         assertThat(totals.sides().left().seconds())
@@ -126,7 +128,7 @@ public class PrescribeTest {
 
     @Test
     public void breathesOutTwiceAsLongInASettle() {
-        var settle = Compiler.compile(PLAN).phases().stream()
+        var settle = PLAN.timeline().phases().stream()
                 .filter(p -> p.block() == BlockKind.SETTLE)
                 .findFirst()
                 .orElseThrow();
@@ -226,7 +228,7 @@ public class PrescribeTest {
 
     @Test
     public void saysWhenTheMinutesDoNotSuffice() {
-        assertThat(SessionCheck.tooLong(Compiler.secondsOf(PLAN), 8))
+        assertThat(SessionCheck.tooLong(PLAN.seconds(), 8))
                 .get()
                 .matches(f -> f.code().equals("too-long") && f.message().startsWith("8.6 min in 8 min"));
         assertThat(SessionCheck.tooLong(480, 8)).isEmpty();

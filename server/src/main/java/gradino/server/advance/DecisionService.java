@@ -13,7 +13,6 @@ import gradino.core.advance.SessionEvidence;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
-import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.Plan;
 import gradino.server.advance.DecisionRepository.StoredDecision;
@@ -144,7 +143,7 @@ public class DecisionService {
         });
         var plan = state.plan().withDoses(sides.map((s, j) -> j.proposal().from()));
         var after = plan.withDoses(sides.map((s, j) -> j.proposal().to()));
-        return new Proposals(line, plan, plan.trained(), sides, (Compiler.secondsOf(after) + 59) / 60);
+        return new Proposals(line, plan, plan.trained(), sides, (after.seconds() + 59) / 60);
     }
 
     private static @Nullable RangeBand band(LineState state, Side side, Known known) {

@@ -1,7 +1,6 @@
 package gradino.server.prescribe;
 
 import gradino.core.body.Sided;
-import gradino.core.prescribe.Compiler;
 import gradino.core.prescribe.Plan;
 import gradino.server.intake.ClientService;
 import gradino.server.platform.Problem;
@@ -59,7 +58,7 @@ public class LineService {
                 line,
                 plan,
                 plan.doses().map((s, d) -> Props.setUp(grid, d.angle())),
-                (Compiler.secondsOf(plan) + 59) / 60,
+                (plan.seconds() + 59) / 60,
                 now.with(line).stream().map(Saving::name).toList());
     }
 }

@@ -8,7 +8,6 @@ import gradino.core.because.Verdict;
 import gradino.core.intake.Intake;
 import gradino.core.intake.Restriction;
 import gradino.core.intake.Scope;
-import gradino.core.prescribe.Compiler;
 import gradino.server.advance.Known;
 import gradino.server.advance.LineDoor;
 import gradino.server.intake.Client;
@@ -217,7 +216,7 @@ public class TodayService {
                 openRun,
                 state.sessionCount(),
                 Advance.isDue(state.plan(), last, known.moment()),
-                (Compiler.secondsOf(state.planAfter(proposals)) + 59) / 60,
+                (Advance.planAfter(state, proposals).seconds() + 59) / 60,
                 (int) proposals.stream().filter(p -> Advance.waits(state, p)).count(),
                 most.verdict(),
                 most.why().text(),
