@@ -4,24 +4,35 @@ import tseslint from 'typescript-eslint';
 
 const steps = ['account', 'today', 'intake', 'measure', 'prescribe', 'perform', 'advance', 'home', 'exchange'];
 
-// A step never imports another; shared knows no step and no app.
-const noOtherSteps = steps.map((step) => ({
-  files: [`src/steps/${step}/**/*.{ts,tsx}`],
-  rules: {
-    'no-restricted-imports': [
-      'error',
-      {
-        patterns: [
-          {
-            group: steps.filter((s) => s !== step).flatMap((s) => [`**/${s}/*`, `**/steps/${s}/**`]),
-            message: 'A step never imports another step.',
-          },
-          { group: ['**/app/**'], message: 'A step knows nothing of the app around it.' },
-        ],
-      },
-    ],
-  },
-}));
+// The rooms of a step that has grown, in the order of its arrows; '' is what all of them share.
+const rooms = { perform: ['', 'gauge', 'floor', 'record'] };
+
+function laterRooms(step, room) {
+  const order = rooms[step] ?? [''];
+  return order.slice(order.indexOf(room) + 1).flatMap((later) => [`./${later}/*`, `../${later}/*`]);
+}
+
+// A step never imports another, nor a room one after it; shared knows no step and no app.
+const arrows = steps.flatMap((step) =>
+  (rooms[step] ?? ['']).map((room) => ({
+    files: [room === '' ? `src/steps/${step}/**/*.{ts,tsx}` : `src/steps/${step}/${room}/**/*.{ts,tsx}`],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              group: steps.filter((s) => s !== step).flatMap((s) => [`**/${s}/*`, `**/steps/${s}/**`]),
+              message: 'A step never imports another step.',
+            },
+            { group: ['**/app/**'], message: 'A step knows nothing of the app around it.' },
+            { group: laterRooms(step, room), message: 'A room never imports one after it.' },
+          ].filter((p) => p.group.length > 0),
+        },
+      ],
+    },
+  })),
+);
 
 export default tseslint.config(
   { ignores: ['dist', 'target', 'node_modules', '.build', 'src/shared/api/schema.d.ts'] },
@@ -37,6 +48,6 @@ export default tseslint.config(
       ],
     },
   },
-  ...noOtherSteps,
+  ...arrows,
   { files: ['*.mjs'], languageOptions: { globals: { process: 'readonly', console: 'readonly' } } },
 );

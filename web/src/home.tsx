@@ -4,7 +4,7 @@ import { createRoot } from 'react-dom/client';
 import { HomeApp } from './app/HomeApp';
 import { applyTheme, storedTheme } from './app/theme';
 import { keepOffline } from './app/offline';
-import { flush } from './steps/perform/outbox';
+import { flush } from './steps/perform/floor/outbox';
 
 applyTheme(storedTheme());
 keepOffline(true);

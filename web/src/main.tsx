@@ -4,7 +4,7 @@ import { createRoot } from 'react-dom/client';
 import { App } from './app/App';
 import { keepOffline } from './app/offline';
 import { applyTheme, storedTheme } from './app/theme';
-import { flush } from './steps/perform/outbox';
+import { flush } from './steps/perform/floor/outbox';
 
 applyTheme(storedTheme());
 keepOffline(false);

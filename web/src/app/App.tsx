@@ -34,10 +34,10 @@ const QueuePage = lazy(() => import('../steps/advance/QueuePage').then((m) => ({
 const PolicyPage = lazy(() => import('../steps/advance/PolicyPage').then((m) => ({ default: m.PolicyPage })));
 const BacktestPage = lazy(() => import('../steps/advance/BacktestPage').then((m) => ({ default: m.BacktestPage })));
 const RehearsalPage = lazy(() => import('../steps/advance/RehearsalPage').then((m) => ({ default: m.RehearsalPage })));
-const FloorPage = lazy(() => import('../steps/perform/FloorPage').then((m) => ({ default: m.FloorPage })));
-const ClosePage = lazy(() => import('../steps/perform/ClosePage').then((m) => ({ default: m.ClosePage })));
-const ReplayPage = lazy(() => import('../steps/perform/ReplayPage').then((m) => ({ default: m.ReplayPage })));
-const PerformPage = lazy(() => import('../steps/perform/PerformPage').then((m) => ({ default: m.PerformPage })));
+const FloorPage = lazy(() => import('../steps/perform/floor/FloorPage').then((m) => ({ default: m.FloorPage })));
+const ClosePage = lazy(() => import('../steps/perform/record/ClosePage').then((m) => ({ default: m.ClosePage })));
+const ReplayPage = lazy(() => import('../steps/perform/record/ReplayPage').then((m) => ({ default: m.ReplayPage })));
+const PerformPage = lazy(() => import('../steps/perform/floor/PerformPage').then((m) => ({ default: m.PerformPage })));
 const LinksPage = lazy(() => import('../steps/home/LinksPage').then((m) => ({ default: m.LinksPage })));
 const AccountsPage = lazy(() => import('../steps/account/AccountsPage').then((m) => ({ default: m.AccountsPage })));
 const SharingPage = lazy(() => import('../steps/account/SharingPage').then((m) => ({ default: m.SharingPage })));

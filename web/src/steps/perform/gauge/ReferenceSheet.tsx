@@ -4,7 +4,7 @@ import { api, ask, newId, type Schemas } from '../../../shared/api/client';
 import { Button } from '../../../shared/ui/Button';
 import { Failure } from '../../../shared/ui/Findings';
 import { Sheet } from '../../../shared/ui/Sheet';
-import { referenceWords } from './Connect';
+import { referenceWords } from './referenceWords';
 import type { Gauges } from './gauges';
 
 type Samples = Schemas['Samples'];

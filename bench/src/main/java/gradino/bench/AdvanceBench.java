@@ -1,14 +1,14 @@
 package gradino.bench;
 
 import gradino.core.advance.Advance;
-import gradino.core.advance.Backtest;
-import gradino.core.advance.Event;
-import gradino.core.advance.LineState;
-import gradino.core.advance.Moment;
-import gradino.core.advance.Policy;
-import gradino.core.advance.Rehearsal;
-import gradino.core.advance.Threshold;
-import gradino.core.advance.Trait;
+import gradino.core.advance.look.Backtest;
+import gradino.core.advance.look.Rehearsal;
+import gradino.core.advance.look.Trait;
+import gradino.core.advance.state.Event;
+import gradino.core.advance.state.LineState;
+import gradino.core.advance.state.Moment;
+import gradino.core.advance.state.Policy;
+import gradino.core.advance.state.Threshold;
 import gradino.core.body.Side;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;

@@ -4,7 +4,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Position;
-import gradino.core.prescribe.LibrarySearch;
+import gradino.core.prescribe.program.LibrarySearch;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;

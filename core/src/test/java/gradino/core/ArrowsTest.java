@@ -1,11 +1,14 @@
 package gradino.core;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import java.util.List;
+import java.util.stream.Stream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -17,25 +20,49 @@ public class ArrowsTest {
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
             .importPackages("gradino.core");
 
+    /** The rooms within a room that has grown; a name that ends in a dot is the room's own package. */
+    private static final List<List<String>> WITHIN = List.of(
+            List.of("prescribe.block", "prescribe.method", "prescribe.timeline", "prescribe.program"),
+            List.of("advance.state", "advance.gate", "advance.lever", "advance.", "advance.look"));
+
     @DataProvider
     public Object[][] rooms() {
-        return ORDER.subList(0, ORDER.size() - 1).stream()
-                .map(r -> new Object[] {r})
+        return Stream.concat(Stream.of(ORDER.stream().map(r -> r + "..").toList()), WITHIN.stream())
+                .flatMap(order -> order.subList(0, order.size() - 1).stream().map(room -> new Object[] {room, order}))
                 .toArray(Object[][]::new);
     }
 
     @Test(dataProvider = "rooms")
-    public void noRoomUsesALaterOne(String room) {
-        var later = ORDER.subList(ORDER.indexOf(room) + 1, ORDER.size()).stream()
-                .map(r -> "gradino.core." + r + "..")
+    public void noRoomUsesALaterOne(String room, List<String> order) {
+        var later = order.subList(order.indexOf(room) + 1, order.size()).stream()
+                .map(ArrowsTest::packages)
                 .toArray(String[]::new);
         noClasses()
                 .that()
-                .resideInAPackage("gradino.core." + room + "..")
+                .resideInAPackage(packages(room))
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage(later)
                 .check(CORE);
+    }
+
+    private static String packages(String room) {
+        return "gradino.core." + (room.endsWith("..") ? room : room.replaceFirst("\\.$", ""));
+    }
+
+    /** Every room that is there is named, so that none escapes its arrows. */
+    @Test
+    public void everyRoomIsNamed() {
+        var known = Stream.concat(ORDER.stream(), WITHIN.stream().flatMap(List::stream))
+                .map(ArrowsTest::packages)
+                .toList();
+        var there = CORE.stream().map(JavaClass::getPackageName).distinct().toList();
+        assertThat(known).containsAll(there);
+        assertThat(there)
+                .containsAll(WITHIN.stream()
+                        .flatMap(List::stream)
+                        .map(ArrowsTest::packages)
+                        .toList());
     }
 
     @Test

@@ -3,6 +3,7 @@ package gradino.server;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
@@ -11,6 +12,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tools.jackson.core.type.TypeReference;
@@ -39,16 +41,21 @@ public class ContractTest {
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
             .importPackages("gradino.server");
 
+    /** The rooms within a step that has grown. */
+    private static final List<List<String>> WITHIN = List.of(
+            List.of("prescribe.program", "prescribe.library", "prescribe.compose", "prescribe.handout"),
+            List.of("perform.record", "perform.force", "perform.floor"));
+
     @DataProvider
     public Object[][] steps() {
-        return ORDER.subList(0, ORDER.size() - 1).stream()
-                .map(s -> new Object[] {s})
+        return Stream.concat(Stream.of(ORDER), WITHIN.stream())
+                .flatMap(order -> order.subList(0, order.size() - 1).stream().map(step -> new Object[] {step, order}))
                 .toArray(Object[][]::new);
     }
 
     @Test(dataProvider = "steps")
-    public void noStepUsesALaterOne(String step) {
-        var later = ORDER.subList(ORDER.indexOf(step) + 1, ORDER.size()).stream()
+    public void noStepUsesALaterOne(String step, List<String> order) {
+        var later = order.subList(order.indexOf(step) + 1, order.size()).stream()
                 .map(s -> "gradino.server." + s + "..")
                 .toArray(String[]::new);
         noClasses()
@@ -58,6 +65,20 @@ public class ContractTest {
                 .dependOnClassesThat()
                 .resideInAnyPackage(later)
                 .check(SERVER);
+    }
+
+    /** Every package that is there is named, so that none escapes its arrows. */
+    @Test
+    public void everyStepIsNamed() {
+        var known = Stream.concat(ORDER.stream(), WITHIN.stream().flatMap(List::stream))
+                .map(s -> "gradino.server." + s)
+                .toList();
+        var there = SERVER.stream()
+                .map(JavaClass::getPackageName)
+                .filter(p -> !p.equals("gradino.server"))
+                .distinct()
+                .toList();
+        assertThat(known).containsExactlyInAnyOrderElementsOf(there);
     }
 
     @Test

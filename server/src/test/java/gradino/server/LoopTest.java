@@ -2,7 +2,7 @@ package gradino.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import gradino.core.advance.Policy;
+import gradino.core.advance.state.Policy;
 import gradino.core.body.Side;
 import gradino.server.advance.DecisionRepository;
 import gradino.server.advance.Inputs;

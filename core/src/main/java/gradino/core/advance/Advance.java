@@ -1,5 +1,21 @@
 package gradino.core.advance;
 
+import gradino.core.advance.gate.Gate;
+import gradino.core.advance.gate.LongGapGate;
+import gradino.core.advance.gate.QualifiedGate;
+import gradino.core.advance.gate.Situation;
+import gradino.core.advance.gate.StopSignGate;
+import gradino.core.advance.gate.TooMuchGate;
+import gradino.core.advance.gate.UnknownsGate;
+import gradino.core.advance.gate.Watch;
+import gradino.core.advance.lever.Ladder;
+import gradino.core.advance.lever.Lever;
+import gradino.core.advance.lever.StepDown;
+import gradino.core.advance.state.Attendance;
+import gradino.core.advance.state.Event;
+import gradino.core.advance.state.LineState;
+import gradino.core.advance.state.Moment;
+import gradino.core.advance.state.Policy;
 import gradino.core.because.Because;
 import gradino.core.because.Finding;
 import gradino.core.because.GateResult;
@@ -9,12 +25,12 @@ import gradino.core.because.Unit;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
-import gradino.core.prescribe.Dose;
-import gradino.core.prescribe.EffortClass;
-import gradino.core.prescribe.LineCheck;
-import gradino.core.prescribe.Plan;
-import gradino.core.prescribe.SessionCheck;
-import gradino.core.prescribe.SessionContext.LineFacts;
+import gradino.core.prescribe.method.Dose;
+import gradino.core.prescribe.program.LineCheck;
+import gradino.core.prescribe.program.Plan;
+import gradino.core.prescribe.program.SessionCheck;
+import gradino.core.prescribe.program.SessionContext.LineFacts;
+import gradino.core.prescribe.timeline.EffortClass;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -43,7 +59,7 @@ public final class Advance {
      * @param firstGate those before it are known to decide nothing
      * @param judged hears of each gate as it is judged
      */
-    static Proposed step(Situation now, int firstGate, IntConsumer judged) {
+    public static Proposed step(Situation now, int firstGate, IntConsumer judged) {
         return suspension(now)
                 .map(p -> new Proposed(p.verdict(), p.lever(), p.why(), p.to(), p.stage()))
                 .orElseGet(() -> {

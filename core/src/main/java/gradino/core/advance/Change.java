@@ -1,10 +1,10 @@
 package gradino.core.advance;
 
 import gradino.core.because.Unit;
-import gradino.core.prescribe.BlockDraft;
-import gradino.core.prescribe.BlockForm;
-import gradino.core.prescribe.BlockParameter;
-import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.method.BlockDraft;
+import gradino.core.prescribe.method.BlockForm;
+import gradino.core.prescribe.method.BlockParameter;
+import gradino.core.prescribe.method.Dose;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -29,7 +29,7 @@ public record Change(String what, double from, double to, Unit unit) {
     }
 
     /** What asks for more: of a block's numbers those that rest or ease do not. */
-    static boolean isMore(Dose from, Dose to) {
+    public static boolean isMore(Dose from, Dose to) {
         return between(from, to).stream().anyMatch(c -> c.to() > c.from() && !EASING.contains(c.what()));
     }
 

@@ -1,9 +1,13 @@
 package gradino.core.advance;
 
+import gradino.core.advance.gate.Situation;
+import gradino.core.advance.state.LineState;
+import gradino.core.advance.state.Moment;
+import gradino.core.advance.state.Policy;
 import gradino.core.because.Finding;
 import gradino.core.body.Sided;
-import gradino.core.prescribe.Dose;
-import gradino.core.prescribe.LineCheck;
+import gradino.core.prescribe.method.Dose;
+import gradino.core.prescribe.program.LineCheck;
 import gradino.core.quantity.UncertainAngle;
 import java.util.ArrayList;
 import java.util.List;

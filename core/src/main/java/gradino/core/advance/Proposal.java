@@ -1,12 +1,13 @@
 package gradino.core.advance;
 
+import gradino.core.advance.state.LeverId;
 import gradino.core.because.Because;
 import gradino.core.because.GateResult;
 import gradino.core.because.Reason;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.measure.Limiter;
-import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.method.Dose;
 import java.util.EnumSet;
 import java.util.LinkedHashSet;
 import java.util.List;

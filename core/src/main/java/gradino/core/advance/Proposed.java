@@ -1,8 +1,9 @@
 package gradino.core.advance;
 
+import gradino.core.advance.state.LeverId;
 import gradino.core.because.Because;
 import gradino.core.because.Verdict;
-import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.method.Dose;
 import org.jspecify.annotations.Nullable;
 
 /**

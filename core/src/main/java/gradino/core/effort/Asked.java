@@ -1,7 +1,7 @@
 package gradino.core.effort;
 
-import gradino.core.prescribe.PhaseKind;
-import gradino.core.prescribe.Timeline.Phase;
+import gradino.core.prescribe.block.PhaseKind;
+import gradino.core.prescribe.timeline.Timeline.Phase;
 import gradino.core.quantity.OutOfBoundsException;
 import java.util.ArrayList;
 import java.util.List;

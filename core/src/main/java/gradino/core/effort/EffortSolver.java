@@ -1,9 +1,9 @@
 package gradino.core.effort;
 
-import gradino.core.prescribe.BlockForm;
-import gradino.core.prescribe.Compiler;
-import gradino.core.prescribe.SessionDraft;
-import gradino.core.prescribe.SessionReader;
+import gradino.core.prescribe.method.BlockForm;
+import gradino.core.prescribe.program.SessionDraft;
+import gradino.core.prescribe.program.SessionReader;
+import gradino.core.prescribe.timeline.Compiler;
 import java.util.Optional;
 import java.util.function.IntPredicate;
 

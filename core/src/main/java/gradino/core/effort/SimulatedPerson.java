@@ -1,6 +1,6 @@
 package gradino.core.effort;
 
-import gradino.core.prescribe.Timeline.Phase;
+import gradino.core.prescribe.timeline.Timeline.Phase;
 import gradino.core.quantity.OutOfBoundsException;
 import java.util.List;
 import java.util.Random;

@@ -1,6 +1,6 @@
 package gradino.core.effort;
 
-import gradino.core.prescribe.PhaseKind;
+import gradino.core.prescribe.block.PhaseKind;
 import gradino.core.quantity.OutOfBoundsException;
 import java.util.ArrayList;
 import java.util.List;

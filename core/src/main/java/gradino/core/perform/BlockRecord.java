@@ -1,8 +1,8 @@
 package gradino.core.perform;
 
 import gradino.core.body.Side;
-import gradino.core.prescribe.BlockId;
-import gradino.core.prescribe.BlockKind;
+import gradino.core.prescribe.block.BlockKind;
+import gradino.core.prescribe.timeline.BlockId;
 import gradino.core.quantity.OutOfBoundsException;
 import gradino.core.quantity.Tenths;
 import java.util.List;

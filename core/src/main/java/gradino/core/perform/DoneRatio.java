@@ -1,7 +1,7 @@
 package gradino.core.perform;
 
 import gradino.core.body.Side;
-import gradino.core.prescribe.BlockKind;
+import gradino.core.prescribe.block.BlockKind;
 import java.util.List;
 
 /**

@@ -2,7 +2,7 @@ package gradino.core.perform;
 
 import gradino.core.body.Side;
 import gradino.core.effort.TraceAnalysis;
-import gradino.core.prescribe.BlockId;
+import gradino.core.prescribe.timeline.BlockId;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 

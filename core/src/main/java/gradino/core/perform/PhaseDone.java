@@ -1,6 +1,6 @@
 package gradino.core.perform;
 
-import gradino.core.prescribe.PhaseKind;
+import gradino.core.prescribe.block.PhaseKind;
 import gradino.core.quantity.OutOfBoundsException;
 
 /** A phase with its planned and its real seconds, 0 to 36,000, by the device's clock. */

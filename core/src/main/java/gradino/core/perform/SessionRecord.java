@@ -2,7 +2,7 @@ package gradino.core.perform;
 
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
-import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.method.Dose;
 import gradino.core.quantity.Tenths;
 import java.time.Instant;
 import java.util.List;

@@ -2,6 +2,12 @@ package gradino.core.advance;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gradino.core.advance.state.ClientFacts;
+import gradino.core.advance.state.Event;
+import gradino.core.advance.state.LeverId;
+import gradino.core.advance.state.LineState;
+import gradino.core.advance.state.Moment;
+import gradino.core.advance.state.Policy;
 import gradino.core.because.GateResult;
 import gradino.core.because.Reason;
 import gradino.core.because.Verdict;
@@ -13,8 +19,8 @@ import gradino.core.measure.NoiseRules;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.MeasuredEffort;
 import gradino.core.perform.PainKind;
-import gradino.core.prescribe.BlockId;
-import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.method.Dose;
+import gradino.core.prescribe.timeline.BlockId;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
 import gradino.core.quantity.Tenths;

@@ -3,6 +3,8 @@ package gradino.core.advance;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import gradino.core.advance.lever.LoadStep;
+import gradino.core.advance.state.Policy;
 import gradino.core.because.Reason;
 import gradino.core.effort.Gravity;
 import org.testng.annotations.DataProvider;

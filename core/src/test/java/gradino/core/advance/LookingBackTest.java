@@ -2,8 +2,18 @@ package gradino.core.advance;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import gradino.core.advance.Event.PauseKind;
-import gradino.core.advance.Flight.Turned;
+import gradino.core.advance.look.Backtest;
+import gradino.core.advance.look.Flight;
+import gradino.core.advance.look.Flight.Turned;
+import gradino.core.advance.look.ReasonChange;
+import gradino.core.advance.state.Event;
+import gradino.core.advance.state.Event.PauseKind;
+import gradino.core.advance.state.LeverId;
+import gradino.core.advance.state.LineState;
+import gradino.core.advance.state.Moment;
+import gradino.core.advance.state.Policy;
+import gradino.core.advance.state.PolicyCheck;
+import gradino.core.advance.state.Threshold;
 import gradino.core.because.Because;
 import gradino.core.because.Reason;
 import gradino.core.because.Verdict;

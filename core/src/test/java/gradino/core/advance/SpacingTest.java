@@ -2,6 +2,10 @@ package gradino.core.advance;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gradino.core.advance.gate.Situation;
+import gradino.core.advance.state.LeverId;
+import gradino.core.advance.state.Moment;
+import gradino.core.advance.state.Policy;
 import gradino.core.because.Reason;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;

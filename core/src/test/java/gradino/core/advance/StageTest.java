@@ -2,6 +2,8 @@ package gradino.core.advance;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gradino.core.advance.state.ClientFacts;
+import gradino.core.advance.state.LeverId;
 import gradino.core.because.Because;
 import gradino.core.because.Reason;
 import gradino.core.because.Verdict;
@@ -12,8 +14,8 @@ import gradino.core.intake.AnyLimits;
 import gradino.core.intake.Limits;
 import gradino.core.intake.RestrictionKind;
 import gradino.core.perform.Observer;
-import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.House;
+import gradino.core.prescribe.method.Dose;
 import java.util.List;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;

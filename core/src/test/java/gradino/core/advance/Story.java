@@ -1,5 +1,12 @@
 package gradino.core.advance;
 
+import gradino.core.advance.state.ClientFacts;
+import gradino.core.advance.state.Event;
+import gradino.core.advance.state.LeverId;
+import gradino.core.advance.state.LineState;
+import gradino.core.advance.state.Moment;
+import gradino.core.advance.state.Policy;
+import gradino.core.advance.state.SideState;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
@@ -16,11 +23,11 @@ import gradino.core.perform.PhaseDone;
 import gradino.core.perform.PropUsed;
 import gradino.core.perform.SessionRecord;
 import gradino.core.perform.StopSign;
-import gradino.core.prescribe.BlockKind;
-import gradino.core.prescribe.Dose;
 import gradino.core.prescribe.House;
-import gradino.core.prescribe.Plan;
-import gradino.core.prescribe.Timeline;
+import gradino.core.prescribe.block.BlockKind;
+import gradino.core.prescribe.method.Dose;
+import gradino.core.prescribe.program.Plan;
+import gradino.core.prescribe.timeline.Timeline;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
 import gradino.core.quantity.PainScore;

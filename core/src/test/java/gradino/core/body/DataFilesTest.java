@@ -2,11 +2,11 @@ package gradino.core.body;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import gradino.core.advance.Policy;
-import gradino.core.advance.Threshold;
-import gradino.core.prescribe.BlockDraft;
-import gradino.core.prescribe.BlockForm;
-import gradino.core.prescribe.Method;
+import gradino.core.advance.state.Policy;
+import gradino.core.advance.state.Threshold;
+import gradino.core.prescribe.method.BlockDraft;
+import gradino.core.prescribe.method.BlockForm;
+import gradino.core.prescribe.method.Method;
 import org.testng.annotations.Test;
 
 /** Every row of every data file parses, has a source and points at things that exist. */

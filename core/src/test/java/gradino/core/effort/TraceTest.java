@@ -6,11 +6,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import gradino.core.because.Finding;
 import gradino.core.body.Side;
-import gradino.core.prescribe.Block.Direction;
-import gradino.core.prescribe.BlockId;
-import gradino.core.prescribe.BlockKind;
-import gradino.core.prescribe.PhaseKind;
-import gradino.core.prescribe.Timeline.Phase;
+import gradino.core.prescribe.block.Block.Direction;
+import gradino.core.prescribe.block.BlockKind;
+import gradino.core.prescribe.block.PhaseKind;
+import gradino.core.prescribe.timeline.BlockId;
+import gradino.core.prescribe.timeline.Timeline.Phase;
 import gradino.core.quantity.EffortPercent;
 import java.util.List;
 import java.util.Random;

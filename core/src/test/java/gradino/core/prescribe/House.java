@@ -2,6 +2,10 @@ package gradino.core.prescribe;
 
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import gradino.core.prescribe.method.Dose;
+import gradino.core.prescribe.method.Method;
+import gradino.core.prescribe.program.Plan;
+import gradino.core.prescribe.timeline.SideOrder;
 import gradino.core.quantity.Degrees;
 
 /** Lines of tests by the house method: rotations, a supported hold and graded sets of press and pull. */

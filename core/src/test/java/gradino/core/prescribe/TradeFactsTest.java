@@ -4,6 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
+import gradino.core.prescribe.block.Block;
+import gradino.core.prescribe.block.Breathing;
+import gradino.core.prescribe.block.Leaf;
+import gradino.core.prescribe.block.Quiet;
+import gradino.core.prescribe.method.BlockForm;
+import gradino.core.prescribe.method.Method;
+import gradino.core.prescribe.method.MethodBlock;
+import gradino.core.prescribe.program.SessionDraft;
+import gradino.core.prescribe.program.SessionReader;
+import gradino.core.prescribe.timeline.EffortClass;
+import gradino.core.prescribe.timeline.Protocol;
 import gradino.core.quantity.EffortPercent;
 import java.util.List;
 import java.util.Objects;

@@ -1,8 +1,8 @@
 package gradino.server.advance;
 
-import gradino.core.advance.ClientFacts;
-import gradino.core.advance.Moment;
-import gradino.core.advance.Threshold;
+import gradino.core.advance.state.ClientFacts;
+import gradino.core.advance.state.Moment;
+import gradino.core.advance.state.Threshold;
 import gradino.core.body.Catalogue;
 import gradino.core.effort.Gravity;
 import gradino.core.effort.Limb;
@@ -11,10 +11,10 @@ import gradino.core.measure.LimiterReason.Wanted;
 import gradino.server.intake.Client;
 import gradino.server.measure.NoiseService;
 import gradino.server.measure.Ranges;
-import gradino.server.perform.RecordRepository;
+import gradino.server.perform.record.RecordRepository;
 import gradino.server.platform.Problem;
-import gradino.server.prescribe.Line;
-import gradino.server.prescribe.LineSets;
+import gradino.server.prescribe.compose.LineSets;
+import gradino.server.prescribe.program.Line;
 import java.time.Duration;
 import java.util.Collection;
 import java.util.Map;

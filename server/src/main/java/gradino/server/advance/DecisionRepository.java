@@ -1,11 +1,11 @@
 package gradino.server.advance;
 
-import gradino.core.advance.Event.Answer;
-import gradino.core.advance.Event.DoseDecided;
-import gradino.core.advance.LeverId;
+import gradino.core.advance.state.Event.Answer;
+import gradino.core.advance.state.Event.DoseDecided;
+import gradino.core.advance.state.LeverId;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
-import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.method.Dose;
 import gradino.server.platform.Json;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;

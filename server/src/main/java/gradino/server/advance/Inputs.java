@@ -1,16 +1,16 @@
 package gradino.server.advance;
 
 import gradino.core.advance.Advance;
-import gradino.core.advance.ClientFacts;
-import gradino.core.advance.Event;
-import gradino.core.advance.LineState;
-import gradino.core.advance.Moment;
-import gradino.core.advance.Policy;
 import gradino.core.advance.Proposal;
+import gradino.core.advance.state.ClientFacts;
+import gradino.core.advance.state.Event;
+import gradino.core.advance.state.LineState;
+import gradino.core.advance.state.Moment;
+import gradino.core.advance.state.Policy;
 import gradino.core.body.Side;
 import gradino.core.measure.PropGrid;
-import gradino.core.prescribe.Method;
-import gradino.core.prescribe.Plan;
+import gradino.core.prescribe.method.Method;
+import gradino.core.prescribe.program.Plan;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;

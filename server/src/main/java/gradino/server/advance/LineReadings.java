@@ -1,11 +1,11 @@
 package gradino.server.advance;
 
-import gradino.core.advance.Event;
+import gradino.core.advance.state.Event;
 import gradino.core.measure.Mode;
 import gradino.core.measure.NoiseBook;
 import gradino.core.measure.Warmth;
 import gradino.server.measure.Measurement;
-import gradino.server.prescribe.Line;
+import gradino.server.prescribe.program.Line;
 import java.util.Comparator;
 import java.util.List;
 

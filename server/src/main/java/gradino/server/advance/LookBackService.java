@@ -1,10 +1,10 @@
 package gradino.server.advance;
 
-import gradino.core.advance.Backtest;
-import gradino.core.advance.Backtest.Parting;
 import gradino.core.advance.Change;
-import gradino.core.advance.Flight;
-import gradino.core.advance.Rehearsal;
+import gradino.core.advance.look.Backtest;
+import gradino.core.advance.look.Backtest.Parting;
+import gradino.core.advance.look.Flight;
+import gradino.core.advance.look.Rehearsal;
 import gradino.core.because.Verdict;
 import gradino.core.body.Sided;
 import gradino.server.advance.DecisionRepository.StoredDecision;
@@ -12,9 +12,9 @@ import gradino.server.intake.ClientService;
 import gradino.server.platform.Json;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
-import gradino.server.prescribe.EachLine;
-import gradino.server.prescribe.LineRepository;
-import gradino.server.prescribe.LineService;
+import gradino.server.prescribe.program.EachLine;
+import gradino.server.prescribe.program.LineRepository;
+import gradino.server.prescribe.program.LineService;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Comparator;

@@ -1,6 +1,6 @@
 package gradino.server.advance;
 
-import gradino.core.advance.Event.PauseKind;
+import gradino.core.advance.state.Event.PauseKind;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;
 import java.sql.SQLException;

@@ -1,6 +1,6 @@
 package gradino.server.advance;
 
-import gradino.core.advance.Event.PauseKind;
+import gradino.core.advance.state.Event.PauseKind;
 import gradino.server.advance.PauseRepository.StoredPause;
 import gradino.server.intake.ClientService;
 import gradino.server.platform.Problem;

@@ -1,6 +1,6 @@
 package gradino.server.advance;
 
-import gradino.core.advance.Threshold;
+import gradino.core.advance.state.Threshold;
 import gradino.server.platform.Json;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;

@@ -1,8 +1,8 @@
 package gradino.server.advance;
 
-import gradino.core.advance.Policy;
-import gradino.core.advance.PolicyCheck;
-import gradino.core.advance.Threshold;
+import gradino.core.advance.state.Policy;
+import gradino.core.advance.state.PolicyCheck;
+import gradino.core.advance.state.Threshold;
 import gradino.core.because.Source;
 import gradino.core.because.Unit;
 import gradino.server.advance.PolicyRepository.PolicyUse;

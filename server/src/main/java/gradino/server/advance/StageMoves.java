@@ -1,13 +1,13 @@
 package gradino.server.advance;
 
-import gradino.core.prescribe.Plan;
-import gradino.core.prescribe.SessionDraft.LineDraft;
-import gradino.server.perform.RunRepository;
+import gradino.core.prescribe.program.Plan;
+import gradino.core.prescribe.program.SessionDraft.LineDraft;
+import gradino.server.perform.record.RunRepository;
 import gradino.server.platform.Problem;
-import gradino.server.prescribe.Line;
-import gradino.server.prescribe.LineRepository;
-import gradino.server.prescribe.Program;
-import gradino.server.prescribe.SuggestService;
+import gradino.server.prescribe.compose.SuggestService;
+import gradino.server.prescribe.program.Line;
+import gradino.server.prescribe.program.LineRepository;
+import gradino.server.prescribe.program.Program;
 import java.time.Instant;
 import java.util.UUID;
 import org.springframework.stereotype.Component;

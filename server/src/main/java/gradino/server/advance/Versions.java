@@ -1,14 +1,14 @@
 package gradino.server.advance;
 
-import gradino.core.prescribe.Plan;
-import gradino.core.prescribe.SessionDraft.LineDraft;
+import gradino.core.prescribe.program.Plan;
+import gradino.core.prescribe.program.SessionDraft.LineDraft;
 import gradino.server.intake.Client;
 import gradino.server.platform.Problem;
-import gradino.server.prescribe.ComposeService;
-import gradino.server.prescribe.Line;
-import gradino.server.prescribe.LineRepository.LineVersion;
-import gradino.server.prescribe.LineRepository.StoredVersion;
-import gradino.server.prescribe.SessionRepository.Saving;
+import gradino.server.prescribe.compose.ComposeService;
+import gradino.server.prescribe.program.Line;
+import gradino.server.prescribe.program.LineRepository.LineVersion;
+import gradino.server.prescribe.program.LineRepository.StoredVersion;
+import gradino.server.prescribe.program.SessionRepository.Saving;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;

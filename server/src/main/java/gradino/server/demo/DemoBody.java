@@ -1,6 +1,6 @@
 package gradino.server.demo;
 
-import gradino.core.advance.Moment;
+import gradino.core.advance.state.Moment;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
 import gradino.core.measure.Instrument;

@@ -13,8 +13,10 @@ import gradino.server.intake.IntakeRepository;
 import gradino.server.intake.IntakeRepository.AddedRestriction;
 import gradino.server.intake.IntakeRepository.StoredClearance;
 import gradino.server.intake.IntakeRepository.StoredScreening;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -25,34 +27,28 @@ import org.jspecify.annotations.Nullable;
  *
  * @param asked false for one who was not screened yet
  * @param yes questions answered with yes
+ * @param cleared whether a letter allows what the answers forbid
  */
 record DemoIntake(
         boolean asked,
         Set<String> yes,
         List<JointEvent> events,
         @Nullable Double effortCap,
-        List<Clearance> clearances) {
-    static final DemoIntake NOT_YET = new DemoIntake(false, Set.of(), List.of(), null, List.of());
+        boolean cleared) {
+    static final DemoIntake NOT_YET = new DemoIntake(false, Set.of(), List.of(), null, false);
+    private static final Duration LETTER_BEFORE = Duration.ofDays(5);
 
     static DemoIntake clean() {
-        return new DemoIntake(true, Set.of(), List.of(), null, List.of());
+        return new DemoIntake(true, Set.of(), List.of(), null, false);
     }
 
     static DemoIntake brokenWrist(LocalDate on) {
         var event = new JointEvent(EventKind.FRACTURE, "wrist", Side.LEFT, on, "no weight on the hand yet");
-        return new DemoIntake(true, Set.of(), List.of(event), null, List.of());
+        return new DemoIntake(true, Set.of(), List.of(event), null, false);
     }
 
-    static DemoIntake clearedTo70(LocalDate writtenOn) {
-        var lifted = new Clearance.Loosening("medication/" + RestrictionKind.NO_ISOMETRICS, null, List.of());
-        var clearance = new Clearance(
-                "Dr. Wenna Polglaze, invented practice",
-                writtenOn,
-                null,
-                "Blood pressure treated and steady; isometrics up to 70 % of full effort.",
-                false,
-                List.of(lifted));
-        return new DemoIntake(true, Set.of("medication"), List.of(), 70.0, List.of(clearance));
+    static DemoIntake clearedTo70() {
+        return new DemoIntake(true, Set.of("medication"), List.of(), 70.0, true);
     }
 
     void tell(IntakeRepository intakes, String clientId, Instant at) {
@@ -69,9 +65,21 @@ record DemoIntake(
                     at);
             intakes.add(new AddedRestriction(clientId, cap, at));
         }
-        for (var clearance : clearances) {
-            intakes.add(new StoredClearance(clientId + "-clearance", clientId, clearance, at, at));
+        if (cleared) {
+            intakes.add(new StoredClearance(clientId + "-clearance", clientId, letter(at), at, at));
         }
+    }
+
+    /** Brought along on the first day. */
+    private static Clearance letter(Instant at) {
+        var lifted = new Clearance.Loosening("medication/" + RestrictionKind.NO_ISOMETRICS, null, List.of());
+        return new Clearance(
+                "Dr. Wenna Polglaze, invented practice",
+                LocalDate.ofInstant(at.minus(LETTER_BEFORE), ZoneOffset.UTC),
+                null,
+                "Blood pressure treated and steady; isometrics up to 70 % of full effort.",
+                false,
+                List.of(lifted));
     }
 
     private Screening screening(Instant at) {

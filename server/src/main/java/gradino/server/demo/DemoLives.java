@@ -1,6 +1,6 @@
 package gradino.server.demo;
 
-import gradino.core.advance.Moment;
+import gradino.core.advance.state.Moment;
 import gradino.core.body.Sided;
 import gradino.core.effort.SimulatedPerson.Manner;
 import gradino.core.measure.Instrument;
@@ -106,7 +106,7 @@ class DemoLives {
         return life(
                 "demo-bell-ringer",
                 details,
-                DemoIntake.clearedTo70(today.minusDays(75)),
+                DemoIntake.clearedTo70(),
                 "prone-knee-bent",
                 Instrument.GONIOMETER,
                 26,

@@ -1,6 +1,6 @@
 package gradino.server.demo;
 
-import gradino.core.advance.Threshold;
+import gradino.core.advance.state.Threshold;
 import gradino.server.account.Account;
 import gradino.server.account.AccountMaker;
 import gradino.server.account.AccountMaker.NewAccount;

@@ -1,6 +1,6 @@
 package gradino.server.demo;
 
-import gradino.core.advance.Moment;
+import gradino.core.advance.state.Moment;
 import gradino.core.measure.Instrument;
 import gradino.core.measure.Trials;
 import gradino.core.quantity.Degrees;

@@ -1,7 +1,7 @@
 package gradino.server.exchange;
 
-import gradino.core.advance.Event.PauseKind;
-import gradino.core.advance.Threshold;
+import gradino.core.advance.state.Event.PauseKind;
+import gradino.core.advance.state.Threshold;
 import gradino.server.advance.PauseRepository.StoredPause;
 import gradino.server.advance.PolicyRepository.StoredPolicy;
 import java.time.LocalDate;

@@ -1,8 +1,8 @@
 package gradino.server.exchange;
 
-import gradino.core.advance.Event.Answer;
-import gradino.core.advance.Event.DoseDecided;
-import gradino.core.advance.LeverId;
+import gradino.core.advance.state.Event.Answer;
+import gradino.core.advance.state.Event.DoseDecided;
+import gradino.core.advance.state.LeverId;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.server.advance.DecisionRepository.StoredDecision;

@@ -1,8 +1,8 @@
 package gradino.server.exchange;
 
 import gradino.core.body.Sided;
-import gradino.core.prescribe.BlockDraft;
-import gradino.core.prescribe.Dose;
+import gradino.core.prescribe.method.BlockDraft;
+import gradino.core.prescribe.method.Dose;
 import gradino.core.quantity.Degrees;
 import java.util.List;
 

@@ -2,11 +2,11 @@ package gradino.server.exchange;
 
 import gradino.core.body.Side;
 import gradino.core.effort.TraceCode.Samples;
-import gradino.core.prescribe.Block.Direction;
-import gradino.core.prescribe.BlockId;
+import gradino.core.prescribe.block.Block.Direction;
+import gradino.core.prescribe.timeline.BlockId;
 import gradino.core.quantity.Degrees;
-import gradino.server.perform.TraceRepository.StoredReference;
-import gradino.server.perform.TraceRepository.StoredTrace;
+import gradino.server.perform.force.TraceRepository.StoredReference;
+import gradino.server.perform.force.TraceRepository.StoredTrace;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;

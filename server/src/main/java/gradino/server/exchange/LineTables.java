@@ -2,11 +2,11 @@ package gradino.server.exchange;
 
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
-import gradino.core.prescribe.Method;
-import gradino.core.prescribe.Plan;
-import gradino.core.prescribe.SideOrder;
-import gradino.server.prescribe.Line;
-import gradino.server.prescribe.LineRepository.LineVersion;
+import gradino.core.prescribe.method.Method;
+import gradino.core.prescribe.program.Plan;
+import gradino.core.prescribe.timeline.SideOrder;
+import gradino.server.prescribe.program.Line;
+import gradino.server.prescribe.program.LineRepository.LineVersion;
 import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;

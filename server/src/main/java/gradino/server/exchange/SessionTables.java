@@ -1,12 +1,12 @@
 package gradino.server.exchange;
 
-import gradino.core.prescribe.Arrangement;
-import gradino.core.prescribe.Method;
-import gradino.core.prescribe.SessionDraft;
-import gradino.server.perform.RecordRepository.Closed;
-import gradino.server.perform.RunRepository.Run;
-import gradino.server.prescribe.SessionRepository.Saving;
-import gradino.server.prescribe.SessionRepository.StudioMethod;
+import gradino.core.prescribe.method.Method;
+import gradino.core.prescribe.program.Arrangement;
+import gradino.core.prescribe.program.SessionDraft;
+import gradino.server.perform.record.RecordRepository.Closed;
+import gradino.server.perform.record.RunRepository.Run;
+import gradino.server.prescribe.program.SessionRepository.Saving;
+import gradino.server.prescribe.program.SessionRepository.StudioMethod;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;

@@ -12,7 +12,7 @@ import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
-import gradino.server.prescribe.ComposeService;
+import gradino.server.prescribe.compose.ComposeService;
 import gradino.server.today.TodayService;
 import gradino.server.today.TodayService.LineDay;
 import java.time.Clock;

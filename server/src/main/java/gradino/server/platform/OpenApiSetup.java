@@ -2,7 +2,7 @@ package gradino.server.platform;
 
 import com.fasterxml.jackson.databind.JavaType;
 import gradino.core.because.Because;
-import gradino.core.prescribe.BlockId;
+import gradino.core.prescribe.timeline.BlockId;
 import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;

@@ -1,6 +1,6 @@
 package gradino.server.platform;
 
-import gradino.core.advance.Moment;
+import gradino.core.advance.state.Moment;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;

@@ -1,8 +1,8 @@
 package gradino.server.today;
 
 import gradino.core.advance.Advance;
-import gradino.core.advance.Moment;
 import gradino.core.advance.Urgency;
+import gradino.core.advance.state.Moment;
 import gradino.core.because.Finding;
 import gradino.core.because.Verdict;
 import gradino.core.intake.Intake;
@@ -14,12 +14,12 @@ import gradino.server.intake.Client;
 import gradino.server.intake.ClientFile;
 import gradino.server.intake.ClientService;
 import gradino.server.measure.MeasurementRepository;
-import gradino.server.perform.RunRepository;
+import gradino.server.perform.record.RunRepository;
 import gradino.server.platform.StudioClock;
-import gradino.server.prescribe.ClientProgram;
-import gradino.server.prescribe.Line;
-import gradino.server.prescribe.LineRepository;
-import gradino.server.prescribe.Program;
+import gradino.server.prescribe.program.ClientProgram;
+import gradino.server.prescribe.program.Line;
+import gradino.server.prescribe.program.LineRepository;
+import gradino.server.prescribe.program.Program;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;

@@ -7,7 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import gradino.server.Scene;
 import gradino.server.TestServer;
-import gradino.server.perform.RecordRepository;
+import gradino.server.perform.record.RecordRepository;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;

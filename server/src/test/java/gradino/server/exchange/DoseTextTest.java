@@ -3,8 +3,8 @@ package gradino.server.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import gradino.core.prescribe.Dose;
-import gradino.core.prescribe.Method;
+import gradino.core.prescribe.method.Dose;
+import gradino.core.prescribe.method.Method;
 import gradino.core.quantity.Degrees;
 import java.util.Random;
 import java.util.stream.IntStream;

@@ -1,0 +1,317 @@
+package gradino.core.advance.gate;
+
+import gradino.core.advance.state.Attendance;
+import gradino.core.advance.state.Event;
+import gradino.core.advance.state.LineState;
+import gradino.core.advance.state.Moment;
+import gradino.core.advance.state.Policy;
+import gradino.core.advance.state.RungSessions;
+import gradino.core.advance.state.SessionFacts;
+import gradino.core.advance.state.SideState;
+import gradino.core.advance.state.Threshold;
+import gradino.core.because.Because;
+import gradino.core.because.Finding;
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.measure.Limiter;
+import gradino.core.measure.RangeState;
+import gradino.core.prescribe.method.BlockDraft;
+import gradino.core.prescribe.method.BlockForm;
+import gradino.core.prescribe.method.Dose;
+import gradino.core.prescribe.method.Method;
+import gradino.core.prescribe.method.MethodBlock;
+import gradino.core.prescribe.program.Plan;
+import gradino.core.prescribe.program.SessionContext.LineFacts;
+import gradino.core.quantity.Degrees;
+import gradino.core.quantity.UncertainAngle;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One side of a line at one moment under one policy: what every gate and lever looks at. What several of them ask for is
+ * gathered once.
+ */
+public final class Situation {
+    private final LineState state;
+    private final Side side;
+    private final Policy policy;
+    private final Moment moment;
+    private final Instant decidedAt;
+    private final List<SessionFacts> undecided;
+    private final RungSessions rung;
+    private final Attendance attendance;
+    private final @Nullable UncertainAngle passive;
+    private final @Nullable UncertainAngle active;
+    private final Checked checked;
+    private @Nullable Worst worst;
+    private @Nullable Limiter limiter;
+
+    /** What the undecided sessions come to in one look. */
+    record Worst(int pain, boolean wrongJoint) {}
+
+    /**
+     * Doses that were held against the restrictions, the method and the minutes: the dear part of a step. Holds for one side as
+     * long as the plan, the doses in force and the client stay the same.
+     */
+    public static final class Checked {
+        private final Map<Object, Dose> moved = new HashMap<>();
+        private final IdentityHashMap<Dose, Optional<Because>> newcomers = new IdentityHashMap<>();
+        private final IdentityHashMap<Dose, Optional<Because>> others = new IdentityHashMap<>();
+        private final IdentityHashMap<List<BlockDraft>, Optional<Finding>> newcomersBlocks = new IdentityHashMap<>();
+        private final IdentityHashMap<List<BlockDraft>, Optional<Finding>> othersBlocks = new IdentityHashMap<>();
+    }
+
+    public Situation(LineState state, Side side, Policy policy, Moment moment) {
+        this(state, side, policy, moment, new Checked());
+    }
+
+    public Situation(LineState state, Side side, Policy policy, Moment moment, Checked checked) {
+        this.state = state;
+        this.side = side;
+        this.policy = policy;
+        this.moment = moment;
+        this.decidedAt = me().lastDecision().map(Event.DoseDecided::recordedAt).orElse(Instant.MIN);
+        this.undecided = undecidedOnes();
+        this.rung = new RungSessions(state, side, policy, moment);
+        this.attendance = new Attendance(state, policy, moment);
+        this.passive = today(me().passive());
+        this.active = today(me().active());
+        this.checked = checked;
+    }
+
+    /** The same facts under another policy with the same noise: what was gathered of them stays. */
+    private Situation(Situation same, Policy policy) {
+        this.state = same.state;
+        this.side = same.side;
+        this.policy = policy;
+        this.moment = same.moment;
+        this.decidedAt = same.decidedAt;
+        this.undecided = same.undecided;
+        this.rung = new RungSessions(state, side, policy, moment);
+        this.attendance = new Attendance(state, policy, moment);
+        this.passive = same.passive;
+        this.active = same.active;
+        this.worst = same.worst;
+        this.limiter = same.limiter;
+        this.checked = same.checked;
+    }
+
+    public Situation under(Policy other) {
+        return other.noise().equals(policy.noise())
+                ? new Situation(this, other)
+                : new Situation(state, side, other, moment, checked);
+    }
+
+    public Situation ofOtherSide() {
+        return new Situation(state, side.other(), policy, moment);
+    }
+
+    /**
+     * A dose that a lever leads to, made once: comparing doses is dearer than comparing what was changed.
+     *
+     * @param change what is different from the dose in force
+     */
+    public Dose moved(Object change, Supplier<Dose> to) {
+        return checked.moved.computeIfAbsent(change, c -> to.get());
+    }
+
+    public Optional<Because> checkedOnce(Dose dose, Function<Dose, Optional<Because>> check) {
+        return (attendance.newcomer() ? checked.newcomers : checked.others).computeIfAbsent(dose, check);
+    }
+
+    /** What stands against blocks, whatever the angle: several angles come with the same ones. */
+    public Optional<Finding> blocksOnce(List<BlockDraft> blocks, Supplier<Optional<Finding>> check) {
+        return (attendance.newcomer() ? checked.newcomersBlocks : checked.othersBlocks)
+                .computeIfAbsent(blocks, b -> check.get());
+    }
+
+    Worst worst() {
+        var known = worst;
+        if (known == null) {
+            int pain = 0;
+            boolean wrong = false;
+            for (var session : undecided) {
+                var facts = session.on(side);
+                pain = Math.max(pain, facts.worstPain().value());
+                wrong |= facts.wrongJoint();
+            }
+            known = new Worst(pain, wrong);
+            worst = known;
+        }
+        return known;
+    }
+
+    /** The sessions at the dose in force, and how they count. */
+    public RungSessions rung() {
+        return rung;
+    }
+
+    /** How often somebody came, and what kept them away. */
+    public Attendance attendance() {
+        return attendance;
+    }
+
+    public LineState state() {
+        return state;
+    }
+
+    public Side side() {
+        return side;
+    }
+
+    public Policy policy() {
+        return policy;
+    }
+
+    public Moment moment() {
+        return moment;
+    }
+
+    public SideState me() {
+        return state.side(side);
+    }
+
+    public Dose dose() {
+        return me().dose();
+    }
+
+    public Method method() {
+        return state.method();
+    }
+
+    /** Whether nothing is done on this side. */
+    public boolean isEmpty() {
+        return !dose().hasBlocks();
+    }
+
+    /** A number of the line's method; empty where the method has none of it. */
+    public Optional<MethodBlock.Range> range(BlockForm form, String name) {
+        return method().find(form, name);
+    }
+
+    public double value(Threshold threshold) {
+        return policy.value(threshold);
+    }
+
+    public int whole(Threshold threshold) {
+        return policy.whole(threshold);
+    }
+
+    public Optional<UncertainAngle> passive() {
+        return Optional.ofNullable(passive);
+    }
+
+    public Optional<UncertainAngle> active() {
+        return Optional.ofNullable(active);
+    }
+
+    private @Nullable UncertainAngle today(@Nullable RangeState range) {
+        return range == null
+                ? null
+                : range.predict(moment.instant(), policy.noise()).estimate();
+    }
+
+    public Limiter limiter() {
+        var known = limiter;
+        if (known == null) {
+            known = judgedLimiter();
+            limiter = known;
+        }
+        return known;
+    }
+
+    private Limiter judgedLimiter() {
+        return Limiter.judge(
+                passive,
+                active,
+                state.client().wantedDegrees(),
+                me().endFeel(),
+                state.client().gapLimit());
+    }
+
+    /** Sessions that the last decision on this side could not know, or of which more has been heard since. */
+    public List<SessionFacts> undecided() {
+        return undecided;
+    }
+
+    boolean isUndecided(SessionFacts session) {
+        return session.lastHeard().isAfter(decidedAt);
+    }
+
+    private List<SessionFacts> undecidedOnes() {
+        if (decidedAt.equals(Instant.MIN)) {
+            return state.sessions();
+        }
+        var found = new ArrayList<SessionFacts>();
+        for (var session : state.sessions()) {
+            if (isUndecided(session)) {
+                found.add(session);
+            }
+        }
+        return Collections.unmodifiableList(found);
+    }
+
+    /** The side that is really behind in the cold passive range, at 95 %. */
+    public Optional<Side> reallyBehind() {
+        var other = today(state.side(side.other()).passive());
+        if (passive == null || other == null) {
+            return Optional.empty();
+        }
+        var difference = passive.minusIndependent(other);
+        if (difference.upper95() < 0) {
+            return Optional.of(side);
+        }
+        return difference.lower95() > 0 ? Optional.of(side.other()) : Optional.empty();
+    }
+
+    /** Weeks without a lever moved, with enough sessions and no real change of the range: something else is needed. */
+    public boolean plateau() {
+        var first = state.sessions().isEmpty() ? null : state.sessions().get(0).endedAt();
+        var since = me().lastChange().map(Event.DoseDecided::happenedAt).orElse(first);
+        var range = me().passive();
+        if (since == null || range == null || moment.daysSince(since) < value(Threshold.PLATEAU_DAYS)) {
+            return false;
+        }
+        long held = state.sessions().stream()
+                .filter(x -> !x.endedAt().isBefore(since))
+                .count();
+        return held >= value(Threshold.PLATEAU_SESSIONS)
+                && !range.predict(moment.instant(), policy.noise()).change().isReal();
+    }
+
+    /** Deepest angle that today's estimate allows; empty when never measured. */
+    public Optional<Degrees> angleBound() {
+        return passive().map(policy::deepest);
+    }
+
+    public Degrees onProps(Degrees angle) {
+        return state.grid().roundDown(angle);
+    }
+
+    /** The whole plan if this side did {@code dose}. */
+    public Plan planWith(Dose dose) {
+        return state.currentPlan().withDose(side, dose);
+    }
+
+    /** What a change of the line is held against. */
+    public LineFacts facts(Sided<Optional<UncertainAngle>> passive) {
+        return state.facts(passive, attendance.newcomer());
+    }
+
+    public List<String> evidence() {
+        var ids = new LinkedHashSet<String>();
+        rung.all().forEach(s -> ids.add(s.id()));
+        undecided.forEach(s -> ids.add(s.id()));
+        return List.copyOf(ids);
+    }
+}

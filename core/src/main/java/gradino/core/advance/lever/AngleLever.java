@@ -1,0 +1,178 @@
+package gradino.core.advance.lever;
+
+import gradino.core.advance.gate.Situation;
+import gradino.core.advance.state.LeverId;
+import gradino.core.advance.state.Threshold;
+import gradino.core.because.Because;
+import gradino.core.because.Reason;
+import gradino.core.because.Term;
+import gradino.core.because.Unit;
+import gradino.core.intake.Restriction;
+import gradino.core.measure.Limiter;
+import gradino.core.prescribe.method.Dose;
+import gradino.core.quantity.Degrees;
+import gradino.core.quantity.EffortPercent;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Optional;
+
+/**
+ * Further into the range: min(estimate − 2°, estimate − 1.645·SE, old + 5°, what is left of 5° in any seven days), down
+ * to what the props give. Top hold returns to its base and the ceiling drops 20 points, not below its base: a wider step
+ * starts lower. An angle held before and taken back needs no fresh evidence.
+ */
+final class AngleLever implements Lever {
+    /** Control ratio from which a very mobile motion may still advance (house rule). */
+    private static final double BEYOND_CONTROL_RATIO = 0.9;
+
+    @Override
+    public LeverId id() {
+        return LeverId.ANGLE;
+    }
+
+    @Override
+    public Attempt attempt(Situation s) {
+        return forbidden(s)
+                .or(() -> heldBefore(s) ? Optional.empty() : unproven(s))
+                .orElseGet(() -> move(s));
+    }
+
+    private static Optional<Attempt> forbidden(Situation s) {
+        if (s.state().client().hypermobile()) {
+            return blocked(Because.of(Reason.HYPERMOBILE));
+        }
+        var kept = s.state().client().limits().noDeepening();
+        if (kept.isPresent()) {
+            return blocked(Because.of(Reason.NO_DEEPENING, Term.of(kept.get().reason())));
+        }
+        Double flag = s.state().client().flagAboveDegrees();
+        if (flag != null && isBeyond(s, flag) && !mayGoBeyond(s)) {
+            return blocked(Because.of(
+                    Reason.BEYOND_USUAL, Term.of(flag, Unit.DEGREE), Term.of(BEYOND_CONTROL_RATIO, Unit.RATIO)));
+        }
+        if (s.value(Threshold.LEVEL_FIRST) > 0
+                && s.reallyBehind().filter(side -> side != s.side()).isPresent()) {
+            return blocked(Because.of(Reason.LEVEL_FIRST));
+        }
+        var feel = s.me().endFeel();
+        if (feel != null && feel.isStructure()) {
+            return blocked(Because.of(Reason.END_FEEL_STRUCTURE));
+        }
+        var limiter = s.limiter();
+        return limiter == Limiter.CONTROL || limiter == Limiter.BOTH
+                ? blocked(Because.of(Reason.CONTROL_FIRST))
+                : Optional.empty();
+    }
+
+    private static boolean isBeyond(Situation s, double flag) {
+        return s.passive().filter(p -> p.value().value() > flag).isPresent();
+    }
+
+    /** A very mobile motion goes deeper only for a goal that needs it, and with own strength nearly to its end. */
+    private static boolean mayGoBeyond(Situation s) {
+        Double goal = s.state().client().goalDegrees();
+        double passive = s.passive().orElseThrow().value().value();
+        boolean needed = goal != null && goal > passive;
+        return needed
+                && s.active()
+                        .filter(a -> a.value().value() / passive >= BEYOND_CONTROL_RATIO)
+                        .isPresent();
+    }
+
+    private static Optional<Attempt> unproven(Situation s) {
+        var range = s.me().passive();
+        if (range == null) {
+            return blocked(Because.of(Reason.NEVER_MEASURED), Because.of(Reason.ASK_COLD));
+        }
+        int days = s.moment().daysSince(range.at());
+        if (days > s.value(Threshold.COLD_DAYS) && sessionsSince(s, range.at()) > s.value(Threshold.COLD_SESSIONS)) {
+            return blocked(Because.of(Reason.COLD_READING_OLD, Term.of(days, Unit.DAY)), Because.of(Reason.ASK_COLD));
+        }
+        return s.rung().isObserved()
+                ? Optional.empty()
+                : blocked(Because.of(Reason.NOT_OBSERVED), Because.of(Reason.ASK_OBSERVE));
+    }
+
+    private static long sessionsSince(Situation s, Instant reading) {
+        return s.state().sessions().stream()
+                .filter(x -> x.endedAt().isAfter(reading))
+                .count();
+    }
+
+    private static Attempt move(Situation s) {
+        var old = s.dose().angle();
+        var cap = s.state().client().limits().angleCap(s.side());
+        if (cap.filter(c -> c.bound() - old.value() < s.value(Threshold.ANGLE_LEAST))
+                .isPresent()) {
+            var at = cap.get();
+            return Attempt.blocked(
+                    Because.of(Reason.AT_ANGLE_CAP, Term.of(at.bound(), Unit.DEGREE), Term.of(at.reason())));
+        }
+        var bound = s.angleBound();
+        if (bound.isEmpty()) {
+            return Attempt.blocked(Because.of(Reason.NEVER_MEASURED), Because.of(Reason.ASK_COLD));
+        }
+        double stepped = old.value() + Math.min(s.value(Threshold.ANGLE_STEP), leftThisWeek(s));
+        double capped = cap.map(Restriction::bound).orElse(Double.MAX_VALUE);
+        double wanted = Math.min(bound.get().value(), Math.min(stepped, capped));
+        var reached = s.onProps(Degrees.of(wanted));
+        double gain = reached.minus(old);
+        if (gain < s.value(Threshold.ANGLE_LEAST)) {
+            return Attempt.blocked(Because.of(
+                    Reason.ANGLE_STEP_TOO_SMALL,
+                    Term.of(Math.max(0, gain), Unit.DEGREE),
+                    Term.of(s.value(Threshold.ANGLE_LEAST), Unit.DEGREE)));
+        }
+        return Attempt.step(
+                moved(s, reached),
+                Because.of(
+                        Reason.STEP_ANGLE, Term.of(old.value(), Unit.DEGREE), Term.of(reached.value(), Unit.DEGREE)));
+    }
+
+    /** By how much the ceiling drops is the policy's: two may look at the same line. */
+    private record Move(Degrees angle, int drop) {}
+
+    private record Ease(int drop) {}
+
+    private static Dose moved(Situation s, Degrees angle) {
+        int drop = s.whole(Threshold.ANGLE_CEILING_DROP);
+        var eased = s.moved(new Ease(drop), () -> eased(s, drop));
+        return s.moved(new Move(angle, drop), () -> eased.withAngle(angle));
+    }
+
+    private static Dose eased(Situation s, int drop) {
+        var base = s.me().base();
+        var ceiling = s.dose().ceiling().shifted(-drop);
+        var floor = EffortPercent.of(
+                Math.min(base.ceiling().value(), s.dose().ceiling().value()));
+        return s.dose()
+                .withTopHold(Math.min(base.topHoldSeconds(), s.dose().topHoldSeconds()))
+                .withCeiling(ceiling.atLeast(floor));
+    }
+
+    /** What is left of the degrees allowed in any seven days. */
+    private static double leftThisWeek(Situation s) {
+        var weekAgo = s.moment().instant().minus(Duration.ofDays(7));
+        double used = 0;
+        for (var d : s.me().decisions()) {
+            if (d.happenedAt().isAfter(weekAgo)) {
+                used += Math.max(0, d.after().angle().minus(d.before().angle()));
+            }
+        }
+        return Math.max(0, s.value(Threshold.ANGLE_WEEK) - used);
+    }
+
+    /** Whether a deeper angle was in force before, so that going back to it needs only gate 5. */
+    private static boolean heldBefore(Situation s) {
+        for (var d : s.me().decisions()) {
+            if (d.before().angle().minus(s.dose().angle()) >= s.value(Threshold.ANGLE_LEAST)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static Optional<Attempt> blocked(Because why, Because... requests) {
+        return Optional.of(Attempt.blocked(why, requests));
+    }
+}

@@ -1,0 +1,83 @@
+package gradino.core.advance.lever;
+
+import gradino.core.advance.gate.Situation;
+import gradino.core.advance.state.LeverId;
+import gradino.core.advance.state.Threshold;
+import gradino.core.because.Because;
+import gradino.core.because.Reason;
+import gradino.core.because.Term;
+import gradino.core.because.Unit;
+import gradino.core.body.Position;
+import gradino.core.body.Stages;
+import gradino.core.prescribe.method.BlockForm;
+import gradino.core.prescribe.method.MethodBlock;
+
+/**
+ * The same motion in a harder position, for both sides at once: when the top hold is at its top, the effort at 70 % or the client's
+ * cap, and the control graded good enough.
+ */
+final class StageLever implements Lever {
+
+    @Override
+    public LeverId id() {
+        return LeverId.STAGE;
+    }
+
+    @Override
+    public Attempt attempt(Situation s) {
+        var next = Stages.next(s.state().plan().motion(), s.state().plan().position());
+        if (next.isEmpty()) {
+            return Attempt.blocked(Because.of(Reason.NO_STAGE));
+        }
+        if (!isFull(s)) {
+            return Attempt.blocked(Because.of(Reason.STAGE_NOT_FULL));
+        }
+        int wanted = s.whole(Threshold.STAGE_GRADE);
+        if (grade(s) < wanted) {
+            return Attempt.blocked(
+                    Because.of(Reason.GRADE_TOO_LOW, Term.of(grade(s), Unit.COUNT), Term.of(wanted, Unit.COUNT)),
+                    Because.of(Reason.ASK_GRADE));
+        }
+        if (!s.rung().isObserved()) {
+            return Attempt.blocked(Because.of(Reason.NOT_OBSERVED), Because.of(Reason.ASK_OBSERVE));
+        }
+        return allowed(s, next.get());
+    }
+
+    private static Attempt allowed(Situation s, Position next) {
+        if (next.lying() && s.state().client().limits().notLying().isPresent()) {
+            return Attempt.blocked(Because.of(Reason.STAGE_LYING));
+        }
+        boolean alone = s.state().plan().trained().size() == 1;
+        if (!alone && !isReady(s.ofOtherSide())) {
+            return Attempt.blocked(Because.of(Reason.STAGE_OTHER_SIDE));
+        }
+        return Attempt.toStage(s.dose(), next.id(), Because.of(Reason.STEP_STAGE, Term.of(next.name())));
+    }
+
+    private static boolean isReady(Situation other) {
+        return isFull(other)
+                && grade(other) >= other.whole(Threshold.STAGE_GRADE)
+                && other.rung().lastRuns().size() >= other.whole(Threshold.SESSIONS_NEEDED);
+    }
+
+    private static int grade(Situation s) {
+        var known = s.me().controlGrade();
+        return known == null ? 0 : known;
+    }
+
+    /** What has no ramp has none of both. */
+    private static boolean isFull(Situation s) {
+        var ceilings = s.range(BlockForm.GRADED_SET, "ceiling");
+        if (ceilings.isEmpty() || s.dose().sets() == 0) {
+            return true;
+        }
+        int top = s.range(BlockForm.GRADED_SET, "top-hold")
+                .map(MethodBlock.Range::mostWhole)
+                .orElse(0);
+        int ceiling = Math.min(
+                s.whole(Threshold.CEILING_FIRST_TOP),
+                s.state().client().limits().highestEffort().value());
+        return s.dose().topHoldSeconds() >= top && s.dose().ceiling().value() >= ceiling;
+    }
+}

@@ -1,0 +1,81 @@
+package gradino.core.advance.state;
+
+import java.time.Instant;
+import java.util.Optional;
+
+/** How often somebody came, and what kept them away. */
+public final class Attendance {
+    private static final long SECONDS_A_DAY = 86_400;
+
+    private final LineState state;
+    private final Policy policy;
+    private final Moment moment;
+    private final boolean newcomer;
+
+    public Attendance(LineState state, Policy policy, Moment moment) {
+        this.state = state;
+        this.policy = policy;
+        this.moment = moment;
+        this.newcomer = isNewcomer();
+    }
+
+    public Optional<SessionFacts> lastSession() {
+        var all = state.sessions();
+        return all.isEmpty() ? Optional.empty() : Optional.of(all.get(all.size() - 1));
+    }
+
+    /** Days since the joint's last session beyond its planned interval; 0 or less while in time. */
+    public int daysBeyondPlan() {
+        return lastSession()
+                .map(s -> moment.daysSince(s.endedAt()) - state.plan().plannedIntervalDays())
+                .orElse(0);
+    }
+
+    /** The pause in which the client is at this moment. */
+    public Optional<Event.Paused> pausedNow() {
+        for (var pause : state.pauses()) {
+            if (pause.holds(moment.instant())) {
+                return Optional.of(pause);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Longest illness that ended after the last session, in days. */
+    public int daysIllSinceLastSession() {
+        if (state.pauses().isEmpty()) {
+            return 0;
+        }
+        var last = lastSession().map(SessionFacts::endedAt).orElse(Instant.MAX);
+        return state.pauses().stream()
+                .filter(p -> p.kind() == Event.PauseKind.ILLNESS && p.endedBetween(last, moment.instant()))
+                .mapToInt(p -> p.days(moment))
+                .max()
+                .orElse(0);
+    }
+
+    /** Fewer than the policy's sessions of this motion since the start or since the last long absence. */
+    public boolean newcomer() {
+        return newcomer;
+    }
+
+    private boolean isNewcomer() {
+        var all = state.sessions();
+        int wanted = policy.whole(Threshold.NEWCOMER_SESSIONS) - state.client().sessionsBeside();
+        if (wanted <= 0) {
+            return false;
+        }
+        int longAway = policy.whole(Threshold.GAP_NEWCOMER_DAYS);
+        if (!all.isEmpty() && moment.daysSince(all.get(all.size() - 1).endedAt()) >= longAway) {
+            return true;
+        }
+        int run = 0;
+        for (int i = all.size() - 1; i >= 0 && run < wanted; i--) {
+            run++;
+            if (i > 0 && all.get(i).secondsAfter(all.get(i - 1)) >= longAway * SECONDS_A_DAY) {
+                break;
+            }
+        }
+        return run < wanted;
+    }
+}

@@ -1,0 +1,268 @@
+package gradino.core.advance.state;
+
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.measure.Mode;
+import gradino.core.measure.NoiseRules;
+import gradino.core.measure.PropGrid;
+import gradino.core.measure.RangeState;
+import gradino.core.perform.StopSign;
+import gradino.core.prescribe.method.Method;
+import gradino.core.prescribe.program.Plan;
+import gradino.core.prescribe.program.SessionContext.LineFacts;
+import gradino.core.quantity.UncertainAngle;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * All that is known of a line, folded from its events. An instance never changes.
+ *
+ * @param plan what both sides share; its doses are the first ones
+ * @param grid the angles the props can give
+ * @param sessions in the order of time
+ * @param stops stop signs that are not cleared yet
+ * @param pauses in the order in which they began
+ * @param methodSince when the line's method was last changed; what came before is no evidence for its rungs
+ * @param later facts that lie after the moment of the fold, which are not counted
+ * @param own the studio's method that the line follows; null where it is one that ships
+ */
+public record LineState(
+        Plan plan,
+        PropGrid grid,
+        ClientFacts client,
+        Sided<SideState> sides,
+        List<SessionFacts> sessions,
+        List<StopFact> stops,
+        List<Event.Paused> pauses,
+        Instant methodSince,
+        int later,
+        @Nullable Method own) {
+
+    /** A stop sign in force for this line. */
+    public record StopFact(
+            String sessionId, StopSign sign, @Nullable Side side, Instant at) {
+        /** Whether it suspends this side: systemic and joint-wide signs reach both. */
+        public boolean reaches(Side other) {
+            return sign.scope() != StopSign.Scope.JOINT_SIDE || side == null || side == other;
+        }
+    }
+
+    public LineState {
+        sessions = List.copyOf(sessions);
+        stops = List.copyOf(stops);
+        pauses = List.copyOf(pauses);
+    }
+
+    public static LineState open(Plan plan, PropGrid grid, ClientFacts client) {
+        return open(plan, grid, client, null);
+    }
+
+    public static LineState open(Plan plan, PropGrid grid, ClientFacts client, @Nullable Method own) {
+        return new LineState(
+                plan,
+                grid,
+                client,
+                plan.doses().map((s, d) -> SideState.first(d)),
+                List.of(),
+                List.of(),
+                List.of(),
+                Instant.MIN,
+                0,
+                own);
+    }
+
+    /**
+     * As below, without what happened after a moment: a clock was wrong, or a file is. It is counted, so that it can be said.
+     */
+    public static LineState fold(LineState start, List<Event> events, NoiseRules noise, Instant upTo) {
+        var known = upTo(events, upTo);
+        return fold(start, known, noise).withLater(events.size() - known.size());
+    }
+
+    /** Without what lies ahead, but for a pause, which may well be known beforehand. */
+    public static List<Event> upTo(List<Event> events, Instant moment) {
+        return events.stream()
+                .filter(e -> e instanceof Event.Paused || !e.happenedAt().isAfter(moment))
+                .toList();
+    }
+
+    /** By the time they happened, then by the time they were recorded. */
+    public static List<Event> inOrder(List<Event> events) {
+        var ordered = new ArrayList<>(events);
+        ordered.sort(Comparator.comparing(Event::happenedAt).thenComparing(Event::recordedAt));
+        return ordered;
+    }
+
+    private LineState withLater(int count) {
+        return new LineState(plan, grid, client, sides, sessions, stops, pauses, methodSince, count, own);
+    }
+
+    /** Folds events, whatever order they come in. */
+    public static LineState fold(LineState start, List<Event> events, NoiseRules noise) {
+        var state = start;
+        for (var event : inOrder(events)) {
+            state = state.step(event, noise);
+        }
+        return state;
+    }
+
+    /**
+     * The state after one more event.
+     *
+     * @throws IllegalArgumentException for a reading before the last one of its series
+     */
+    public LineState step(Event event, NoiseRules noise) {
+        if (event instanceof Event.MeasuredCold measured) {
+            return with(measured.side(), measured(measured, noise));
+        } else if (event instanceof Event.ControlGraded graded) {
+            return with(graded.side(), side(graded.side()).withControlGrade(graded.grade()));
+        } else if (event instanceof Event.SessionHeld held) {
+            return held(held);
+        } else if (event instanceof Event.MorningAnswered answered) {
+            return answered(answered);
+        } else if (event instanceof Event.DoseDecided decided) {
+            return with(decided.side(), side(decided.side()).decided(decided));
+        } else if (event instanceof Event.StopSignElsewhere stop) {
+            return stopped(new StopFact(stop.sessionId(), stop.sign(), stop.side(), stop.happenedAt()));
+        } else if (event instanceof Event.MethodChanged changed) {
+            return new LineState(plan, grid, client, sides, sessions, stops, pauses, changed.happenedAt(), later, own);
+        } else if (event instanceof Event.Paused paused) {
+            var all = new ArrayList<>(pauses);
+            all.add(paused);
+            return new LineState(plan, grid, client, sides, sessions, stops, all, methodSince, later, own);
+        } else {
+            return new LineState(plan, grid, client, sides, sessions, List.of(), pauses, methodSince, later, own);
+        }
+    }
+
+    public SideState side(Side side) {
+        return sides.on(side);
+    }
+
+    public LineState with(Side side, SideState state) {
+        return new LineState(
+                plan, grid, client, sides.with(side, state), sessions, stops, pauses, methodSince, later, own);
+    }
+
+    public LineState with(ClientFacts facts) {
+        return new LineState(plan, grid, facts, sides, sessions, stops, pauses, methodSince, later, own);
+    }
+
+    public LineState withSessionsPerWeek(int perWeek) {
+        return new LineState(
+                plan.withSessionsPerWeek(perWeek),
+                grid,
+                client,
+                sides,
+                sessions,
+                stops,
+                pauses,
+                methodSince,
+                later,
+                own);
+    }
+
+    public Method method() {
+        return own != null ? own : Method.byId(plan.method()).orElseThrow();
+    }
+
+    public int sessionCount() {
+        return sessions.size();
+    }
+
+    /** End of the newest session; empty before the first. */
+    public Optional<Instant> lastSessionAt() {
+        return sessions.isEmpty()
+                ? Optional.empty()
+                : Optional.of(sessions.get(sessions.size() - 1).endedAt());
+    }
+
+    /** Worst pain, 0 to 10, of the sessions of the last days on any side; empty when none was reported. */
+    public Optional<Integer> worstPain(int days, Moment moment) {
+        return sessions.stream()
+                .filter(s -> moment.daysSince(s.endedAt()) <= days)
+                .flatMap(s -> Side.PAIR.stream().map(side -> s.on(side)))
+                .filter(f -> f.worstKind() != null)
+                .map(f -> f.worstPain().value())
+                .max(Integer::compare);
+    }
+
+    /**
+     * What a change of the line is held against.
+     *
+     * @param passive cold estimates of that moment; empty where the angle is judged elsewhere
+     */
+    public LineFacts facts(Sided<Optional<UncertainAngle>> passive, boolean newcomer) {
+        return new LineFacts(
+                client.limits(),
+                newcomer,
+                sides.map((s, side) -> Optional.of(side.dose().angle())),
+                passive,
+                !newcomer,
+                !newcomer);
+    }
+
+    /** The plan with the doses in force. */
+    public Plan currentPlan() {
+        return plan.withDoses(sides.map((s, state) -> state.dose()));
+    }
+
+    /** The state just before a decision on one side, with what has become known of earlier sessions since. */
+    public LineState before(Event.DoseDecided decision) {
+        var earlier = sessions.stream()
+                .filter(s -> !s.endedAt().isAfter(decision.happenedAt()))
+                .toList();
+        var then = sides.with(decision.side(), side(decision.side()).before(decision));
+        return new LineState(plan, grid, client, then, earlier, stops, pauses, methodSince, later, own);
+    }
+
+    private SideState measured(Event.MeasuredCold measured, NoiseRules noise) {
+        var state = side(measured.side());
+        var reading = measured.reading();
+        var before = measured.mode() == Mode.PASSIVE ? state.passive() : state.active();
+        var range = before == null ? RangeState.first(reading, noise) : before.next(reading, noise);
+        if (measured.mode() != Mode.PASSIVE) {
+            return state.withActive(range);
+        }
+        var feel = measured.endFeel();
+        return feel == null
+                ? state.withPassive(range)
+                : state.withPassive(range).withEndFeel(feel);
+    }
+
+    private LineState held(Event.SessionHeld held) {
+        var all = new ArrayList<SessionFacts>(sessions.size() + 1);
+        all.addAll(sessions);
+        var before = sessions.isEmpty() ? null : sessions.get(sessions.size() - 1);
+        all.add(SessionFacts.of(held.session(), held.recordedAt(), before, sides));
+        var sign = held.session().stopSign();
+        var next = new LineState(plan, grid, client, sides, all, stops, pauses, methodSince, later, own);
+        return sign == null
+                ? next
+                : next.stopped(
+                        new StopFact(held.session().id(), sign, held.session().stopSide(), held.happenedAt()));
+    }
+
+    private LineState answered(Event.MorningAnswered answered) {
+        var morning = new SessionFacts.Morning(answered.settled(), answered.soreness(), answered.recordedAt());
+        var all = new ArrayList<>(sessions);
+        // The newest is asked about most often: look from the end.
+        for (int i = all.size() - 1; i >= 0; i--) {
+            if (all.get(i).id().equals(answered.sessionId())) {
+                all.set(i, all.get(i).with(morning));
+                break;
+            }
+        }
+        return new LineState(plan, grid, client, sides, all, stops, pauses, methodSince, later, own);
+    }
+
+    private LineState stopped(StopFact stop) {
+        var all = new ArrayList<>(stops);
+        all.add(stop);
+        return new LineState(plan, grid, client, sides, sessions, all, pauses, methodSince, later, own);
+    }
+}

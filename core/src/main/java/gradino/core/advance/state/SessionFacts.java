@@ -1,0 +1,80 @@
+package gradino.core.advance.state;
+
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.perform.Observer;
+import gradino.core.perform.SessionRecord;
+import gradino.core.prescribe.method.Dose;
+import gradino.core.prescribe.program.AskedEfforts;
+import gradino.core.quantity.Tenths;
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+
+/** A session as the fold keeps it, with what was answered the next morning. */
+public record SessionFacts(
+        String id,
+        Instant endedAt,
+        Instant recordedAt,
+        Observer observer,
+        Sided<Dose> doses,
+        Sided<AskedEfforts> asked,
+        Sided<SideFacts> sides,
+        @Nullable Morning morning) {
+
+    public record Morning(boolean settled, @Nullable Tenths soreness, Instant recordedAt) {}
+
+    /**
+     * @param before the one before it, of which most sessions ask the same again; null for the first
+     * @param inForce the doses of the line then: of equal ones the same is kept, so that they are told apart at a glance
+     */
+    static SessionFacts of(
+            SessionRecord session, Instant recordedAt, @Nullable SessionFacts before, Sided<SideState> inForce) {
+        var doses = session.doses().map((side, dose) -> {
+            var now = inForce.on(side).dose();
+            return now.equals(dose) ? now : dose;
+        });
+        var asked = Sided.of(side -> {
+            var dose = doses.on(side);
+            return before != null && before.doses().on(side).equals(dose)
+                    ? before.asked().on(side)
+                    : AskedEfforts.of(dose.blocks());
+        });
+        return new SessionFacts(
+                session.id(),
+                session.endedAt(),
+                recordedAt,
+                session.observer(),
+                doses,
+                asked,
+                Sided.of(side -> SideFacts.of(session, side, asked.on(side))),
+                null);
+    }
+
+    SessionFacts with(Morning answer) {
+        return new SessionFacts(id, endedAt, recordedAt, observer, doses, asked, sides, answer);
+    }
+
+    public SideFacts on(Side side) {
+        return sides.on(side);
+    }
+
+    long secondsAfter(SessionFacts earlier) {
+        return endedAt.getEpochSecond() - earlier.endedAt.getEpochSecond();
+    }
+
+    /** When the last word about this session came in. */
+    public Instant lastHeard() {
+        return morning != null && morning.recordedAt().isAfter(recordedAt) ? morning.recordedAt() : recordedAt;
+    }
+
+    /** The next-morning questions were not answered. */
+    public boolean isUnknown() {
+        return morning == null;
+    }
+
+    public int sorenessOrZero() {
+        return morning == null || morning.soreness() == null
+                ? 0
+                : morning.soreness().value();
+    }
+}

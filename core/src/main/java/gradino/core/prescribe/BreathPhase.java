@@ -1,9 +1,0 @@
-package gradino.core.prescribe;
-
-/** What the breath does in a second of the timeline. */
-public enum BreathPhase {
-    IN,
-    OUT,
-    /** Above 50 % effort: small breaths, never held. */
-    SHALLOW
-}

@@ -1,0 +1,136 @@
+package gradino.core.prescribe.method;
+
+import gradino.core.prescribe.block.Breathing;
+import gradino.core.quantity.Degrees;
+import gradino.core.quantity.EffortPercent;
+import java.util.List;
+import java.util.function.DoubleUnaryOperator;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
+
+/**
+ * What one side of a line does now: its rung. Every other number is read off the blocks, and changing one changes the blocks.
+ *
+ * @param angle working angle from the position's zero
+ * @param blocks in order; empty for a side that does nothing
+ */
+public record Dose(Degrees angle, List<BlockDraft> blocks) {
+    private static final int SECONDS_A_BREATH = Breathing.USUAL.seconds();
+
+    public Dose {
+        blocks = List.copyOf(blocks);
+    }
+
+    public boolean hasBlocks() {
+        return !blocks.isEmpty();
+    }
+
+    /** Highest effort that anything asks for. */
+    public EffortPercent ceiling() {
+        return EffortPercent.of(BlockNumbers.hardest(blocks));
+    }
+
+    /** Of the first graded set; 0 without one. */
+    public int sets() {
+        return BlockNumbers.first(blocks, BlockForm.GRADED_SET, "sets").orElse(0);
+    }
+
+    /** On the top tread of the first graded set's press; 0 without one. */
+    public int topHoldSeconds() {
+        return BlockNumbers.first(blocks, BlockForm.GRADED_SET, "top-hold").orElse(0);
+    }
+
+    /** Of several supported holds the last; 0 without one. */
+    public int supportedHoldSeconds() {
+        var holds = BlockNumbers.of(blocks, BlockForm.SUPPORTED_HOLD);
+        return holds.isEmpty() ? 0 : held(holds.get(holds.size() - 1).block());
+    }
+
+    /** A repetition of the first hands-off hold; 0 without one. */
+    public int handsOffSeconds() {
+        return BlockNumbers.first(blocks, BlockForm.HANDS_OFF_HOLD, "hold").orElse(0);
+    }
+
+    public int handsOffRepetitions() {
+        return BlockNumbers.first(blocks, BlockForm.HANDS_OFF_HOLD, "repetitions")
+                .orElse(0);
+    }
+
+    public boolean hasHandsOff() {
+        return handsOffSeconds() > 0 && handsOffRepetitions() > 0;
+    }
+
+    /** Heaviest load, kg; 0 without one. */
+    public double loadKg() {
+        return BlockNumbers.heaviest(blocks);
+    }
+
+    public Dose withAngle(Degrees to) {
+        return new Dose(to, blocks);
+    }
+
+    public Dose withBlocks(List<BlockDraft> to) {
+        return new Dose(angle, to);
+    }
+
+    private Dose with(BlockForm form, UnaryOperator<BlockDraft> change) {
+        return withBlocks(BlockNumbers.each(blocks, b -> b.form() == form ? change.apply(b) : b));
+    }
+
+    /** Of several the last. */
+    public Dose withSupportedHold(int to) {
+        var holds = BlockNumbers.of(blocks, BlockForm.SUPPORTED_HOLD);
+        return holds.isEmpty()
+                ? this
+                : withBlocks(
+                        BlockNumbers.with(blocks, holds.get(holds.size() - 1).path(), b -> held(b, to)));
+    }
+
+    private static int held(BlockDraft hold) {
+        int breaths = (int) Math.round(hold.number("breaths"));
+        return breaths > 0 ? breaths * SECONDS_A_BREATH : (int) Math.round(hold.number("seconds"));
+    }
+
+    private static BlockDraft held(BlockDraft hold, int seconds) {
+        return hold.number("breaths") > 0
+                ? hold.with("breaths", Math.floorDiv(seconds, SECONDS_A_BREATH))
+                : hold.with("seconds", seconds);
+    }
+
+    public Dose withSets(int to) {
+        return with(BlockForm.GRADED_SET, b -> b.with("sets", to));
+    }
+
+    /** Nothing stays above it; to raise it raises the graded sets that were at the top. */
+    public Dose withCeiling(EffortPercent to) {
+        int now = ceiling().value();
+        return to.value() > now
+                ? with(BlockForm.GRADED_SET, b -> b.number("ceiling") >= now ? b.with("ceiling", to.value()) : b)
+                : withBlocks(BlockNumbers.each(blocks, b -> BlockNumbers.capped(b, to)));
+    }
+
+    public Dose withTopHold(int to) {
+        return with(BlockForm.GRADED_SET, b -> b.with("top-hold", to));
+    }
+
+    /** The block is added at the end where there is none. */
+    public Dose withHandsOff(int repetitions, int seconds) {
+        if (hasHandsOff()) {
+            return with(BlockForm.HANDS_OFF_HOLD, b -> b.with("hold", seconds).with("repetitions", repetitions));
+        }
+        var block = BlockDraft.usual(BlockForm.HANDS_OFF_HOLD)
+                .with("hold", seconds)
+                .with("repetitions", repetitions)
+                .with("effort", Math.max(1, ceiling().value()));
+        return withBlocks(Stream.concat(blocks.stream(), Stream.of(block)).toList());
+    }
+
+    /** Each load made another. */
+    public Dose lighter(DoubleUnaryOperator next) {
+        return withBlocks(BlockNumbers.each(
+                blocks,
+                b -> BlockParameter.find(b.form(), "load").isPresent() && b.number("load") > 0
+                        ? b.with("load", next.applyAsDouble(b.number("load")))
+                        : b));
+    }
+}

@@ -1,0 +1,146 @@
+package gradino.core.prescribe.method;
+
+import gradino.core.because.Source;
+import gradino.core.body.DataFile;
+import gradino.core.prescribe.method.MethodBlock.Range;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * A school of doing it, from {@code methods.csv} or a studio's own file: its blocks with defaults and ranges, how often a week,
+ * and what it says of breath, cramp and stretching. A new method needs no code.
+ *
+ * @param variantOf id of the method it is a form of; empty for none
+ * @param week sessions a week
+ * @param ladder what grows, in order
+ * @param suits range, control, both, newcomer, strength: what it is for
+ */
+public record Method(
+        String id,
+        String name,
+        String variantOf,
+        String summary,
+        Range week,
+        Range setUp,
+        Range sideChange,
+        String breath,
+        String cramp,
+        String stretching,
+        List<String> ladder,
+        List<String> suits,
+        List<MethodBlock> blocks,
+        Source source) {
+    public static final String RAMP_BOTH_WAYS = "ramp-both-ways";
+    private static final List<Method> SHIPPED = shippedFile();
+    private static final Map<String, Method> BY_ID =
+            SHIPPED.stream().collect(Collectors.toUnmodifiableMap(Method::id, Function.identity()));
+
+    private record RangeKey(String method, BlockForm form, String number) {}
+
+    private record FormKey(String method, BlockForm form) {}
+
+    private static final Map<FormKey, List<MethodBlock>> FIRST_OF = new HashMap<>();
+
+    /** Of the shipped methods: asked for by every lever of every state. */
+    private static final Map<RangeKey, Range> RANGES = new HashMap<>();
+
+    static {
+        for (var method : SHIPPED) {
+            for (var form : BlockForm.values()) {
+                FIRST_OF.put(new FormKey(method.id(), form), firstOf(method, form));
+            }
+            method.everyBlock()
+                    .forEach(b -> b.numbers()
+                            .forEach((name, range) ->
+                                    RANGES.putIfAbsent(new RangeKey(method.id(), b.form(), name), range)));
+        }
+    }
+
+    public Method {
+        ladder = List.copyOf(ladder);
+        suits = List.copyOf(suits);
+        blocks = List.copyOf(blocks);
+    }
+
+    /** Those that ship with Gradino, in the order of the file. */
+    public static List<Method> shipped() {
+        return SHIPPED;
+    }
+
+    public static Optional<Method> byId(String id) {
+        return Optional.ofNullable(BY_ID.get(id));
+    }
+
+    public static Method rampBothWays() {
+        return byId(RAMP_BOTH_WAYS).orElseThrow();
+    }
+
+    /** Every block, those in groups and those for later too. */
+    public Stream<MethodBlock> everyBlock() {
+        return blocks.stream().flatMap(Method::within);
+    }
+
+    private static Stream<MethodBlock> within(MethodBlock block) {
+        return Stream.concat(Stream.of(block), block.blocks().stream().flatMap(Method::within));
+    }
+
+    /**
+     * Default and range of a number, in the first block of a form that has it.
+     *
+     * @throws IllegalArgumentException when the method has none
+     */
+    public Range range(BlockForm form, String name) {
+        return find(form, name)
+                .orElseThrow(() -> new IllegalArgumentException("method " + id + " has no " + form + " " + name));
+    }
+
+    /** As {@link #range}; empty when the method has none. */
+    public Optional<Range> find(BlockForm form, String name) {
+        // An id that ships cannot be taken by another.
+        return BY_ID.containsKey(id)
+                ? Optional.ofNullable(RANGES.get(new RangeKey(id, form, name)))
+                : ranges(form, name).findFirst();
+    }
+
+    /** Its blocks of a form that a line begins with, in their order. */
+    public List<MethodBlock> firstOf(BlockForm form) {
+        // An id that ships cannot be taken by another.
+        var known = FIRST_OF.get(new FormKey(id, form));
+        return known != null ? known : firstOf(this, form);
+    }
+
+    private static List<MethodBlock> firstOf(Method method, BlockForm form) {
+        return method.everyBlock()
+                .filter(MethodBlock::inFirstDose)
+                .filter(b -> b.form() == form)
+                .toList();
+    }
+
+    /** Ranges of a number in every block of a form. */
+    public Stream<Range> ranges(BlockForm form, String name) {
+        return everyBlock()
+                .filter(b -> b.form() == form)
+                .flatMap(b -> Stream.ofNullable(b.numbers().get(name)));
+    }
+
+    /** The blocks that a line begins with. */
+    public List<BlockDraft> firstBlocks(boolean newcomer) {
+        return blocks.stream()
+                .filter(MethodBlock::inFirstDose)
+                .map(b -> b.draft(newcomer))
+                .toList();
+    }
+
+    private static List<Method> shippedFile() {
+        var read = MethodFile.read("methods.csv", DataFile.text("methods.csv"));
+        if (!read.findings().isEmpty()) {
+            throw new IllegalStateException(read.findings().get(0).message());
+        }
+        return read.methods();
+    }
+}

@@ -1,0 +1,122 @@
+package gradino.core.prescribe.program;
+
+import gradino.core.because.Finding;
+import gradino.core.prescribe.block.Breathing;
+import gradino.core.prescribe.method.BlockDraft;
+import gradino.core.prescribe.method.BlockForm;
+import gradino.core.prescribe.program.SessionContext.LineFacts;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** What the order and the size of a side's blocks say: common practice, no source, but for a newcomer's limits (house rule). */
+final class BlockCheck {
+    static final int LONGEST_SUPPORTED_HOLD = 120;
+    static final int NEWCOMER_HOLD = 60;
+    static final int NEWCOMER_CEILING = 50;
+
+    private final LineFacts facts;
+    private final String at;
+    private final List<Finding> findings;
+
+    BlockCheck(LineFacts facts, String at, List<Finding> findings) {
+        this.facts = facts;
+        this.at = at;
+        this.findings = findings;
+    }
+
+    void check(List<BlockDraft> blocks) {
+        if (blocks.isEmpty()) {
+            return;
+        }
+        boolean lifted = facts.liftOffsMastered();
+        for (int i = 0; i < blocks.size(); i++) {
+            var block = blocks.get(i);
+            var path = at + "[" + i + "]";
+            if (block.form() == BlockForm.RELEASE && !isActivated(blocks, i)) {
+                advise(path, "release-alone", null, "", "A release is followed by activating the same area: add it.");
+            }
+            lifted |= contains(block, BlockForm.LIFT_OFF);
+            if (block.form() == BlockForm.TRANSITION && !lifted) {
+                advise(path, "transition-early", null, "", "Lift-offs come before transitions: put some before it.");
+            }
+            sizes(block, path);
+        }
+    }
+
+    private void sizes(BlockDraft block, String path) {
+        switch (block.form()) {
+            case SUPPORTED_HOLD -> hold(block, path);
+            case GRADED_SET, PRESS_RAMP, PULL_RAMP -> effort(block, path);
+            case ECCENTRIC, LOADED_STRETCH, LIFT_OFF -> load(block, path);
+            case GROUP -> {
+                for (int i = 0; i < block.blocks().size(); i++) {
+                    sizes(block.blocks().get(i), path + ".blocks[" + i + "]");
+                }
+            }
+            default -> {}
+        }
+    }
+
+    private void hold(BlockDraft block, String path) {
+        double breaths = block.number("breaths");
+        double seconds = breaths > 0 ? breaths * Breathing.USUAL.seconds() : block.number("seconds");
+        var place = path + ".numbers." + (breaths > 0 ? "breaths" : "seconds");
+        if (seconds > LONGEST_SUPPORTED_HOLD) {
+            stop(place, "hold-too-long", LONGEST_SUPPORTED_HOLD, "s", "Supported holds end at 120 s: shorten it.");
+        } else if (facts.newcomer() && seconds > NEWCOMER_HOLD) {
+            stop(place, "newcomer-hold", NEWCOMER_HOLD, "s", "A newcomer stays at 60 s for the first four sessions.");
+        }
+    }
+
+    private void effort(BlockDraft block, String path) {
+        double top = block.steps().stream()
+                .mapToDouble(BlockDraft.Tread::effort)
+                .max()
+                .orElse(0);
+        boolean graded = block.form() == BlockForm.GRADED_SET;
+        double peak = graded ? block.number("ceiling") : top;
+        if (facts.newcomer() && peak > NEWCOMER_CEILING) {
+            stop(
+                    graded ? path + ".numbers.ceiling" : path + ".steps",
+                    "newcomer-ceiling",
+                    NEWCOMER_CEILING,
+                    "%",
+                    "A newcomer stays at 50 % for the first four sessions.");
+        }
+    }
+
+    private void load(BlockDraft block, String path) {
+        if (block.number("load") > 0 && !facts.unloadedMastered()) {
+            advise(
+                    path + ".numbers.load",
+                    "load-early",
+                    0.0,
+                    "kg",
+                    "First without weight, at top repetitions twice; then the smallest load.");
+        }
+    }
+
+    private static boolean isActivated(List<BlockDraft> blocks, int release) {
+        return blocks.subList(release + 1, blocks.size()).stream().anyMatch(BlockCheck::activates);
+    }
+
+    private static boolean activates(BlockDraft block) {
+        return block.form().activates() || block.blocks().stream().anyMatch(BlockCheck::activates);
+    }
+
+    private static boolean contains(BlockDraft block, BlockForm form) {
+        return block.form() == form || block.blocks().stream().anyMatch(b -> contains(b, form));
+    }
+
+    private void advise(String path, String code, @Nullable Double bound, String unit, String message) {
+        findings.add(Finding.advice(path, code, bound, unit, message));
+    }
+
+    private void stop(String path, String code, double bound, String unit, String message) {
+        boolean said = findings.stream().anyMatch(f -> f.path().equals(path) && f.blocks());
+        Optional.of(Finding.blocking(path, code, bound, unit, message))
+                .filter(f -> !said)
+                .ifPresent(findings::add);
+    }
+}

@@ -1,0 +1,190 @@
+package gradino.core.prescribe.program;
+
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.prescribe.method.BlockDraft;
+import gradino.core.prescribe.method.Dose;
+import gradino.core.prescribe.timeline.SideOrder;
+import gradino.core.quantity.Degrees;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.UnaryOperator;
+
+/** A session as it is composed; {@link SessionReader} reads it. Findings name their place by these names. */
+public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations) {
+    /** Beyond this a session is a mistake, and reading it would only cost time. */
+    public static final int MOST_BLOCKS = 150;
+
+    public SessionDraft {
+        warmUp = List.copyOf(warmUp);
+        stations = List.copyOf(stations);
+    }
+
+    /** Lines done together, as typed. */
+    public record StationDraft(List<LineDraft> lines, double rounds, double restSeconds, boolean oneSetUp) {
+        public StationDraft {
+            lines = List.copyOf(lines);
+        }
+
+        public static StationDraft of(LineDraft line) {
+            return new StationDraft(List.of(line), 1, 0, false);
+        }
+    }
+
+    /**
+     * A line as typed.
+     *
+     * @param id within the session
+     * @param angles working angle a side, degrees from the position's zero
+     * @param left blocks of the left side, or of the midline
+     * @param unequalReason why the sides differ; empty when they do not
+     */
+    public record LineDraft(
+            String id,
+            String motion,
+            String position,
+            String method,
+            SideOrder sides,
+            Side firstSide,
+            Sided<Double> angles,
+            List<BlockDraft> left,
+            List<BlockDraft> right,
+            double setUpSeconds,
+            double sideChangeSeconds,
+            int sessionsPerWeek,
+            String unequalReason) {
+        public LineDraft {
+            left = List.copyOf(left);
+            right = List.copyOf(right);
+        }
+
+        public LineDraft withBlocks(List<BlockDraft> toLeft, List<BlockDraft> toRight) {
+            return new LineDraft(
+                    id,
+                    motion,
+                    position,
+                    method,
+                    sides,
+                    firstSide,
+                    angles,
+                    toLeft,
+                    toRight,
+                    setUpSeconds,
+                    sideChangeSeconds,
+                    sessionsPerWeek,
+                    unequalReason);
+        }
+
+        /** What a side does: its angle, 0 where none was typed, and its blocks. The midline's is on the left. */
+        public Dose dose(Side side) {
+            double angle = angles.on(side);
+            return new Dose(Degrees.of(Double.isFinite(angle) ? angle : 0), on(side));
+        }
+
+        /** What this one does, in the place of another: as often, on the same sides, and as long between them. */
+        public LineDraft as(LineDraft other) {
+            return new LineDraft(
+                    id,
+                    motion,
+                    position,
+                    method,
+                    other.sides(),
+                    other.firstSide(),
+                    angles,
+                    left,
+                    right,
+                    setUpSeconds,
+                    sideChangeSeconds,
+                    other.sessionsPerWeek(),
+                    "");
+        }
+
+        /** The same line at other doses, as often a week as said. */
+        public LineDraft with(Sided<Dose> doses, int perWeek) {
+            return new LineDraft(
+                    id,
+                    motion,
+                    position,
+                    method,
+                    sides,
+                    firstSide,
+                    doses.map((side, dose) -> dose.equals(dose(side))
+                            ? angles.on(side)
+                            : (Double) dose.angle().value()),
+                    doses.left().blocks(),
+                    doses.right().blocks(),
+                    setUpSeconds,
+                    sideChangeSeconds,
+                    perWeek,
+                    unequalReason);
+        }
+
+        public List<BlockDraft> on(Side side) {
+            return side == Side.RIGHT ? right : left;
+        }
+
+        /** The sides that are done. */
+        public List<Side> done() {
+            return switch (sides) {
+                case LEFT -> List.of(Side.LEFT);
+                case RIGHT -> List.of(Side.RIGHT);
+                case MIDLINE -> List.of(Side.MIDLINE);
+                case ONE_AFTER_OTHER, ALTERNATING -> Side.PAIR;
+            };
+        }
+    }
+
+    /** All lines in the order they are done. */
+    public List<LineDraft> lines() {
+        return stations.stream().flatMap(s -> s.lines().stream()).toList();
+    }
+
+    /** The same session with every line changed. */
+    public SessionDraft withLines(UnaryOperator<LineDraft> change) {
+        return new SessionDraft(
+                warmUp,
+                stations.stream()
+                        .map(s -> new StationDraft(
+                                s.lines().stream().map(change).toList(), s.rounds(), s.restSeconds(), s.oneSetUp()))
+                        .toList());
+    }
+
+    /** The same session with the blocks at one index of a line changed, on both sides. */
+    public SessionDraft withBlocks(int station, int line, int block, UnaryOperator<BlockDraft> change) {
+        var all = new ArrayList<>(stations);
+        var changed = all.get(station);
+        var lines = new ArrayList<>(changed.lines());
+        var old = lines.get(line);
+        lines.set(line, old.withBlocks(at(old.left(), block, change), at(old.right(), block, change)));
+        all.set(station, new StationDraft(lines, changed.rounds(), changed.restSeconds(), changed.oneSetUp()));
+        return new SessionDraft(warmUp, all);
+    }
+
+    private static List<BlockDraft> at(List<BlockDraft> blocks, int index, UnaryOperator<BlockDraft> change) {
+        if (index >= blocks.size()) {
+            return blocks;
+        }
+        var all = new ArrayList<>(blocks);
+        all.set(index, change.apply(blocks.get(index)));
+        return all;
+    }
+
+    /** All blocks, those in groups too. */
+    public int blockCount() {
+        int count = count(warmUp);
+        for (var station : stations) {
+            for (var line : station.lines()) {
+                count += count(line.left()) + count(line.right());
+            }
+        }
+        return count;
+    }
+
+    private static int count(List<BlockDraft> blocks) {
+        int count = 0;
+        for (var block : blocks) {
+            count += 1 + count(block.blocks());
+        }
+        return count;
+    }
+}

@@ -1,0 +1,16 @@
+package gradino.core.prescribe.timeline;
+
+import gradino.core.prescribe.block.Leaf;
+import java.util.List;
+
+/** A session: the rotations that warm up the joints to come, then the stations. */
+public record SessionPlan(List<Leaf> warmUp, List<Station> stations) {
+    public SessionPlan {
+        warmUp = List.copyOf(warmUp);
+        stations = List.copyOf(stations);
+    }
+
+    public static SessionPlan of(Protocol line) {
+        return new SessionPlan(List.of(), List.of(Station.of(line)));
+    }
+}

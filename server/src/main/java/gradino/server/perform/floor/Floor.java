@@ -1,0 +1,75 @@
+package gradino.server.perform.floor;
+
+import gradino.core.body.Catalogue;
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.measure.Instrument;
+import gradino.core.prescribe.program.Variants.Variant;
+import gradino.core.prescribe.timeline.BlockId;
+import gradino.core.prescribe.timeline.Timeline;
+import gradino.server.intake.Client;
+import gradino.server.perform.force.FloorReference;
+import gradino.server.perform.record.Running.Place;
+import gradino.server.prescribe.program.Props;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * All that a floor needs to run or resume, so that it needs no rule of its own.
+ *
+ * @param title what is run: the session's name, or the motion of a line alone
+ * @param lines in the order in which they are done
+ * @param variants what may be done instead of the plan
+ * @param labels what people call each block, by its id
+ */
+public record Floor(
+        String id,
+        String clientId,
+        String clientName,
+        String title,
+        Timeline timeline,
+        List<FloorLine> lines,
+        List<FloorReference> references,
+        List<Variant> variants,
+        Map<String, String> labels,
+        int painEndsBlockAbove,
+        List<BlockId> doneBlocks,
+        boolean closed,
+        Instant openedAt) {
+    /**
+     * One line as it is set up.
+     *
+     * @param line its id in the timeline's phases
+     * @param position as the coach reads it
+     * @param instrument its range is measured with
+     * @param faults to watch for
+     * @param otherProps that a side may lie on instead, none of them deeper
+     */
+    public record FloorLine(
+            String line,
+            String motion,
+            String positionId,
+            String position,
+            Instrument instrument,
+            Side firstSide,
+            List<String> faults,
+            Sided<Props.SetUp> props,
+            Sided<List<Props.SetUp>> otherProps) {
+        /** @param instrument by which its range is measured */
+        static FloorLine of(Client client, Place place, Instrument instrument) {
+            var known = Catalogue.position(place.position());
+            var grid = Props.grid(client, place.position());
+            return new FloorLine(
+                    place.line(),
+                    place.motion(),
+                    place.position(),
+                    known.map(p -> p.name()).orElse(place.position()),
+                    instrument,
+                    place.first(),
+                    known.map(p -> p.faults()).orElse(List.of()),
+                    place.angles().map((s, angle) -> Props.setUp(grid, angle)),
+                    place.angles().map((s, angle) -> Props.easier(grid, angle)));
+        }
+    }
+}

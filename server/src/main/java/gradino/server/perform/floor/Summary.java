@@ -1,0 +1,121 @@
+package gradino.server.perform.floor;
+
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.perform.BlockRecord;
+import gradino.core.perform.DoneRatio;
+import gradino.core.perform.PhaseDone;
+import gradino.core.perform.SessionLoad;
+import gradino.core.prescribe.block.BlockKind;
+import gradino.server.perform.record.RecordRepository.Closed;
+import gradino.server.perform.record.RecordRepository.Morning;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** What the closing sheet shows: planned against done, left against right. */
+public record Summary(
+        Sided<SideSummary> sides,
+        List<WorkRow> rows,
+        @Nullable Closed closed,
+        @Nullable Morning morning,
+        @Nullable Load load) {
+    private static final double SECONDS_A_MINUTE = 60;
+
+    /**
+     * By its rating; null while it has none.
+     *
+     * @param minutes really done, reference contractions with their rests among them
+     */
+    public record Load(double points, double minutes, double referenceMinutes) {}
+
+    /**
+     * One side, planned against done.
+     *
+     * @param doneSeconds of what was planned: a second too long makes up for none that is missing
+     */
+    public record SideSummary(
+            double ratio,
+            double lowestPhase,
+            double holdRatio,
+            double plannedSeconds,
+            double doneSeconds,
+            int worstPain,
+            int faults,
+            int cramps,
+            List<String> left) {}
+
+    /** One kind of work, planned against done, for both sides. */
+    public record WorkRow(BlockKind kind, Sided<Double> planned, Sided<Double> done) {}
+
+    /** @param blocks the last record of each, those that were not done included */
+    /** @param referenceSeconds what its reference contractions took, with their rests */
+    static Summary of(
+            List<BlockRecord> blocks, @Nullable Closed closed, @Nullable Morning morning, double referenceSeconds) {
+        return new Summary(
+                Sided.of(side -> side(blocks, side)),
+                rows(blocks),
+                closed,
+                morning,
+                load(blocks, closed, referenceSeconds));
+    }
+
+    private static @Nullable Load load(List<BlockRecord> blocks, @Nullable Closed closed, double referenceSeconds) {
+        if (closed == null || closed.rating() == null) {
+            return null;
+        }
+        double seconds = blocks.stream()
+                .flatMap(b -> b.phases().stream())
+                .mapToDouble(PhaseDone::doneSeconds)
+                .sum();
+        double minutes = Math.min(SessionLoad.MOST_MINUTES, (seconds + referenceSeconds) / SECONDS_A_MINUTE);
+        return new Load(
+                new SessionLoad(closed.rating(), minutes).points(), minutes, referenceSeconds / SECONDS_A_MINUTE);
+    }
+
+    private static SideSummary side(List<BlockRecord> all, Side side) {
+        var ratio = DoneRatio.of(all, side);
+        var blocks = all.stream().filter(b -> b.isOf(side)).toList();
+        var contractions = blocks.stream()
+                .filter(b -> !b.besidesThePlan())
+                .flatMap(b -> b.contractions().stream())
+                .toList();
+        return new SideSummary(
+                ratio.ratio(),
+                ratio.lowestPhase(),
+                ratio.holdRatio(),
+                contractions.stream().mapToDouble(PhaseDone::plannedSeconds).sum(),
+                contractions.stream().mapToDouble(PhaseDone::counted).sum(),
+                blocks.stream()
+                        .flatMap(b -> b.pains().stream())
+                        .mapToInt(p -> p.score().value())
+                        .max()
+                        .orElse(0),
+                blocks.stream().mapToInt(b -> b.faults().size()).sum(),
+                blocks.stream().mapToInt(BlockRecord::cramps).sum(),
+                blocks.stream()
+                        .filter(b -> b.skippedBecause() != null)
+                        .map(b -> b.blockId().label() + ": " + b.skippedBecause())
+                        .toList());
+    }
+
+    private static List<WorkRow> rows(List<BlockRecord> blocks) {
+        return blocks.stream()
+                .map(BlockRecord::kind)
+                .distinct()
+                .filter(k -> k != BlockKind.SET_UP && k != BlockKind.SIDE_CHANGE)
+                .sorted()
+                .map(kind -> new WorkRow(
+                        kind,
+                        Sided.of(s -> seconds(blocks, s, kind, true)),
+                        Sided.of(s -> seconds(blocks, s, kind, false))))
+                .toList();
+    }
+
+    private static double seconds(List<BlockRecord> blocks, Side side, BlockKind kind, boolean planned) {
+        return blocks.stream()
+                .filter(b -> b.isOf(side) && b.kind() == kind && !(planned && b.besidesThePlan()))
+                .flatMap(b -> b.phases().stream())
+                .mapToDouble(p -> planned ? p.plannedSeconds() : p.doneSeconds())
+                .sum();
+    }
+}

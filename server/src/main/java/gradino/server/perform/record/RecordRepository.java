@@ -1,0 +1,375 @@
+package gradino.server.perform.record;
+
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.perform.BlockRecord;
+import gradino.core.perform.Observer;
+import gradino.core.perform.Pain;
+import gradino.core.perform.PhaseDone;
+import gradino.core.perform.PropUsed;
+import gradino.core.perform.SessionRecord;
+import gradino.core.perform.StopSign;
+import gradino.core.prescribe.block.BlockKind;
+import gradino.core.prescribe.block.PhaseKind;
+import gradino.core.prescribe.method.Dose;
+import gradino.core.prescribe.timeline.BlockId;
+import gradino.core.quantity.Centimetres;
+import gradino.core.quantity.Degrees;
+import gradino.core.quantity.Tenths;
+import gradino.server.intake.Flags;
+import gradino.server.perform.record.RunRepository.Run;
+import gradino.server.platform.Json;
+import gradino.server.platform.Sql;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Repository;
+
+/** Owns run_block, run_close and morning. */
+@Repository
+public class RecordRepository implements Flags {
+    private static final String SESSION_BLOCK_COLUMNS =
+            "id, run_id, block_id, side, kind, happened_at, recorded_at, phases, effort_rating, faults, "
+                    + "pains, cramps, effort_missed, skipped, note, used_degrees, used_stack_cm";
+    private static final String SESSION_CLOSE_COLUMNS =
+            "run_id, happened_at, recorded_at, observer, rating, stop_sign, stop_side, note";
+    private static final String MORNING_COLUMNS = "id, run_id, settled, soreness, happened_at, recorded_at";
+    private static final String INSERT_BLOCK = """
+            INSERT INTO run_block
+              (id, run_id, block_id, side, kind, happened_at, recorded_at, phases, effort_rating, faults, pains,
+               cramps, effort_missed, skipped, note, used_degrees, used_stack_cm)
+            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+            ON CONFLICT (id) DO NOTHING
+            """;
+
+    private static final String OF_LINES = RunRepository.OF_LINES;
+    private static final String CLOSES_OF_CLIENTS = """
+            SELECT c.run_id, c.happened_at, c.recorded_at, c.observer, c.rating, c.stop_sign, c.stop_side, c.note, r.client_id
+              FROM run_close c JOIN run r ON r.id = c.run_id WHERE r.client_id
+            """ + Sql.AMONG;
+
+    private final Sql sql;
+    private final Json json;
+
+    RecordRepository(Sql sql, Json json) {
+        this.sql = sql;
+        this.json = json;
+    }
+
+    /** A finished block with the id its device made. */
+    public record StoredBlock(String id, String runId, BlockRecord block, Instant happenedAt, Instant recordedAt) {}
+
+    /** How a session was closed. */
+    public record Closed(
+            String runId,
+            Observer observer,
+            @Nullable Tenths rating,
+            @Nullable StopSign stopSign,
+            @Nullable Side stopSide,
+            String note,
+            Instant happenedAt,
+            Instant recordedAt) {}
+
+    /** What was answered the morning after. */
+    public record Morning(
+            String id,
+            String runId,
+            boolean settled,
+            @Nullable Tenths soreness,
+            Instant happenedAt,
+            Instant recordedAt) {}
+
+    public void addBlocks(List<StoredBlock> blocks) {
+        sql.batch(INSERT_BLOCK, blocks.stream().map(this::columns).toList());
+    }
+
+    public List<StoredBlock> blocks(String runId) {
+        return sql.list(
+                "SELECT " + SESSION_BLOCK_COLUMNS + " FROM run_block WHERE run_id = ? ORDER BY seq",
+                this::block,
+                runId);
+    }
+
+    public List<StoredBlock> blocksOfLines(Collection<String> lineIds) {
+        return sql.list(
+                "SELECT " + SESSION_BLOCK_COLUMNS + " FROM run_block WHERE run_id IN " + OF_LINES
+                        + " ORDER BY run_id, seq",
+                this::block,
+                lineIds);
+    }
+
+    public List<StoredBlock> allBlocks() {
+        return sql.list("SELECT " + SESSION_BLOCK_COLUMNS + " FROM run_block ORDER BY run_id, seq", this::block);
+    }
+
+    public void close(Closed c) {
+        sql.update(
+                """
+                INSERT INTO run_close
+                  (run_id, happened_at, recorded_at, observer, rating, stop_sign, stop_side, note)
+                VALUES (?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (run_id) DO NOTHING
+                """,
+                c.runId(),
+                c.happenedAt(),
+                c.recordedAt(),
+                c.observer(),
+                c.rating() == null ? null : c.rating().value(),
+                c.stopSign(),
+                c.stopSide(),
+                c.note());
+    }
+
+    public Optional<Closed> closed(String runId) {
+        return sql.first(
+                "SELECT " + SESSION_CLOSE_COLUMNS + " FROM run_close WHERE run_id = ?",
+                RecordRepository::closed,
+                runId);
+    }
+
+    public List<Closed> closedOfLines(Collection<String> lineIds) {
+        return sql.list(
+                "SELECT " + SESSION_CLOSE_COLUMNS + " FROM run_close WHERE run_id IN " + OF_LINES + " ORDER BY run_id",
+                RecordRepository::closed,
+                lineIds);
+    }
+
+    /** Closes with a stop sign in any line of each client. */
+    @Override
+    public Map<String, Instant> lastFlags(Collection<String> clientIds) {
+        var last = new HashMap<String, Instant>();
+        stops(clientIds)
+                .forEach((client, stops) -> stops.stream()
+                        .map(Closed::happenedAt)
+                        .max(Comparator.naturalOrder())
+                        .ifPresent(at -> last.put(client, at)));
+        return last;
+    }
+
+    /** What each client's sessions were stopped for. */
+    public Map<String, List<Closed>> stops(Collection<String> clientIds) {
+        var stops = new HashMap<String, List<Closed>>();
+        sql.list(
+                CLOSES_OF_CLIENTS + "AND c.stop_sign IS NOT NULL ORDER BY c.happened_at, c.run_id",
+                row -> stops.computeIfAbsent(row.getString("client_id"), id -> new ArrayList<>())
+                        .add(closed(row)),
+                clientIds);
+        return stops;
+    }
+
+    /** How many runs since a moment had the motion of each line in another of the client's lines, and not that line. */
+    public Map<String, Integer> closedBeside(Collection<String> lineIds, Instant since) {
+        var counts = new HashMap<String, Integer>();
+        sql.list(
+                """
+                SELECT l.id, count(DISTINCT x.run_id) AS runs FROM line l
+                  JOIN line o ON o.client_id = l.client_id AND o.motion = l.motion AND o.id <> l.id
+                  JOIN run_line x ON x.line_id = o.id
+                  JOIN run_close c ON c.run_id = x.run_id
+                 WHERE c.happened_at > ?2
+                   AND NOT EXISTS (SELECT 1 FROM run_line y WHERE y.run_id = x.run_id AND y.line_id = l.id)
+                   AND l.id""" + Sql.AMONG + "GROUP BY l.id",
+                row -> counts.put(row.getString("id"), row.getInt("runs")),
+                lineIds,
+                since);
+        return counts;
+    }
+
+    /** Whatever a client did since, in the order of time. */
+    public List<Closed> closedSince(String clientId, Instant since) {
+        return sql.list(
+                CLOSES_OF_CLIENTS + "AND c.happened_at >= ?2 ORDER BY c.happened_at",
+                RecordRepository::closed,
+                List.of(clientId),
+                since);
+    }
+
+    /** How each of a client's runs was closed. */
+    public Map<String, Closed> closes(String clientId) {
+        return sql.list(CLOSES_OF_CLIENTS + "ORDER BY c.run_id", RecordRepository::closed, List.of(clientId)).stream()
+                .collect(Collectors.toMap(Closed::runId, c -> c));
+    }
+
+    public List<Closed> allClosed() {
+        return sql.list(
+                "SELECT " + SESSION_CLOSE_COLUMNS + " FROM run_close ORDER BY run_id", RecordRepository::closed);
+    }
+
+    public void addMorning(Morning m) {
+        sql.update(
+                """
+                INSERT INTO morning (id, run_id, settled, soreness, happened_at, recorded_at)
+                VALUES (?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING
+                """,
+                m.id(),
+                m.runId(),
+                m.settled(),
+                m.soreness() == null ? null : m.soreness().value(),
+                m.happenedAt(),
+                m.recordedAt());
+    }
+
+    /** Answers of some lines' sessions; a later one for the same session corrects an earlier one. */
+    public List<Morning> mornings(Collection<String> lineIds) {
+        return sql.list(
+                "SELECT " + MORNING_COLUMNS + " FROM morning WHERE run_id IN " + OF_LINES + " ORDER BY seq",
+                RecordRepository::morning,
+                lineIds);
+    }
+
+    /** The newest answer holds; those before it are kept. */
+    public Optional<Morning> lastMorning(String runId) {
+        return sql.first(
+                "SELECT " + MORNING_COLUMNS + " FROM morning WHERE run_id = ? ORDER BY seq DESC",
+                RecordRepository::morning,
+                runId);
+    }
+
+    public List<Morning> allMornings() {
+        return sql.list("SELECT " + MORNING_COLUMNS + " FROM morning ORDER BY seq", RecordRepository::morning);
+    }
+
+    /** A session with all that was logged, ready for the fold. */
+    public record Held(SessionRecord record, Instant recordedAt) {}
+
+    /** Puts together what one line of a run came to. */
+    public static Held held(Run run, Sided<Dose> doses, Closed close, List<StoredBlock> blocks) {
+        var recorded = close.recordedAt();
+        for (var stored : blocks) {
+            recorded = stored.recordedAt().isAfter(recorded) ? stored.recordedAt() : recorded;
+        }
+        var record = new SessionRecord(
+                run.id(),
+                run.happenedAt(),
+                close.happenedAt(),
+                close.observer(),
+                doses,
+                latest(blocks),
+                close.rating(),
+                close.stopSign(),
+                close.stopSide(),
+                close.note(),
+                List.of());
+        return new Held(record, recorded);
+    }
+
+    /** The last record of each block counts. */
+    public static List<BlockRecord> latest(List<StoredBlock> blocks) {
+        var latest = new LinkedHashMap<BlockId, BlockRecord>();
+        blocks.forEach(b -> latest.put(b.block().blockId(), b.block()));
+        return List.copyOf(latest.values());
+    }
+
+    private @Nullable Object[] columns(StoredBlock stored) {
+        var b = stored.block();
+        return new @Nullable Object[] {
+            stored.id(),
+            stored.runId(),
+            b.blockId().toString(),
+            b.side(),
+            b.kind(),
+            stored.happenedAt(),
+            stored.recordedAt(),
+            phases(b.phases()),
+            b.effortRating() == null ? null : b.effortRating().value(),
+            String.join(";", b.faults()),
+            b.pains().isEmpty() ? "[]" : json.write(b.pains()),
+            b.cramps(),
+            b.effortMissed(),
+            b.skippedBecause(),
+            b.note(),
+            b.prop() == null ? null : b.prop().angle().value(),
+            b.prop() == null || b.prop().stack() == null
+                    ? null
+                    : b.prop().stack().value()
+        };
+    }
+
+    private StoredBlock block(ResultSet row) throws SQLException {
+        var rating = Sql.integer(row, "effort_rating");
+        var faults = row.getString("faults");
+        var pains = row.getString("pains");
+        var block = new BlockRecord(
+                BlockId.parse(row.getString("block_id")),
+                Side.valueOf(row.getString("side")),
+                BlockKind.valueOf(row.getString("kind")),
+                phases(row.getString("phases")),
+                rating == null ? null : Tenths.of(rating),
+                faults.isEmpty() ? List.of() : List.of(faults.split(";")),
+                pains.equals("[]") ? List.of() : json.readList(pains, Pain.class),
+                row.getInt("cramps"),
+                row.getInt("effort_missed") == 1,
+                row.getString("skipped"),
+                row.getString("note"),
+                prop(row));
+        return new StoredBlock(
+                row.getString("id"),
+                row.getString("run_id"),
+                block,
+                Sql.instant(row, "happened_at"),
+                Sql.instant(row, "recorded_at"));
+    }
+
+    private static @Nullable PropUsed prop(ResultSet row) throws SQLException {
+        var degrees = Sql.real(row, "used_degrees");
+        var stack = Sql.real(row, "used_stack_cm");
+        return degrees == null ? null : new PropUsed(Degrees.of(degrees), stack == null ? null : Centimetres.of(stack));
+    }
+
+    private static Closed closed(ResultSet row) throws SQLException {
+        var rating = Sql.integer(row, "rating");
+        var sign = row.getString("stop_sign");
+        var side = row.getString("stop_side");
+        return new Closed(
+                row.getString("run_id"),
+                Observer.valueOf(row.getString("observer")),
+                rating == null ? null : Tenths.of(rating),
+                sign == null ? null : StopSign.valueOf(sign),
+                side == null ? null : Side.valueOf(side),
+                row.getString("note"),
+                Sql.instant(row, "happened_at"),
+                Sql.instant(row, "recorded_at"));
+    }
+
+    private static Morning morning(ResultSet row) throws SQLException {
+        var soreness = Sql.integer(row, "soreness");
+        return new Morning(
+                row.getString("id"),
+                row.getString("run_id"),
+                row.getInt("settled") == 1,
+                soreness == null ? null : Tenths.of(soreness),
+                Sql.instant(row, "happened_at"),
+                Sql.instant(row, "recorded_at"));
+    }
+
+    /** {@code KIND:planned:done}, separated by semicolons; the CSV files use the same. */
+    public static String phases(List<PhaseDone> phases) {
+        return phases.stream()
+                .map(p -> p.kind() + ":" + p.plannedSeconds() + ":" + p.doneSeconds())
+                .collect(Collectors.joining(";"));
+    }
+
+    public static List<PhaseDone> phases(String text) {
+        return text.isEmpty()
+                ? List.of()
+                : Arrays.stream(text.split(";")).map(RecordRepository::phase).toList();
+    }
+
+    private static PhaseDone phase(String text) {
+        var parts = text.split(":");
+        if (parts.length != 3) {
+            throw new IllegalArgumentException("a phase is KIND:planned:done, was '" + text + "'");
+        }
+        return new PhaseDone(PhaseKind.valueOf(parts[0]), Double.parseDouble(parts[1]), Double.parseDouble(parts[2]));
+    }
+}

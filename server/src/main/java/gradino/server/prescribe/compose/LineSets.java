@@ -1,0 +1,168 @@
+package gradino.server.prescribe.compose;
+
+import gradino.core.advance.lever.LoadStep;
+import gradino.core.advance.state.Policy;
+import gradino.core.body.Catalogue;
+import gradino.core.body.Figure;
+import gradino.core.body.FigureMaker;
+import gradino.core.body.Pose;
+import gradino.core.body.Position;
+import gradino.core.body.Segment;
+import gradino.core.body.Side;
+import gradino.core.effort.Gravity;
+import gradino.core.effort.Limb;
+import gradino.core.measure.Tape;
+import gradino.core.prescribe.method.BlockDraft;
+import gradino.core.prescribe.program.SessionDraft;
+import gradino.core.prescribe.program.SessionDraft.LineDraft;
+import gradino.core.quantity.Degrees;
+import gradino.server.intake.Client;
+import gradino.server.prescribe.compose.LineSet.LimbTorque;
+import gradino.server.prescribe.program.Props;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+
+/** Props, drawing and torque of every line on every side, from the client's own lengths and mass. */
+public final class LineSets {
+    private static final double MORE = 0.05;
+
+    private final Client client;
+    private final Policy policy;
+
+    private LineSets(Client client, Policy policy) {
+        this.policy = policy;
+        this.client = client;
+    }
+
+    /** @param policy by which the next load is told */
+    public static List<LineSet> of(Client client, SessionDraft draft, Policy policy) {
+        var sets = new LineSets(client, policy);
+        var all = new ArrayList<LineSet>();
+        for (var station : draft.stations()) {
+            for (var line : station.lines()) {
+                Catalogue.position(line.position())
+                        .ifPresent(p -> line.done().forEach(side -> all.add(sets.set(line, side, p))));
+            }
+        }
+        return all;
+    }
+
+    private LineSet set(LineDraft line, Side side, Position position) {
+        double typed =
+                side == Side.MIDLINE ? line.angles().left() : line.angles().on(side);
+        double angle = typed >= -90 && typed <= 200 ? typed : 0;
+        var up = Props.setUp(Props.grid(client, position.id()), Degrees.of(angle));
+        return new LineSet(
+                line.id(),
+                side,
+                up.reachedDegrees(),
+                up.stackCm(),
+                reading(position, up.reachedDegrees()),
+                figure(position, up.reachedDegrees()),
+                torques(line.on(side), position, up.reachedDegrees()));
+    }
+
+    private double stature() {
+        var stature = client.details().statureCm();
+        return stature == null ? FigureMaker.TYPICAL_STATURE_CM : stature;
+    }
+
+    private @Nullable Figure figure(Position position, double angle) {
+        Pose pose = position.pose();
+        return pose == null ? null : FigureMaker.draw(pose, stature(), angle);
+    }
+
+    private @Nullable Double reading(Position position, double angle) {
+        var formula = position.tape();
+        var body = client.body();
+        if (formula == null || !body.keySet().containsAll(Tape.needs(formula))) {
+            return null;
+        }
+        try {
+            return Math.rint(Tape.readingFor(formula, Degrees.of(angle), 0, body) * 10) / 10;
+        } catch (IllegalArgumentException e) {
+            return null;
+        }
+    }
+
+    private List<LimbTorque> torques(List<BlockDraft> blocks, Position position, double angle) {
+        var load = load(blocks);
+        return heldUp(client, position).stream()
+                .map(limb -> torque(limb, direction(position, angle), load, next(limb, load, blocks)))
+                .toList();
+    }
+
+    /** What gravity pulls on in a position; empty while the client's mass is unknown. */
+    public static List<Limb> heldUp(Client client, Position position) {
+        Pose pose = position.pose();
+        var mass = client.details().massKg();
+        if (pose == null || pose.work() == null || mass == null) {
+            return List.of();
+        }
+        var body = new Limb.Body(
+                mass, client.details().statureCm(), length(client, Segment.SHANK), length(client, Segment.THIGH));
+        return Limb.heldUp(pose.work().segment(), body);
+    }
+
+    /** Of the working segment to the horizontal, degrees. */
+    static double direction(Position position, double angle) {
+        Pose pose = position.pose();
+        return pose == null || pose.work() == null
+                ? 0
+                : pose.work().from() + pose.work().turn() * angle;
+    }
+
+    private static @Nullable Double length(Client client, Segment segment) {
+        return client.length(segment).map(l -> l.length().value()).orElse(null);
+    }
+
+    private static LimbTorque torque(Limb limb, double direction, double load, @Nullable LoadStep next) {
+        var here = limb.gravity().torque(load, direction);
+        double more = limb.gravity().loadFor(load, MORE);
+        return new LimbTorque(
+                limb.words(),
+                here.newtonMetres(),
+                limb.gravity().torque(load, 0).newtonMetres(),
+                load,
+                here.loadShare(),
+                more,
+                plate(Gravity.nearestPlate(more)),
+                next);
+    }
+
+    private @Nullable LoadStep next(Limb limb, double load, List<BlockDraft> blocks) {
+        int repetitions = repetitions(blocks);
+        return repetitions == 0
+                ? null
+                : LoadStep.next(limb.gravity(), load, repetitions, policy).orElse(null);
+    }
+
+    /** Of the first movement that a load can hang on. */
+    private static int repetitions(List<BlockDraft> blocks) {
+        for (var block : blocks) {
+            if (block.numbers().containsKey("load")) {
+                return block.numbers().getOrDefault("repetitions", 0.0).intValue();
+            }
+            int inside = repetitions(block.blocks());
+            if (inside > 0) {
+                return inside;
+            }
+        }
+        return 0;
+    }
+
+    static @Nullable Double plate(OptionalDouble plate) {
+        return plate.isPresent() ? plate.getAsDouble() : null;
+    }
+
+    private static double load(List<BlockDraft> blocks) {
+        double most = 0;
+        for (var block : blocks) {
+            most = Math.max(most, block.numbers().getOrDefault("load", 0.0));
+            most = Math.max(most, load(block.blocks()));
+        }
+        return Math.min(300, most);
+    }
+}

@@ -1,0 +1,60 @@
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { AT_HOME, on, type Schemas } from '../../../shared/api/client';
+import { clock } from '../../../shared/units';
+import { Button } from '../../../shared/ui/Button';
+import { ClientCautions } from '../../../shared/ui/ClientHead';
+import * as Runs from '../run';
+import { setUpWords } from '../setUp';
+import { StopRules } from '../StopRules';
+
+type Props = { floor: Schemas['Floor']; start: () => void; resumed: boolean; children?: ReactNode };
+
+/** Before the start: what to lay ready, the cautions, the stop rules, one button. */
+export function Before({ floor, start, resumed, children }: Props) {
+  const only = floor.lines.length === 1 ? floor.lines[0] : undefined;
+  return (
+    <div className="grid grow content-center gap-8 md:grid-cols-2">
+      <div className="self-center">
+        <p className="text-2xl text-soft">{resumed ? 'Resume where it stopped' : 'Make ready'}</p>
+        {only ? (
+          <>
+            {floor.title && <p className="text-2xl">{only.position}</p>}
+            <p className="text-5xl font-bold">
+              {only.firstSide === 'MIDLINE' ? floor.title : `${Runs.sideWord(only.firstSide)} side first`}
+            </p>
+            <p className="my-4 text-2xl first-letter:uppercase">{setUpWords(on(only.firstSide, only.props))}</p>
+          </>
+        ) : (
+          <>
+            <p className="text-5xl font-bold">{floor.title}</p>
+            <p className="text-xl text-soft">{clock(floor.timeline.phases.at(-1)?.endSecond ?? 0)} min</p>
+            <ol className="my-4 list-decimal space-y-1 pl-7 text-2xl">
+              {floor.lines.map((line) => (
+                <li key={line.line}>
+                  {line.position}
+                  <span className="block text-lg text-soft first-letter:uppercase">
+                    {setUpWords(on(line.firstSide, line.props))}
+                  </span>
+                </li>
+              ))}
+            </ol>
+          </>
+        )}
+        <Button look="main" className="min-h-20 w-full text-4xl" onClick={start} autoFocus>
+          {resumed ? 'Go on' : 'Start'}
+        </Button>
+        {children}
+        {resumed && (
+          <Link className="mt-4 inline-block text-xl underline" to={`/runs/${floor.id}/close`}>
+            Close it as it is
+          </Link>
+        )}
+      </div>
+      <div className={AT_HOME ? 'order-first md:order-none' : ''}>
+        <ClientCautions clientId={floor.clientId} />
+        <StopRules painEndsAbove={floor.painEndsBlockAbove} />
+      </div>
+    </div>
+  );
+}
