@@ -2,9 +2,9 @@ package gradino.bench;
 
 import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
-import gradino.core.measure.NoiseRules;
-import gradino.core.measure.RangeReading;
-import gradino.core.measure.RangeSeries;
+import gradino.core.measure.noise.NoiseRules;
+import gradino.core.measure.reading.RangeReading;
+import gradino.core.measure.reading.RangeSeries;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;

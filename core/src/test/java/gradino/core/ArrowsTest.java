@@ -22,6 +22,7 @@ public class ArrowsTest {
 
     /** The rooms within a room that has grown; a name that ends in a dot is the room's own package. */
     private static final List<List<String>> WITHIN = List.of(
+            List.of("measure.noise", "measure.reading", "measure.limit"),
             List.of("prescribe.block", "prescribe.method", "prescribe.timeline", "prescribe.program"),
             List.of("advance.state", "advance.gate", "advance.lever", "advance.", "advance.look"));
 

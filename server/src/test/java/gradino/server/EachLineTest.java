@@ -2,7 +2,7 @@ package gradino.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import gradino.server.advance.LineDoor;
+import gradino.server.advance.line.LineDoor;
 import gradino.server.platform.Sql;
 import java.time.Duration;
 import java.util.List;

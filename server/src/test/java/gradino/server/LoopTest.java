@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import gradino.core.advance.state.Policy;
 import gradino.core.body.Side;
-import gradino.server.advance.DecisionRepository;
-import gradino.server.advance.Inputs;
+import gradino.server.advance.line.DecisionRepository;
+import gradino.server.advance.line.Inputs;
 import gradino.server.platform.Json;
 import java.time.Duration;
 import org.testng.annotations.AfterMethod;

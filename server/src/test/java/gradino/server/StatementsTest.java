@@ -8,7 +8,7 @@ import ch.qos.logback.classic.spi.ILoggingEvent;
 import ch.qos.logback.core.read.ListAppender;
 import gradino.core.prescribe.program.Plan;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;
-import gradino.server.advance.LineDoor;
+import gradino.server.advance.line.LineDoor;
 import gradino.server.platform.Json;
 import gradino.server.platform.Sql;
 import gradino.server.prescribe.program.Program;

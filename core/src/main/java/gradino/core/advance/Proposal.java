@@ -6,7 +6,7 @@ import gradino.core.because.GateResult;
 import gradino.core.because.Reason;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
-import gradino.core.measure.Limiter;
+import gradino.core.measure.limit.Limiter;
 import gradino.core.prescribe.method.Dose;
 import java.util.EnumSet;
 import java.util.LinkedHashSet;

@@ -12,7 +12,7 @@ import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.body.Training;
 import gradino.core.intake.Limits;
-import gradino.core.measure.Limiter;
+import gradino.core.measure.limit.Limiter;
 import gradino.core.prescribe.method.BlockDraft;
 import gradino.core.prescribe.method.BlockForm;
 import gradino.core.prescribe.method.Method;

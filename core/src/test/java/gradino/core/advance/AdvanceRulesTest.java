@@ -15,7 +15,7 @@ import gradino.core.body.Side;
 import gradino.core.intake.AnyLimits;
 import gradino.core.intake.Limits;
 import gradino.core.intake.RestrictionKind;
-import gradino.core.measure.NoiseRules;
+import gradino.core.measure.noise.NoiseRules;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.MeasuredEffort;
 import gradino.core.perform.PainKind;
@@ -431,7 +431,7 @@ public class AdvanceRulesTest {
 
     private static Event measured(double daysAgo) {
         var at = Story.daysAgo(daysAgo);
-        var reading = new gradino.core.measure.RangeReading(at, 36, 9);
-        return new Event.MeasuredCold(Side.LEFT, gradino.core.measure.Mode.PASSIVE, reading, null, at);
+        var reading = new gradino.core.measure.reading.RangeReading(at, 36, 9);
+        return new Event.MeasuredCold(Side.LEFT, gradino.core.measure.noise.Mode.PASSIVE, reading, null, at);
     }
 }

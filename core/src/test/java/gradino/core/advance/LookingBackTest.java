@@ -185,7 +185,8 @@ public class LookingBackTest {
     @Test
     public void whatLiesInTheFutureIsNotCountedAndSaid() {
         var ahead = steady().clean(6, -2);
-        var state = LineState.fold(ahead.start(), ahead.events(), gradino.core.measure.NoiseRules.HOUSE, NOW.instant());
+        var state = LineState.fold(
+                ahead.start(), ahead.events(), gradino.core.measure.noise.NoiseRules.HOUSE, NOW.instant());
         assertThat(state.sessionCount()).isEqualTo(1);
         var p = left(state);
         assertThat(p.verdict()).isEqualTo(Verdict.STAY);
@@ -197,7 +198,8 @@ public class LookingBackTest {
     public void aPauseKnownBeforehandIsNoMistake() {
         var holiday = new Event.Paused(PauseKind.AWAY, Story.daysAgo(-5), Story.daysAgo(-9), Story.daysAgo(2));
         var story = steady().clean(6, 3).with(holiday);
-        var state = LineState.fold(story.start(), story.events(), gradino.core.measure.NoiseRules.HOUSE, NOW.instant());
+        var state = LineState.fold(
+                story.start(), story.events(), gradino.core.measure.noise.NoiseRules.HOUSE, NOW.instant());
         assertThat(left(state)).isEqualTo(left(steady().clean(6, 3).state()));
         var then = new Moment(Story.daysAgo(-6), ZoneOffset.UTC);
         assertThat(Advance.propose(state, Side.LEFT, Policy.house(), then).why().reason())

@@ -16,7 +16,7 @@ import gradino.core.because.Because;
 import gradino.core.body.Side;
 import gradino.core.effort.Gravity;
 import gradino.core.intake.Limits;
-import gradino.core.measure.RangeState;
+import gradino.core.measure.reading.RangeState;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.MeasuredEffort;
 import gradino.core.perform.PainKind;

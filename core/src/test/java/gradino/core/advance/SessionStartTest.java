@@ -14,7 +14,7 @@ import gradino.core.body.Sided;
 import gradino.core.intake.AnyLimits;
 import gradino.core.intake.Limits;
 import gradino.core.intake.RestrictionKind;
-import gradino.core.measure.Limiter;
+import gradino.core.measure.limit.Limiter;
 import gradino.core.prescribe.method.BlockDraft;
 import gradino.core.prescribe.method.BlockForm;
 import gradino.core.prescribe.method.Method;

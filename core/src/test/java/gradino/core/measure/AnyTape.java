@@ -2,7 +2,8 @@ package gradino.core.measure;
 
 import gradino.core.body.Position.TapeFormulaId;
 import gradino.core.body.Segment;
-import gradino.core.measure.Tape.BodyLength;
+import gradino.core.measure.reading.Tape;
+import gradino.core.measure.reading.Tape.BodyLength;
 import gradino.core.quantity.Centimetres;
 import java.util.EnumMap;
 

@@ -3,6 +3,9 @@ package gradino.core.measure;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import gradino.core.measure.noise.NoiseRules;
+import gradino.core.measure.reading.RangeReading;
+import gradino.core.measure.reading.RangeSeries;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;

@@ -17,7 +17,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import gradino.core.measure.Tape.BodyLength;
+import gradino.core.measure.limit.EndFeel;
+import gradino.core.measure.limit.GapLimit;
+import gradino.core.measure.limit.Limiter;
+import gradino.core.measure.noise.NoiseRules;
+import gradino.core.measure.noise.Trials;
+import gradino.core.measure.reading.PropGrid;
+import gradino.core.measure.reading.RangeReading;
+import gradino.core.measure.reading.RangeSeries;
+import gradino.core.measure.reading.RangeState;
+import gradino.core.measure.reading.Tape;
+import gradino.core.measure.reading.Tape.BodyLength;
 import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.UncertainAngle;

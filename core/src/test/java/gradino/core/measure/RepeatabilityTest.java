@@ -4,6 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import gradino.core.measure.noise.Agreement;
+import gradino.core.measure.noise.NoiseStudy;
+import gradino.core.measure.noise.Repeatability;
+import gradino.core.measure.noise.Trials;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;

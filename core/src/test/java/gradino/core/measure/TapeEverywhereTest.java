@@ -6,7 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import gradino.core.body.Position.TapeFormulaId;
 import gradino.core.body.Segment;
-import gradino.core.measure.Tape.BodyLength;
+import gradino.core.measure.noise.Trials;
+import gradino.core.measure.reading.PropGrid;
+import gradino.core.measure.reading.Tape;
+import gradino.core.measure.reading.Tape.BodyLength;
 import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
 import java.util.ArrayList;

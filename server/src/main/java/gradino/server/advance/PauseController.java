@@ -1,7 +1,7 @@
 package gradino.server.advance;
 
-import gradino.server.advance.PauseRepository.StoredPause;
 import gradino.server.advance.PauseService.Pause;
+import gradino.server.advance.line.PauseRepository.StoredPause;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;

@@ -1,7 +1,8 @@
 package gradino.server.advance;
 
 import gradino.core.advance.state.Event.PauseKind;
-import gradino.server.advance.PauseRepository.StoredPause;
+import gradino.server.advance.line.PauseRepository;
+import gradino.server.advance.line.PauseRepository.StoredPause;
 import gradino.server.intake.ClientService;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;

@@ -1,7 +1,8 @@
 package gradino.server.advance;
 
-import gradino.server.advance.PolicyService.PolicyDraft;
-import gradino.server.advance.PolicyService.PolicyView;
+import gradino.server.advance.line.PolicyService;
+import gradino.server.advance.line.PolicyService.PolicyDraft;
+import gradino.server.advance.line.PolicyService.PolicyView;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;

@@ -11,6 +11,8 @@ import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.timeline.SideOrder;
+import gradino.server.advance.line.Known;
+import gradino.server.advance.line.LineDoor;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.prescribe.program.ClientProgram;

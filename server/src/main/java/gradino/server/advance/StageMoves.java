@@ -2,6 +2,7 @@ package gradino.server.advance;
 
 import gradino.core.prescribe.program.Plan;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;
+import gradino.server.advance.line.LineDoor;
 import gradino.server.perform.record.RunRepository;
 import gradino.server.platform.Problem;
 import gradino.server.prescribe.compose.SuggestService;

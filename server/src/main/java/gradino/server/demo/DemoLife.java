@@ -2,7 +2,7 @@ package gradino.server.demo;
 
 import gradino.core.body.Sided;
 import gradino.core.effort.SimulatedPerson.Manner;
-import gradino.core.measure.Instrument;
+import gradino.core.measure.noise.Instrument;
 import gradino.server.intake.Client.Details;
 import org.jspecify.annotations.Nullable;
 

@@ -3,7 +3,7 @@ package gradino.server.demo;
 import gradino.core.advance.state.Moment;
 import gradino.core.body.Sided;
 import gradino.core.effort.SimulatedPerson.Manner;
-import gradino.core.measure.Instrument;
+import gradino.core.measure.noise.Instrument;
 import gradino.server.demo.DemoLife.Besides;
 import gradino.server.intake.Client.Details;
 import gradino.server.intake.Client.Lengths;

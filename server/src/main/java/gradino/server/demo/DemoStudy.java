@@ -1,8 +1,8 @@
 package gradino.server.demo;
 
 import gradino.core.advance.state.Moment;
-import gradino.core.measure.Instrument;
-import gradino.core.measure.Trials;
+import gradino.core.measure.noise.Instrument;
+import gradino.core.measure.noise.Trials;
 import gradino.core.quantity.Degrees;
 import gradino.server.measure.StudyRepository;
 import gradino.server.measure.StudyRepository.Study;

@@ -1,9 +1,9 @@
 package gradino.server.device;
 
-import gradino.core.measure.SimulatedLimb;
-import gradino.core.measure.SteadyWindow;
-import gradino.core.measure.SteadyWindow.Held;
-import gradino.core.measure.SteadyWindow.Sample;
+import gradino.core.measure.reading.SimulatedLimb;
+import gradino.core.measure.reading.SteadyWindow;
+import gradino.core.measure.reading.SteadyWindow.Held;
+import gradino.core.measure.reading.SteadyWindow.Sample;
 import gradino.server.platform.Problem;
 import org.jspecify.annotations.Nullable;
 

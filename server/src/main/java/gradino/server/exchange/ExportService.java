@@ -1,8 +1,20 @@
 package gradino.server.exchange;
 
-import gradino.server.advance.DecisionRepository;
-import gradino.server.advance.PauseRepository;
-import gradino.server.advance.PolicyRepository;
+import gradino.server.advance.line.DecisionRepository;
+import gradino.server.advance.line.PauseRepository;
+import gradino.server.advance.line.PolicyRepository;
+import gradino.server.exchange.table.AdvanceTables;
+import gradino.server.exchange.table.BatteryTables;
+import gradino.server.exchange.table.ClientTables;
+import gradino.server.exchange.table.CsvTable;
+import gradino.server.exchange.table.DecisionTables;
+import gradino.server.exchange.table.ForceTables;
+import gradino.server.exchange.table.HomeTables;
+import gradino.server.exchange.table.IntakeTables;
+import gradino.server.exchange.table.LineTables;
+import gradino.server.exchange.table.MeasurementTables;
+import gradino.server.exchange.table.RecordTables;
+import gradino.server.exchange.table.SessionTables;
 import gradino.server.home.NoteRepository;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientRepository;

@@ -1,8 +1,19 @@
 package gradino.server.exchange;
 
-import gradino.server.advance.DecisionRepository;
-import gradino.server.advance.PauseRepository;
-import gradino.server.advance.PolicyRepository;
+import gradino.server.advance.line.DecisionRepository;
+import gradino.server.advance.line.PauseRepository;
+import gradino.server.advance.line.PolicyRepository;
+import gradino.server.exchange.table.AdvanceTables;
+import gradino.server.exchange.table.BatteryTables;
+import gradino.server.exchange.table.ClientTables;
+import gradino.server.exchange.table.DecisionTables;
+import gradino.server.exchange.table.ForceTables;
+import gradino.server.exchange.table.HomeTables;
+import gradino.server.exchange.table.IntakeTables;
+import gradino.server.exchange.table.LineTables;
+import gradino.server.exchange.table.MeasurementTables;
+import gradino.server.exchange.table.RecordTables;
+import gradino.server.exchange.table.SessionTables;
 import gradino.server.home.NoteRepository;
 import gradino.server.intake.ClientRepository;
 import gradino.server.intake.ErasedClients;
@@ -25,7 +36,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Takes files in, all or nothing: with one finding nothing is stored. Rows whose id is there already stay as they are. */
 @Service
 public class ImportService {
-    static final int MOST_FINDINGS = 200;
 
     private final Stores stores;
     private final ForceService forces;

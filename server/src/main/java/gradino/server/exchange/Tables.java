@@ -1,5 +1,17 @@
 package gradino.server.exchange;
 
+import gradino.server.exchange.table.AdvanceTables;
+import gradino.server.exchange.table.BatteryTables;
+import gradino.server.exchange.table.ClientTables;
+import gradino.server.exchange.table.CsvTable;
+import gradino.server.exchange.table.DecisionTables;
+import gradino.server.exchange.table.ForceTables;
+import gradino.server.exchange.table.HomeTables;
+import gradino.server.exchange.table.IntakeTables;
+import gradino.server.exchange.table.LineTables;
+import gradino.server.exchange.table.MeasurementTables;
+import gradino.server.exchange.table.RecordTables;
+import gradino.server.exchange.table.SessionTables;
 import java.util.List;
 
 /** The files that go out and come in, in the order in which they refer to each other; documented in docs/formats.md. */

@@ -1,5 +1,5 @@
 /**
- * CSV in and out. Read {@link gradino.server.exchange.ImportService} first. May use every step before it.
+ * CSV in and out, and erasing. Read {@link gradino.server.exchange.ImportService} first. Uses {@code table}, what a file's rows say. May use every step before it.
  */
 @NullMarked
 package gradino.server.exchange;

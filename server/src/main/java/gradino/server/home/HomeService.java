@@ -4,7 +4,7 @@ import gradino.core.because.Verdict;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Motion;
 import gradino.core.body.Position;
-import gradino.core.measure.Tape;
+import gradino.core.measure.reading.Tape;
 import gradino.server.account.HomeGuest;
 import gradino.server.account.SignedIn;
 import gradino.server.home.NoteRepository.Note;

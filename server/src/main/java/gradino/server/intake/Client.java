@@ -5,7 +5,7 @@ import gradino.core.body.Segment;
 import gradino.core.intake.Intake;
 import gradino.core.intake.Limits;
 import gradino.core.intake.Restriction;
-import gradino.core.measure.Tape.BodyLength;
+import gradino.core.measure.reading.Tape.BodyLength;
 import gradino.core.quantity.Centimetres;
 import java.time.DayOfWeek;
 import java.time.Instant;

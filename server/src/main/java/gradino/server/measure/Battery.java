@@ -1,9 +1,9 @@
 package gradino.server.measure;
 
 import gradino.core.body.Side;
-import gradino.core.measure.Instrument;
-import gradino.core.measure.Mode;
-import gradino.core.measure.Warmth;
+import gradino.core.measure.noise.Instrument;
+import gradino.core.measure.noise.Mode;
+import gradino.core.measure.noise.Warmth;
 import gradino.server.measure.Ranges.Difference;
 import java.time.Instant;
 import java.util.List;

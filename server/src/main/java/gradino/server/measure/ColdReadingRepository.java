@@ -1,11 +1,11 @@
 package gradino.server.measure;
 
 import gradino.core.body.Side;
-import gradino.core.measure.EndFeel;
-import gradino.core.measure.Instrument;
-import gradino.core.measure.Mode;
-import gradino.core.measure.SeriesKey;
-import gradino.core.measure.Tester;
+import gradino.core.measure.limit.EndFeel;
+import gradino.core.measure.noise.Instrument;
+import gradino.core.measure.noise.Mode;
+import gradino.core.measure.noise.SeriesKey;
+import gradino.core.measure.noise.Tester;
 import gradino.server.measure.ColdSeries.Reading;
 import gradino.server.measure.Measurement.TapeInput;
 import gradino.server.platform.Sql;

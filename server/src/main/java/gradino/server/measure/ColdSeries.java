@@ -1,12 +1,12 @@
 package gradino.server.measure;
 
-import gradino.core.measure.EndFeel;
-import gradino.core.measure.NoiseBook;
-import gradino.core.measure.RangeReading;
-import gradino.core.measure.RangeSeries;
-import gradino.core.measure.SeriesKey;
-import gradino.core.measure.Tester;
-import gradino.core.measure.Warmth;
+import gradino.core.measure.limit.EndFeel;
+import gradino.core.measure.noise.NoiseBook;
+import gradino.core.measure.noise.SeriesKey;
+import gradino.core.measure.noise.Tester;
+import gradino.core.measure.noise.Warmth;
+import gradino.core.measure.reading.RangeReading;
+import gradino.core.measure.reading.RangeSeries;
 import gradino.server.measure.Ranges.Estimate;
 import java.time.Instant;
 import java.util.ArrayList;

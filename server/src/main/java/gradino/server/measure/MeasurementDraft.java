@@ -2,11 +2,11 @@ package gradino.server.measure;
 
 import gradino.core.body.Segment;
 import gradino.core.body.Side;
-import gradino.core.measure.EndFeel;
-import gradino.core.measure.Instrument;
-import gradino.core.measure.Mode;
-import gradino.core.measure.Tester;
-import gradino.core.measure.Warmth;
+import gradino.core.measure.limit.EndFeel;
+import gradino.core.measure.noise.Instrument;
+import gradino.core.measure.noise.Mode;
+import gradino.core.measure.noise.Tester;
+import gradino.core.measure.noise.Warmth;
 import gradino.core.quantity.PainScore;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;

@@ -1,9 +1,9 @@
 package gradino.server.measure;
 
 import gradino.core.because.Finding;
-import gradino.core.measure.GapLimit;
-import gradino.core.measure.NoiseBook;
-import gradino.core.measure.NoiseRules;
+import gradino.core.measure.limit.GapLimit;
+import gradino.core.measure.noise.NoiseBook;
+import gradino.core.measure.noise.NoiseRules;
 import gradino.core.quantity.OutOfBoundsException;
 import gradino.server.account.SignedIn;
 import gradino.server.measure.StudyRepository.House;

@@ -1,9 +1,9 @@
 package gradino.server.measure;
 
-import gradino.core.measure.Mode;
-import gradino.core.measure.NoiseBook;
-import gradino.core.measure.RangeReading;
-import gradino.core.measure.Warmth;
+import gradino.core.measure.noise.Mode;
+import gradino.core.measure.noise.NoiseBook;
+import gradino.core.measure.noise.Warmth;
+import gradino.core.measure.reading.RangeReading;
 import java.util.List;
 
 /** Picks one series' readings out of measurements of the same motion, side, position and instrument. */

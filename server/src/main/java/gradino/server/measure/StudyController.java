@@ -1,6 +1,6 @@
 package gradino.server.measure;
 
-import gradino.core.measure.Instrument;
+import gradino.core.measure.noise.Instrument;
 import gradino.server.measure.NoiseService.HouseNoise;
 import gradino.server.measure.StudyRepository.House;
 import gradino.server.measure.StudyService.StudyView;

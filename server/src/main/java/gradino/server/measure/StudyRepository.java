@@ -1,12 +1,12 @@
 package gradino.server.measure;
 
-import gradino.core.measure.GapLimit;
-import gradino.core.measure.Instrument;
-import gradino.core.measure.NoiseBook;
-import gradino.core.measure.NoiseRules;
-import gradino.core.measure.NoiseStudy;
-import gradino.core.measure.Repeatability.UnusableException;
-import gradino.core.measure.Trials;
+import gradino.core.measure.limit.GapLimit;
+import gradino.core.measure.noise.Instrument;
+import gradino.core.measure.noise.NoiseBook;
+import gradino.core.measure.noise.NoiseRules;
+import gradino.core.measure.noise.NoiseStudy;
+import gradino.core.measure.noise.Repeatability.UnusableException;
+import gradino.core.measure.noise.Trials;
 import gradino.core.quantity.Degrees;
 import gradino.server.platform.Json;
 import gradino.server.platform.Sql;

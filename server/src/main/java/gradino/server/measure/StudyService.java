@@ -2,12 +2,12 @@ package gradino.server.measure;
 
 import gradino.core.because.Finding;
 import gradino.core.body.Catalogue;
-import gradino.core.measure.Agreement;
-import gradino.core.measure.Instrument;
-import gradino.core.measure.NoiseStudy;
-import gradino.core.measure.Repeatability;
-import gradino.core.measure.Repeatability.UnusableException;
-import gradino.core.measure.Trials;
+import gradino.core.measure.noise.Agreement;
+import gradino.core.measure.noise.Instrument;
+import gradino.core.measure.noise.NoiseStudy;
+import gradino.core.measure.noise.Repeatability;
+import gradino.core.measure.noise.Repeatability.UnusableException;
+import gradino.core.measure.noise.Trials;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.OutOfBoundsException;
 import gradino.server.account.SignedIn;

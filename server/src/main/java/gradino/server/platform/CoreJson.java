@@ -10,7 +10,7 @@ import gradino.core.because.Because;
 import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.intake.Limits;
-import gradino.core.measure.PropGrid;
+import gradino.core.measure.reading.PropGrid;
 import gradino.core.prescribe.timeline.BlockId;
 import gradino.core.prescribe.timeline.Timeline;
 import gradino.core.quantity.Centimetres;

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.method.Method;
 import gradino.core.quantity.Degrees;
+import gradino.server.exchange.table.DoseText;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.testng.annotations.DataProvider;

@@ -5,7 +5,7 @@ import gradino.core.because.Because;
 import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
-import gradino.core.measure.Limiter;
+import gradino.core.measure.limit.Limiter;
 import gradino.core.prescribe.method.Method;
 import java.time.Instant;
 import java.util.ArrayList;

@@ -8,7 +8,7 @@ import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
 import gradino.core.intake.Restriction;
-import gradino.core.measure.Limiter;
+import gradino.core.measure.limit.Limiter;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;

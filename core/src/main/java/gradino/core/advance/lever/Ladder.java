@@ -2,7 +2,7 @@ package gradino.core.advance.lever;
 
 import gradino.core.advance.gate.Situation;
 import gradino.core.advance.state.LeverId;
-import gradino.core.measure.Limiter;
+import gradino.core.measure.limit.Limiter;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

@@ -2,7 +2,7 @@ package gradino.core.advance.state;
 
 import gradino.core.effort.Gravity;
 import gradino.core.intake.Limits;
-import gradino.core.measure.GapLimit;
+import gradino.core.measure.limit.GapLimit;
 import org.jspecify.annotations.Nullable;
 
 /**

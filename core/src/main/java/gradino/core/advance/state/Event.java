@@ -2,9 +2,9 @@ package gradino.core.advance.state;
 
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
-import gradino.core.measure.EndFeel;
-import gradino.core.measure.Mode;
-import gradino.core.measure.RangeReading;
+import gradino.core.measure.limit.EndFeel;
+import gradino.core.measure.noise.Mode;
+import gradino.core.measure.reading.RangeReading;
 import gradino.core.perform.SessionRecord;
 import gradino.core.perform.StopSign;
 import gradino.core.prescribe.method.Dose;

@@ -2,10 +2,10 @@ package gradino.core.advance.state;
 
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
-import gradino.core.measure.Mode;
-import gradino.core.measure.NoiseRules;
-import gradino.core.measure.PropGrid;
-import gradino.core.measure.RangeState;
+import gradino.core.measure.noise.Mode;
+import gradino.core.measure.noise.NoiseRules;
+import gradino.core.measure.reading.PropGrid;
+import gradino.core.measure.reading.RangeState;
 import gradino.core.perform.StopSign;
 import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.program.Plan;

@@ -3,7 +3,7 @@ package gradino.core.advance.state;
 import gradino.core.because.Source;
 import gradino.core.because.Unit;
 import gradino.core.body.DataFile;
-import gradino.core.measure.NoiseRules;
+import gradino.core.measure.noise.NoiseRules;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.OutOfBoundsException;
 import gradino.core.quantity.UncertainAngle;

@@ -1,7 +1,7 @@
 package gradino.core.advance.state;
 
-import gradino.core.measure.EndFeel;
-import gradino.core.measure.RangeState;
+import gradino.core.measure.limit.EndFeel;
+import gradino.core.measure.reading.RangeState;
 import gradino.core.prescribe.method.Dose;
 import java.util.ArrayList;
 import java.util.List;

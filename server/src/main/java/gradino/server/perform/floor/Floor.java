@@ -3,7 +3,7 @@ package gradino.server.perform.floor;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
-import gradino.core.measure.Instrument;
+import gradino.core.measure.noise.Instrument;
 import gradino.core.prescribe.program.Variants.Variant;
 import gradino.core.prescribe.timeline.BlockId;
 import gradino.core.prescribe.timeline.Timeline;

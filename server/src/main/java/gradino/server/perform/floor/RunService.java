@@ -2,7 +2,7 @@ package gradino.server.perform.floor;
 
 import gradino.core.advance.state.Threshold;
 import gradino.core.body.Side;
-import gradino.core.measure.Instrument;
+import gradino.core.measure.noise.Instrument;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.Observer;
 import gradino.core.perform.PhaseDone;

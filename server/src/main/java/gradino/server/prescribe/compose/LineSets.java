@@ -11,7 +11,7 @@ import gradino.core.body.Segment;
 import gradino.core.body.Side;
 import gradino.core.effort.Gravity;
 import gradino.core.effort.Limb;
-import gradino.core.measure.Tape;
+import gradino.core.measure.reading.Tape;
 import gradino.core.prescribe.method.BlockDraft;
 import gradino.core.prescribe.program.SessionDraft;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;

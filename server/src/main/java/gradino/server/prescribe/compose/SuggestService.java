@@ -5,7 +5,7 @@ import gradino.core.because.Because;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
-import gradino.core.measure.Limiter;
+import gradino.core.measure.limit.Limiter;
 import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.program.Plan;
 import gradino.core.prescribe.program.SessionDraft;

@@ -5,7 +5,7 @@ import gradino.core.body.Position;
 import gradino.core.effort.Band;
 import gradino.core.effort.Gravity;
 import gradino.core.effort.Limb;
-import gradino.core.measure.Tape;
+import gradino.core.measure.reading.Tape;
 import gradino.core.quantity.OutOfBoundsException;
 import gradino.server.intake.ClientService;
 import gradino.server.platform.Problem;

@@ -5,7 +5,7 @@ import gradino.core.body.Figure;
 import gradino.core.body.FigureMaker;
 import gradino.core.body.Pose;
 import gradino.core.body.Position;
-import gradino.core.measure.Limiter;
+import gradino.core.measure.limit.Limiter;
 import gradino.core.prescribe.program.LibrarySearch;
 import gradino.server.intake.ClientService;
 import gradino.server.measure.MeasureService;

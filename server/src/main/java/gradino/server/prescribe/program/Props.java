@@ -3,7 +3,7 @@ package gradino.server.prescribe.program;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Position.TapeFormulaId;
 import gradino.core.body.Segment;
-import gradino.core.measure.PropGrid;
+import gradino.core.measure.reading.PropGrid;
 import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
 import gradino.server.intake.Client;

@@ -1,8 +1,0 @@
-package gradino.core.measure;
-
-/** Who measured. */
-public enum Tester {
-    COACH,
-    ASSISTANT,
-    CLIENT
-}

@@ -1,0 +1,8 @@
+package gradino.core.measure.noise;
+
+/** Who measured. */
+public enum Tester {
+    COACH,
+    ASSISTANT,
+    CLIENT
+}

@@ -1,0 +1,35 @@
+package gradino.core.measure.reading;
+
+import gradino.core.measure.noise.NoiseRules;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/** Folds the cold readings of one series, in any order, into a {@link RangeState}. */
+public final class RangeSeries {
+    private RangeSeries() {}
+
+    public static Optional<RangeState> fold(List<RangeReading> readings, NoiseRules rules) {
+        return fold(readings, rules, Instant.MIN);
+    }
+
+    /** As above, with changes counted from the state at {@code since}; before the first reading that is the first one. */
+    public static Optional<RangeState> fold(List<RangeReading> readings, NoiseRules rules, Instant since) {
+        var ordered =
+                readings.stream().sorted(Comparator.comparing(RangeReading::at)).toList();
+        if (ordered.isEmpty()) {
+            return Optional.empty();
+        }
+        var state = RangeState.first(ordered.get(0), rules).fixedHere();
+        boolean fixed = !since.isAfter(state.at());
+        for (var reading : ordered.subList(1, ordered.size())) {
+            if (!fixed && since.isBefore(reading.at())) {
+                state = state.predict(since, rules).fixedHere();
+                fixed = true;
+            }
+            state = state.next(reading, rules);
+        }
+        return Optional.of(fixed ? state : state.predict(since, rules).fixedHere());
+    }
+}

@@ -1,0 +1,159 @@
+package gradino.server.advance.line;
+
+import gradino.core.advance.Advance;
+import gradino.core.advance.Proposal;
+import gradino.core.advance.look.ReasonChange;
+import gradino.core.advance.state.Event;
+import gradino.core.advance.state.LineState;
+import gradino.core.advance.state.Moment;
+import gradino.core.advance.state.Policy;
+import gradino.core.because.Finding;
+import gradino.core.because.Verdict;
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.measure.noise.NoiseRules;
+import gradino.core.prescribe.program.Plan;
+import gradino.core.prescribe.program.SessionContext.LineFacts;
+import gradino.server.prescribe.program.Line;
+import gradino.server.prescribe.program.LineHistory;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.Supplier;
+
+/** Lines as they are known at a moment, judged by one policy. What is wrong with a line is thrown when it is asked for. */
+public final class Known implements LineHistory.Look {
+    private static final Duration WEEK = Duration.ofDays(7);
+
+    private final Map<String, Supplier<Folded>> lines;
+    private final ClientSide.Facts facts;
+    private final Policy policy;
+    private final Moment moment;
+    private final Map<String, LineState> asked = new HashMap<>();
+
+    Known(Map<String, Supplier<Folded>> lines, ClientSide.Facts facts, Policy policy, Moment moment) {
+        this.lines = lines;
+        this.facts = facts;
+        this.policy = policy;
+        this.moment = moment;
+    }
+
+    /**
+     * A line folded, without what changes with the day.
+     *
+     * @param stamp of its client then
+     * @param recorded when each fact was recorded, rising
+     * @param knownLastWeek how many of them the older state knows
+     */
+    record Folded(
+            long stamp,
+            NoiseRules noise,
+            LineState now,
+            LineState lastWeek,
+            List<Instant> recorded,
+            int knownLastWeek) {
+
+        static Folded of(Inputs inputs, long stamp, Policy policy) {
+            var weekAgo = inputs.at().minus(WEEK);
+            var recorded =
+                    inputs.events().stream().map(Event::recordedAt).sorted().toList();
+            return new Folded(
+                    stamp,
+                    policy.noise(),
+                    inputs.state(policy),
+                    inputs.knownAt(weekAgo).state(policy),
+                    recorded,
+                    upTo(recorded, weekAgo));
+        }
+
+        int sessions() {
+            return now.sessionCount();
+        }
+
+        /** What lay ahead of the clock is looked at again: it may have come about. */
+        boolean holds(long newestStamp, NoiseRules wanted, Moment moment) {
+            return now.later() == 0
+                    && stamp == newestStamp
+                    && noise.equals(wanted)
+                    && knownLastWeek == upTo(recorded, moment.instant().minus(WEEK));
+        }
+
+        private static int upTo(List<Instant> sorted, Instant moment) {
+            int low = 0;
+            int high = sorted.size();
+            while (low < high) {
+                int middle = (low + high) >>> 1;
+                if (sorted.get(middle).isAfter(moment)) {
+                    high = middle;
+                } else {
+                    low = middle + 1;
+                }
+            }
+            return low;
+        }
+    }
+
+    private Folded folded(Line line) {
+        return Objects.requireNonNull(lines.get(line.id()), "a line nobody gathered")
+                .get();
+    }
+
+    public LineState state(Line line) {
+        var known = asked.get(line.id());
+        if (known == null) {
+            known = ofToday(line, folded(line).now());
+            asked.put(line.id(), known);
+        }
+        return known;
+    }
+
+    /** Minutes change by a write alone, so the folded ones hold. */
+    private LineState ofToday(Line line, LineState folded) {
+        return folded.with(facts.of(line, folded.client().minutes()));
+    }
+
+    public Moment moment() {
+        return moment;
+    }
+
+    public Policy policy() {
+        return policy;
+    }
+
+    public Proposal proposal(Line line, Side side) {
+        return Advance.propose(state(line), side, policy, moment);
+    }
+
+    /** How the reasons differ from those of a week ago, by what was known then. */
+    public ReasonChange sinceLastWeek(Line line, Proposal proposal) {
+        var then = moment.at(moment.instant().minus(WEEK));
+        var lastWeek = ofToday(line, folded(line).lastWeek());
+        return ReasonChange.between(Advance.propose(lastWeek, proposal.side(), policy, then), proposal);
+    }
+
+    @Override
+    public Plan current(Line line) {
+        var state = state(line);
+        return state.plan().withDoses(Sided.of(side -> Advance.effectiveDose(state, side, policy, moment)));
+    }
+
+    @Override
+    public LineFacts facts(Line line) {
+        return Advance.facts(state(line), policy, moment);
+    }
+
+    /** One stopped side holds the whole line back: sides are never silently unequal. */
+    @Override
+    public List<Finding> forbids(Line line) {
+        return state(line).plan().trained().stream()
+                .map(side -> proposal(line, side))
+                .filter(p -> p.verdict() == Verdict.STOP_AND_REFER)
+                .map(p -> Finding.blocking(
+                        p.side().word(), "stop-sign", null, "", p.why().text()))
+                .distinct()
+                .toList();
+    }
+}

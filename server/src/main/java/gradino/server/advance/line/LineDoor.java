@@ -1,0 +1,157 @@
+package gradino.server.advance.line;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import gradino.core.advance.Advance;
+import gradino.core.advance.state.Event.Answer;
+import gradino.core.advance.state.Event.DoseDecided;
+import gradino.core.advance.state.Moment;
+import gradino.core.advance.state.Policy;
+import gradino.core.because.Verdict;
+import gradino.core.body.Side;
+import gradino.core.prescribe.method.Dose;
+import gradino.server.advance.line.DecisionRepository.StoredDecision;
+import gradino.server.advance.line.Known.Folded;
+import gradino.server.intake.Client;
+import gradino.server.intake.ClientRepository;
+import gradino.server.platform.InMemory;
+import gradino.server.platform.Problem;
+import gradino.server.platform.StorageException;
+import gradino.server.platform.StudioClock;
+import gradino.server.prescribe.program.Line;
+import gradino.server.prescribe.program.LineHistory;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.UUID;
+import java.util.function.Supplier;
+import org.springframework.stereotype.Component;
+
+/**
+ * The one door to what is known of a line: gathered, folded, and kept until its client's stamp changes. Pages look at all of
+ * them again and again.
+ */
+@Component
+public class LineDoor implements LineHistory, InMemory {
+    /** Lines that are gathered together: more would not fit into a small memory with all that was logged of them. */
+    private static final int AT_ONCE = 40;
+
+    private static final int MOST_SESSIONS = 60_000;
+
+    private final ClientRepository clients;
+    private final Gathering gathering;
+    private final ClientSide clientSide;
+    private final DecisionRepository decisions;
+    private final PolicyService policies;
+    private final Clock clock;
+    private final Cache<String, Folded> kept = Caffeine.newBuilder()
+            .maximumWeight(MOST_SESSIONS)
+            .weigher((String line, Folded folded) -> 1 + folded.sessions())
+            .build();
+
+    LineDoor(
+            ClientRepository clients,
+            Gathering gathering,
+            ClientSide clientSide,
+            DecisionRepository decisions,
+            PolicyService policies,
+            Clock clock) {
+        this.clients = clients;
+        this.gathering = gathering;
+        this.clientSide = clientSide;
+        this.decisions = decisions;
+        this.policies = policies;
+        this.clock = clock;
+    }
+
+    @Override
+    public Policy policy() {
+        return policies.current();
+    }
+
+    @Override
+    public Known of(Collection<Client> clients, Collection<Line> lines) {
+        return at(StudioClock.moment(clock), clients, lines);
+    }
+
+    /** One line, which may have ended. */
+    public Known of(Line line) {
+        return of(List.of(client(line)), List.of(line));
+    }
+
+    private Client client(Line line) {
+        return clients.find(line.clientId()).orElseThrow(() -> Problem.notFound("client"));
+    }
+
+    private Known at(Moment moment, Collection<Client> clients, Collection<Line> lines) {
+        var policy = policies.current();
+        var stamps = this.clients.stamps(clients.stream().map(Client::id).toList());
+        var facts = clientSide.of(clients, lines, moment);
+        var found = new HashMap<String, Supplier<Folded>>();
+        var changed = new ArrayList<Line>();
+        for (var line : lines) {
+            var known = kept.getIfPresent(line.id());
+            if (known != null && known.holds(stamp(stamps, line), policy.noise(), moment)) {
+                found.put(line.id(), () -> known);
+            } else {
+                changed.add(line);
+            }
+        }
+        for (int from = 0; from < changed.size(); from += AT_ONCE) {
+            var some = changed.subList(from, Math.min(changed.size(), from + AT_ONCE));
+            var gathered = gathering.of(some, facts, moment);
+            some.forEach(line -> found.put(line.id(), folded(line, gathered, stamp(stamps, line), policy)));
+        }
+        return new Known(found, facts, policy, moment);
+    }
+
+    private static long stamp(Map<String, Long> stamps, Line line) {
+        return stamps.getOrDefault(line.clientId(), 0L);
+    }
+
+    /** Folded at once, so that what was read may be forgotten; what goes wrong is told to whoever asks for that line. */
+    private Supplier<Folded> folded(Line line, Map<String, Supplier<Inputs>> gathered, long stamp, Policy policy) {
+        try {
+            var inputs = Objects.requireNonNull(gathered.get(line.id())).get();
+            var folded = Folded.of(inputs, stamp, policy);
+            kept.put(line.id(), folded);
+            return () -> folded;
+        } catch (StorageException theDatabaseItself) {
+            throw theDatabaseItself;
+        } catch (RuntimeException e) {
+            return () -> {
+                throw e;
+            };
+        }
+    }
+
+    /** All that a line is judged by now, to be stored with what comes of it. */
+    public Inputs inputs(Line line) {
+        return inputs(line, StudioClock.moment(clock));
+    }
+
+    /** The same, as it would be judged at another moment. */
+    public Inputs inputs(Line line, Moment moment) {
+        var facts = clientSide.of(List.of(client(line)), List.of(line), moment);
+        return Objects.requireNonNull(gathering.of(List.of(line), facts, moment).get(line.id()))
+                .get();
+    }
+
+    @Override
+    public void edited(Line line, Side side, Dose before, Dose after, Instant at) {
+        var decided = new DoseDecided(
+                UUID.randomUUID().toString(), side, Answer.EDITED, Verdict.STAY, null, before, after, at, at);
+        decisions.insert(new StoredDecision(
+                line.id(), decided, "", null, null, policies.current().version(), Advance.ENGINE_VERSION, null));
+    }
+
+    @Override
+    public void forget() {
+        kept.invalidateAll();
+    }
+}

@@ -1,0 +1,40 @@
+package gradino.server.advance.line;
+
+import gradino.core.advance.state.Event;
+import gradino.core.measure.noise.Mode;
+import gradino.core.measure.noise.NoiseBook;
+import gradino.core.measure.noise.Warmth;
+import gradino.server.measure.Measurement;
+import gradino.server.prescribe.program.Line;
+import java.util.Comparator;
+import java.util.List;
+
+/** What was measured of a line: the cold readings of its series, and every grade of the control at its end. */
+final class LineReadings {
+    private LineReadings() {}
+
+    /** @param all of its client */
+    static void of(Line line, List<Measurement> all, NoiseBook book, List<Event> events) {
+        var here = all.stream()
+                .filter(m -> m.motion().equals(line.motion()) && m.position().equals(line.position()))
+                .toList();
+        here.forEach(m -> graded(m, events));
+        var cold = here.stream()
+                .filter(m -> m.warmth() == Warmth.COLD && m.mode() != Mode.HANDS_OFF)
+                .toList();
+        // The series of the newest reading: nobody chose another for the line.
+        var newest = cold.stream().max(Comparator.comparing(Measurement::happenedAt));
+        cold.stream()
+                .filter(m ->
+                        newest.filter(n -> n.instrument() == m.instrument()).isPresent())
+                .forEach(m -> events.add(new Event.MeasuredCold(
+                        LineRuns.onSide(m.side()), m.mode(), m.reading(book), m.endFeel(), m.recordedAt())));
+    }
+
+    private static void graded(Measurement m, List<Event> events) {
+        var grade = m.controlGrade();
+        if (grade != null) {
+            events.add(new Event.ControlGraded(LineRuns.onSide(m.side()), grade, m.happenedAt(), m.recordedAt()));
+        }
+    }
+}

@@ -1,0 +1,133 @@
+package gradino.server.advance.line;
+
+import gradino.core.advance.state.Event;
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.perform.BlockRecord;
+import gradino.core.perform.MeasuredEffort;
+import gradino.server.perform.force.TraceRepository;
+import gradino.server.perform.force.TraceRepository.Judged;
+import gradino.server.perform.record.RecordRepository;
+import gradino.server.perform.record.RecordRepository.Closed;
+import gradino.server.perform.record.RecordRepository.Held;
+import gradino.server.perform.record.RecordRepository.Morning;
+import gradino.server.perform.record.RecordRepository.StoredBlock;
+import gradino.server.perform.record.RunRepository;
+import gradino.server.perform.record.RunRepository.Run;
+import gradino.server.prescribe.program.Line;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+
+/** What of the runs that a line was part of belongs to it. */
+@Component
+class LineRuns {
+    private final RunRepository runs;
+    private final RecordRepository records;
+    private final TraceRepository traces;
+
+    LineRuns(RunRepository runs, RecordRepository records, TraceRepository traces) {
+        this.runs = runs;
+        this.records = records;
+        this.traces = traces;
+    }
+
+    /** All runs of some lines with what was logged of them. */
+    Read read(Collection<String> lineIds) {
+        return new Read(
+                runs.ofLines(lineIds),
+                records.blocksOfLines(lineIds).stream().collect(Collectors.groupingBy(StoredBlock::runId)),
+                records.closedOfLines(lineIds).stream().collect(Collectors.toMap(Closed::runId, c -> c)),
+                traces.judged(lineIds).stream().collect(Collectors.groupingBy(Judged::runId)),
+                records.mornings(lineIds));
+    }
+
+    /** As read; by run, but for the runs themselves and the mornings. */
+    record Read(
+            List<Run> runs,
+            Map<String, List<StoredBlock>> blocks,
+            Map<String, Closed> closes,
+            Map<String, List<Judged>> heard,
+            List<Morning> mornings) {
+
+        /** Whether a line is part of a run. */
+        boolean has(Line line, String runId) {
+            return of(line).anyMatch(r -> r.id().equals(runId));
+        }
+
+        private Stream<Run> of(Line line) {
+            return runs.stream().filter(r -> r.number(line.id()) > 0);
+        }
+
+        /** Answers after a line's runs; a later one for the same run corrects an earlier one. */
+        List<Morning> mornings(Line line) {
+            var own = of(line).map(Run::id).collect(Collectors.toSet());
+            return mornings.stream().filter(m -> own.contains(m.runId())).toList();
+        }
+
+        /**
+         * Runs in which something of the line was done or left, as sessions of it, in the order of time, with what gauges
+         * said; word that came later than a session's own counts as of then.
+         *
+         * @param events of runs in which the line was not done a stop sign reaches it all the same
+         */
+        List<Held> held(Line line, List<Event> events) {
+            var found = new ArrayList<Held>();
+            for (var run : of(line).toList()) {
+                var close = closes.get(run.id());
+                if (close == null) {
+                    continue;
+                }
+                var own = own(run, line, blocks.getOrDefault(run.id(), List.of()));
+                if (own.isEmpty()) {
+                    Gathering.elsewhere(close, events);
+                } else {
+                    var doses = run.line(line.id()).orElseThrow();
+                    var held = RecordRepository.held(run, Sided.of(doses::dose), close, own);
+                    found.add(with(held, run.number(line.id()), heard.getOrDefault(run.id(), List.of())));
+                }
+            }
+            return found;
+        }
+    }
+
+    private static List<StoredBlock> own(Run run, Line line, List<StoredBlock> blocks) {
+        int number = run.number(line.id());
+        return blocks.stream()
+                .filter(b -> b.block().blockId().line() == number)
+                .map(LineRuns::onSide)
+                .toList();
+    }
+
+    private static StoredBlock onSide(StoredBlock stored) {
+        BlockRecord block = stored.block();
+        return new StoredBlock(
+                stored.id(), stored.runId(), block.on(onSide(block.side())), stored.happenedAt(), stored.recordedAt());
+    }
+
+    /** A midline line is kept on the left. */
+    static Side onSide(Side side) {
+        return side == Side.MIDLINE ? Side.LEFT : side;
+    }
+
+    private static Held with(Held held, int number, List<Judged> heard) {
+        var own = heard.stream()
+                .filter(j -> j.effort().blockId().line() == number)
+                .toList();
+        var latest = own.stream()
+                .map(Judged::recordedAt)
+                .max(Comparator.naturalOrder())
+                .filter(held.recordedAt()::isBefore)
+                .orElse(held.recordedAt());
+        var efforts = own.stream()
+                .map(Judged::effort)
+                .map(e -> new MeasuredEffort(e.blockId(), onSide(e.side()), e.within(), e.nearMaxPeak()))
+                .toList();
+        return new Held(held.record().withEfforts(efforts), latest);
+    }
+}

@@ -1,0 +1,188 @@
+package gradino.server.exchange.table;
+
+import gradino.core.body.Side;
+import gradino.core.perform.BlockRecord;
+import gradino.core.perform.Observer;
+import gradino.core.perform.Pain;
+import gradino.core.perform.PainKind;
+import gradino.core.perform.PropUsed;
+import gradino.core.perform.StopSign;
+import gradino.core.prescribe.block.BlockKind;
+import gradino.core.prescribe.timeline.BlockId;
+import gradino.core.quantity.Centimetres;
+import gradino.core.quantity.Degrees;
+import gradino.core.quantity.PainScore;
+import gradino.core.quantity.Tenths;
+import gradino.server.perform.record.RecordRepository;
+import gradino.server.perform.record.RecordRepository.Closed;
+import gradino.server.perform.record.RecordRepository.Morning;
+import gradino.server.perform.record.RecordRepository.StoredBlock;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+
+/** What was logged in runs: how they ended, their blocks and the mornings after. */
+public final class RecordTables {
+    private RecordTables() {}
+
+    /** Stands in for an id that could not be read. */
+    static final BlockId NO_BLOCK = BlockId.parse("l1-left-rest");
+
+    /** How it ended; empty for one that nobody closed. */
+    static List<@Nullable Object> cells(@Nullable Closed c) {
+        if (c == null) {
+            return Collections.nCopies(7, null);
+        }
+        var rating = c.rating();
+        return Arrays.asList(
+                c.happenedAt(),
+                c.recordedAt(),
+                CsvRow.word(c.observer()),
+                rating == null ? null : rating.value(),
+                CsvRow.word(c.stopSign()),
+                CsvRow.word(c.stopSide()),
+                c.note());
+    }
+
+    static Closed closed(CsvRow r, Instant started) {
+        var ended = r.instant("ended_at");
+        if (ended.isBefore(started)) {
+            r.finding("ended_at", "before-start", "a session cannot end before it starts.");
+        }
+        return new Closed(
+                r.text("run_id"),
+                r.choice("observer", Observer.NOBODY),
+                r.optional("rating", text -> Tenths.of(Integer.parseInt(text))),
+                r.optionalChoice("stop_sign", StopSign.class),
+                r.optionalChoice("stop_side", Side.class),
+                r.text("note"),
+                ended,
+                r.instant("close_recorded_at", ended));
+    }
+
+    public static final CsvTable<StoredBlock> BLOCKS = new CsvTable<>(
+            "blocks.csv",
+            List.of(
+                    "record_id",
+                    "run_id",
+                    "block",
+                    "side",
+                    "kind",
+                    "happened_at",
+                    "recorded_at",
+                    "phases",
+                    "effort_rating",
+                    "faults",
+                    "pains",
+                    "cramps",
+                    "effort_missed",
+                    "skipped",
+                    "note",
+                    "used_degrees",
+                    "used_stack_cm"),
+            2,
+            RecordTables::blockCells,
+            RecordTables::block);
+
+    private static List<@Nullable Object> blockCells(StoredBlock stored) {
+        var b = stored.block();
+        return Arrays.asList(
+                stored.id(),
+                stored.runId(),
+                b.blockId().toString(),
+                CsvRow.word(b.side()),
+                CsvRow.word(b.kind()),
+                stored.happenedAt(),
+                stored.recordedAt(),
+                RecordRepository.phases(b.phases()),
+                b.effortRating() == null ? null : b.effortRating().value(),
+                String.join(";", b.faults()),
+                b.pains().stream()
+                        .map(p -> p.score().value() + ":" + CsvRow.word(p.kind()) + ":" + p.where())
+                        .collect(Collectors.joining(";")),
+                b.cramps(),
+                CsvRow.flag(b.effortMissed()),
+                b.skippedBecause(),
+                b.note(),
+                b.prop() == null ? null : b.prop().angle().value(),
+                b.prop() == null || b.prop().stack() == null
+                        ? null
+                        : b.prop().stack().value());
+    }
+
+    private static StoredBlock block(CsvRow r) {
+        var happened = r.instant("happened_at");
+        var block = new BlockRecord(
+                r.read("block", NO_BLOCK, BlockId::parse),
+                r.choice("side", Side.LEFT),
+                r.choice("kind", BlockKind.PRESS),
+                r.read("phases", List.of(), RecordRepository::phases),
+                r.optional("effort_rating", text -> Tenths.of(Integer.parseInt(text))),
+                r.isEmpty("faults") ? List.of() : List.of(r.text("faults").split(";")),
+                r.isEmpty("pains") ? List.of() : r.read("pains", List.of(), RecordTables::pains),
+                r.read("cramps", 0, RecordTables::cramps),
+                r.flag("effort_missed"),
+                r.isEmpty("skipped") ? null : r.text("skipped"),
+                r.text("note"),
+                prop(r));
+        return new StoredBlock(
+                r.required("record_id"), r.required("run_id"), block, happened, r.instant("recorded_at", happened));
+    }
+
+    private static @Nullable PropUsed prop(CsvRow r) {
+        var angle = r.<Degrees>optional("used_degrees", text -> Degrees.of(Double.parseDouble(text)));
+        var stack = r.<Centimetres>optional("used_stack_cm", text -> Centimetres.of(Double.parseDouble(text)));
+        if (angle == null && stack != null) {
+            r.finding("used_degrees", "missing", "is needed beside a height.");
+        }
+        return angle == null ? null : new PropUsed(angle, stack);
+    }
+
+    private static int cramps(String text) {
+        int cramps = text.isEmpty() ? 0 : Integer.parseInt(text);
+        if (cramps < 0 || cramps > 50) {
+            throw new IllegalArgumentException("cramps are 0 to 50");
+        }
+        return cramps;
+    }
+
+    private static List<Pain> pains(String text) {
+        return Arrays.stream(text.split(";")).map(RecordTables::pain).toList();
+    }
+
+    private static Pain pain(String text) {
+        var parts = text.split(":", 3);
+        if (parts.length != 3) {
+            throw new IllegalArgumentException("a pain is score:kind:where");
+        }
+        var kind = Arrays.stream(PainKind.values())
+                .filter(k -> CsvRow.word(k).equals(parts[1]))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("no kind of pain called " + parts[1]));
+        return new Pain(PainScore.of(Integer.parseInt(parts[0])), kind, parts[2]);
+    }
+
+    public static final CsvTable<Morning> MORNINGS = new CsvTable<>(
+            "mornings.csv",
+            List.of("answer_id", "run_id", "settled", "soreness", "happened_at", "recorded_at"),
+            m -> Arrays.asList(
+                    m.id(),
+                    m.runId(),
+                    CsvRow.flag(m.settled()),
+                    m.soreness() == null ? null : m.soreness().value(),
+                    m.happenedAt(),
+                    m.recordedAt()),
+            r -> {
+                var happened = r.instant("happened_at");
+                return new Morning(
+                        r.required("answer_id"),
+                        r.required("run_id"),
+                        r.flag("settled"),
+                        r.optional("soreness", text -> Tenths.of(Integer.parseInt(text))),
+                        happened,
+                        r.instant("recorded_at", happened));
+            });
+}
