@@ -31,7 +31,7 @@ final class AdvanceBench {
     private static final int SESSIONS = 100;
     private static final int READINGS = 500;
     private static final int WAITING_CLIENTS = 100;
-    private static final List<String> FILES = List.of(
+    static final List<String> FILES = List.of(
             "clients.csv",
             "lines.csv",
             "measurements.csv",
@@ -62,7 +62,7 @@ final class AdvanceBench {
             }
         }
         return List.of(
-                new Measured("proposal-cold", Bench.median(cold), "ms", 2),
+                new Measured("proposal-cold", Bench.median(cold), "ms", 1),
                 new Measured("fold-step", Bench.median(steps), "us", 20));
     }
 
@@ -104,7 +104,7 @@ final class AdvanceBench {
             if (differences == 0) {
                 throw new IllegalStateException("the policies never differed");
             }
-            return List.of(new Measured("backtest", seconds, "s", 10));
+            return List.of(new Measured("backtest", seconds, "s", 8));
         } finally {
             pool.shutdownNow();
         }
@@ -165,7 +165,7 @@ final class AdvanceBench {
     }
 
     /** Every file's header with the rower's rows. */
-    private static Map<String, List<String>> rower() throws Exception {
+    static Map<String, List<String>> rower() throws Exception {
         var rows = new java.util.HashMap<String, List<String>>();
         try (var demo = ServerBench.Running.demo(Files.createTempDirectory("gradino-bench"))) {
             demo.visitor().post("/api/sign-in", "application/json", """

@@ -62,6 +62,7 @@ public final class Bench {
         all.put("backtest", AdvanceBench::backtest);
         all.put("rehearsal", AdvanceBench::rehearsal);
         all.put("queue", AdvanceBench::queue);
+        all.put("today", TodayBench::today);
         all.put("trace", CoreBench::trace);
         all.put("import", ServerBench::imports);
         all.put("estimate", RangeBench::estimate);

@@ -101,8 +101,8 @@ final class ComposeBench {
                 .toList();
         double high = times.get((int) (times.size() * 0.99));
         return List.of(
-                new Measured("preview-60-min", Bench.median(new ArrayList<>(times)), "ms", 15),
-                new Measured("preview-60-min-p99", high, "ms", 40));
+                new Measured("preview-60-min", Bench.median(new ArrayList<>(times)), "ms", 8),
+                new Measured("preview-60-min-p99", high, "ms", 20));
     }
 
     private static List<Long> microseconds(Path log) throws IOException {
@@ -142,7 +142,7 @@ final class ComposeBench {
                 }
             }
         }
-        return new Measured("key-to-score", Bench.median(times), "ms", 60);
+        return new Measured("key-to-score", Bench.median(times), "ms", 40);
     }
 
     /** Six lines of about ten minutes, both sides; the seed makes each one another. */

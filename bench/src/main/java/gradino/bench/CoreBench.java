@@ -224,9 +224,11 @@ final class CoreBench {
         return events;
     }
 
+    /** One of all sessions: runs that did the same are read as the same. */
+    private static final Dose TRAINED = newcomers(28);
+
     private static SessionRecord session(String id, Instant at) {
-        var dose = newcomers(28);
-        var doses = new Sided<Dose>(dose, dose);
+        var doses = new Sided<Dose>(TRAINED, TRAINED);
         var blocks = PLAN.timeline().phases().stream()
                 .collect(Collectors.groupingBy(Timeline.Phase::blockId, LinkedHashMap::new, Collectors.toList()))
                 .values()

@@ -80,6 +80,15 @@ public class StatementsTest {
         assertThat(server.get(CLIENT + "/lines").body().size()).isEqualTo(40);
     }
 
+    @Test
+    public void aClientsLoadAndRunsCostAsMuchForMoreSessions() {
+        var pages = List.of(CLIENT + "/load", CLIENT + "/runs");
+        var two = costs(pages);
+        scene.cleanSession("s3").cleanSession("s4").cleanSession("s5");
+        assertThat(costs(pages)).isEqualTo(two);
+        assertThat(server.get(CLIENT + "/runs").body().size()).isEqualTo(5);
+    }
+
     /** A session of four lines: what is known of the client is gathered once, and nothing again after a block of it. */
     @Test
     public void startingASessionGathersOnceAndABlockOfItDropsNothing() {

@@ -73,7 +73,13 @@ public final class Advance {
     }
 
     public static Proposal propose(LineState state, Side side, Policy policy, Moment moment) {
-        var now = new Situation(state, side, policy, moment);
+        return propose(state, side, policy, moment, new Situation.Checked());
+    }
+
+    /** @param checked what was found of this state's doses before */
+    public static Proposal propose(
+            LineState state, Side side, Policy policy, Moment moment, Situation.Checked checked) {
+        var now = new Situation(state, side, policy, moment, checked);
         return suspension(now).orElseGet(() -> judged(now, now.dose(), null));
     }
 

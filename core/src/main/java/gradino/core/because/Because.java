@@ -1,6 +1,5 @@
 package gradino.core.because;
 
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 
@@ -16,7 +15,7 @@ public record Because(Reason reason, List<Term> terms) implements Comparable<Bec
     }
 
     public static Because of(Reason reason, Term... terms) {
-        return new Because(reason, Arrays.asList(terms));
+        return new Because(reason, List.of(terms));
     }
 
     /** The reason in words, from {@link Wording}. */

@@ -1,5 +1,8 @@
 package gradino.core.because;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+
 /** One variable part of a reason: an amount with its unit, or a word of the trade. */
 public sealed interface Term extends Comparable<Term> {
 
@@ -29,7 +32,9 @@ public sealed interface Term extends Comparable<Term> {
     }
 
     private static String number(double value, int decimals) {
-        var plain = String.format(java.util.Locale.ROOT, "%." + decimals + "f", value);
+        var plain = BigDecimal.valueOf(value)
+                .setScale(decimals, RoundingMode.HALF_UP)
+                .toPlainString();
         return decimals == 1 && plain.endsWith(".0") ? plain.substring(0, plain.length() - 2) : plain;
     }
 }

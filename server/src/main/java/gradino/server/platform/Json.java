@@ -1,5 +1,7 @@
 package gradino.server.platform;
 
+import java.util.HashMap;
+import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -18,6 +20,12 @@ public class Json {
 
     public <T> T read(String json, Class<T> type) {
         return mapper.readValue(json, type);
+    }
+
+    /** A reader of many rows that mostly say the same: equal texts are read once, and what they say is told apart at a glance. */
+    public <T> Function<String, T> reader(Class<T> type) {
+        var known = new HashMap<String, T>();
+        return text -> known.computeIfAbsent(text, t -> read(t, type));
     }
 
     /** One text within; empty when there is none. */

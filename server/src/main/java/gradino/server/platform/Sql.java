@@ -25,6 +25,8 @@ public class Sql {
 
     private static final Logger LOG = LoggerFactory.getLogger(Sql.class);
     private static final JsonMapper JSON = JsonMapper.shared();
+    private static final int BATCH = 1_000;
+
     private final DataSource dataSource;
     private final Writes writes;
 
@@ -74,7 +76,7 @@ public class Sql {
         }
     }
 
-    /** The same statement over many rows, in one batch. */
+    /** The same statement over many rows, in batches: the driver keeps a batch's values until it runs. */
     public void batch(String sql, List<@Nullable Object[]> rows) {
         if (rows.isEmpty()) {
             return;
@@ -82,9 +84,12 @@ public class Sql {
         LOG.trace(sql);
         try (var connection = dataSource.getConnection();
                 var statement = connection.prepareStatement(sql)) {
-            for (var values : rows) {
-                bind(statement, values);
+            for (int i = 0; i < rows.size(); i++) {
+                bind(statement, rows.get(i));
                 statement.addBatch();
+                if (i % BATCH == BATCH - 1) {
+                    statement.executeBatch();
+                }
             }
             statement.executeBatch();
             written();

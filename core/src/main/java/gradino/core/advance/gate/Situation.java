@@ -55,20 +55,49 @@ public final class Situation {
     private final Checked checked;
     private @Nullable Worst worst;
     private @Nullable Limiter limiter;
+    private @Nullable Method method;
 
     /** What the undecided sessions come to in one look. */
     record Worst(int pain, boolean wrongJoint) {}
 
     /**
      * Doses that were held against the restrictions, the method and the minutes: the dear part of a step. Holds for one side as
-     * long as the plan, the doses in force and the client stay the same.
+     * long as the plan, the doses in force and the client stay the same; may be asked by several at once.
      */
     public static final class Checked {
+        /** Angles move with every new day; nobody needs those of days gone by. */
+        private static final int MOST = 100;
+
         private final Map<Object, Dose> moved = new HashMap<>();
         private final IdentityHashMap<Dose, Optional<Because>> newcomers = new IdentityHashMap<>();
         private final IdentityHashMap<Dose, Optional<Because>> others = new IdentityHashMap<>();
         private final IdentityHashMap<List<BlockDraft>, Optional<Finding>> newcomersBlocks = new IdentityHashMap<>();
         private final IdentityHashMap<List<BlockDraft>, Optional<Finding>> othersBlocks = new IdentityHashMap<>();
+
+        private synchronized Dose moved(Object change, Supplier<Dose> to) {
+            if (moved.size() + newcomers.size() + others.size() > MOST) {
+                forget();
+            }
+            return moved.computeIfAbsent(change, c -> to.get());
+        }
+
+        private void forget() {
+            moved.clear();
+            newcomers.clear();
+            others.clear();
+            newcomersBlocks.clear();
+            othersBlocks.clear();
+        }
+
+        private synchronized Optional<Because> dose(
+                boolean newcomer, Dose dose, Function<Dose, Optional<Because>> check) {
+            return (newcomer ? newcomers : others).computeIfAbsent(dose, check);
+        }
+
+        private synchronized Optional<Finding> blocks(
+                boolean newcomer, List<BlockDraft> blocks, Supplier<Optional<Finding>> check) {
+            return (newcomer ? newcomersBlocks : othersBlocks).computeIfAbsent(blocks, b -> check.get());
+        }
     }
 
     public Situation(LineState state, Side side, Policy policy, Moment moment) {
@@ -122,17 +151,16 @@ public final class Situation {
      * @param change what is different from the dose in force
      */
     public Dose moved(Object change, Supplier<Dose> to) {
-        return checked.moved.computeIfAbsent(change, c -> to.get());
+        return checked.moved(change, to);
     }
 
     public Optional<Because> checkedOnce(Dose dose, Function<Dose, Optional<Because>> check) {
-        return (attendance.newcomer() ? checked.newcomers : checked.others).computeIfAbsent(dose, check);
+        return checked.dose(attendance.newcomer(), dose, check);
     }
 
     /** What stands against blocks, whatever the angle: several angles come with the same ones. */
     public Optional<Finding> blocksOnce(List<BlockDraft> blocks, Supplier<Optional<Finding>> check) {
-        return (attendance.newcomer() ? checked.newcomersBlocks : checked.othersBlocks)
-                .computeIfAbsent(blocks, b -> check.get());
+        return checked.blocks(attendance.newcomer(), blocks, check);
     }
 
     Worst worst() {
@@ -186,7 +214,12 @@ public final class Situation {
     }
 
     public Method method() {
-        return state.method();
+        var known = method;
+        if (known == null) {
+            known = state.method();
+            method = known;
+        }
+        return known;
     }
 
     /** Whether nothing is done on this side. */

@@ -51,10 +51,11 @@ public final class Backtest {
 
     public static Result of(LineState start, List<Event> events, Moment now, Policy one, Policy other) {
         var run = new Run(now.zone(), one, other);
+        var trained = start.plan().trained();
         var state = start;
         for (var event : LineState.inOrder(LineState.upTo(events, now.instant()))) {
             if (event instanceof Event.SessionHeld held && !state.sessions().isEmpty()) {
-                for (var side : start.plan().trained()) {
+                for (var side : trained) {
                     run.compare(state, side, held.session().startedAt());
                 }
             } else if (event instanceof Event.DoseDecided decided) {
@@ -63,7 +64,7 @@ public final class Backtest {
             }
             state = state.step(event, one.noise());
         }
-        for (var side : start.plan().trained()) {
+        for (var side : trained) {
             run.compare(state, side, now.instant());
         }
         return new Result(run.states, run.found);

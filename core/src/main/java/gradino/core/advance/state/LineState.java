@@ -110,6 +110,21 @@ public record LineState(
         return state;
     }
 
+    /** A line now, and as it was known at an earlier moment. */
+    public record NowAndThen(LineState now, LineState then) {}
+
+    /** Both of {@link #fold} at two moments; what has come to be known since is mostly the end of it, and folded once. */
+    public static NowAndThen fold(LineState start, List<Event> events, NoiseRules noise, Instant now, Instant then) {
+        var known = events.stream().filter(e -> !e.recordedAt().isAfter(then)).toList();
+        var before = inOrder(upTo(known, then));
+        var all = inOrder(upTo(events, now));
+        var earlier = fold(start, before, noise);
+        int n = before.size();
+        var isBeginning = n <= all.size() && before.equals(all.subList(0, n));
+        var newest = isBeginning ? fold(earlier, all.subList(n, all.size()), noise) : fold(start, all, noise);
+        return new NowAndThen(newest.withLater(events.size() - all.size()), earlier.withLater(known.size() - n));
+    }
+
     /**
      * The state after one more event.
      *
@@ -235,12 +250,12 @@ public record LineState(
     }
 
     private LineState held(Event.SessionHeld held) {
-        var all = new ArrayList<SessionFacts>(sessions.size() + 1);
-        all.addAll(sessions);
-        var before = sessions.isEmpty() ? null : sessions.get(sessions.size() - 1);
-        all.add(SessionFacts.of(held.session(), held.recordedAt(), before, sides));
+        int n = sessions.size();
+        // Copied once and no more: a fold goes through thousands of them.
+        var all = sessions.toArray(new SessionFacts[n + 1]);
+        all[n] = SessionFacts.of(held.session(), held.recordedAt(), n == 0 ? null : all[n - 1], sides);
         var sign = held.session().stopSign();
-        var next = new LineState(plan, grid, client, sides, all, stops, pauses, methodSince, later, own);
+        var next = new LineState(plan, grid, client, sides, List.of(all), stops, pauses, methodSince, later, own);
         return sign == null
                 ? next
                 : next.stopped(
@@ -249,15 +264,15 @@ public record LineState(
 
     private LineState answered(Event.MorningAnswered answered) {
         var morning = new SessionFacts.Morning(answered.settled(), answered.soreness(), answered.recordedAt());
-        var all = new ArrayList<>(sessions);
+        var all = sessions.toArray(new SessionFacts[0]);
         // The newest is asked about most often: look from the end.
-        for (int i = all.size() - 1; i >= 0; i--) {
-            if (all.get(i).id().equals(answered.sessionId())) {
-                all.set(i, all.get(i).with(morning));
+        for (int i = all.length - 1; i >= 0; i--) {
+            if (all[i].id().equals(answered.sessionId())) {
+                all[i] = all[i].with(morning);
                 break;
             }
         }
-        return new LineState(plan, grid, client, sides, all, stops, pauses, methodSince, later, own);
+        return new LineState(plan, grid, client, sides, List.of(all), stops, pauses, methodSince, later, own);
     }
 
     private LineState stopped(StopFact stop) {

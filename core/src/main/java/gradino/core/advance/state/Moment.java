@@ -7,7 +7,25 @@ import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 
 /** Now, as an argument: an instant and the zone whose days count. */
-public record Moment(Instant instant, ZoneId zone) {
+public final class Moment {
+    private final Instant instant;
+    private final ZoneId zone;
+    /** Asked for with every session that is looked at. */
+    private final LocalDate today;
+
+    public Moment(Instant instant, ZoneId zone) {
+        this.instant = instant;
+        this.zone = zone;
+        this.today = LocalDate.ofInstant(instant, zone);
+    }
+
+    public Instant instant() {
+        return instant;
+    }
+
+    public ZoneId zone() {
+        return zone;
+    }
 
     public LocalDate day(Instant of) {
         return LocalDate.ofInstant(of, zone);
@@ -15,7 +33,7 @@ public record Moment(Instant instant, ZoneId zone) {
 
     /** Whole days by the calendar from {@code earlier} to now. */
     public int daysSince(Instant earlier) {
-        return (int) ChronoUnit.DAYS.between(day(earlier), day(instant));
+        return (int) ChronoUnit.DAYS.between(day(earlier), today);
     }
 
     public double hoursSince(Instant earlier) {

@@ -57,9 +57,14 @@ public final class RungSessions {
 
     /** Whether a coach saw one of the sessions that a step would rest on. */
     public boolean isObserved() {
-        return lastRuns().stream()
-                .flatMap(List::stream)
-                .anyMatch(x -> x.observer().isCoach());
+        for (var run : lastRuns()) {
+            for (var session : run) {
+                if (session.observer().isCoach()) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 
     public boolean has(SessionFacts session) {

@@ -130,7 +130,7 @@ public record SideFacts(
 
         /** Once a set, at its press: by the gauge, else by its rating; without either the effort is unknown. */
         private void rate(BlockRecord block) {
-            if (measured.stream().anyMatch(e -> e.blockId().equals(block.blockId()))) {
+            if (isMeasured(block)) {
                 return;
             }
             var rating = block.effortRating();
@@ -142,6 +142,11 @@ public record SideFacts(
                         effortOff,
                         Math.abs(rating.value() - askedOf(block.blockId()).tenths()));
             }
+        }
+
+        private boolean isMeasured(BlockRecord block) {
+            return !measured.isEmpty()
+                    && measured.stream().anyMatch(e -> e.blockId().equals(block.blockId()));
         }
 
         private EffortPercent askedOf(BlockId blockId) {

@@ -17,6 +17,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
@@ -104,10 +105,11 @@ public class DecisionRepository {
     /** Of each line the decisions in force. */
     Map<String, List<DoseDecided>> inForce(Collection<String> lineIds) {
         var decided = new HashMap<String, List<DoseDecided>>();
+        var doses = json.reader(Dose.class);
         sql.list(
                 IN_FORCE,
                 row -> decided.computeIfAbsent(row.getString("line_id"), id -> new ArrayList<>())
-                        .add(decided(row)),
+                        .add(decided(row, doses)),
                 lineIds);
         return decided;
     }
@@ -125,7 +127,7 @@ public class DecisionRepository {
         return row.wasNull() ? null : Instant.ofEpochMilli(at);
     }
 
-    private DoseDecided decided(ResultSet row) throws SQLException {
+    private static DoseDecided decided(ResultSet row, Function<String, Dose> doses) throws SQLException {
         var lever = row.getString("lever");
         return new DoseDecided(
                 row.getString("id"),
@@ -133,8 +135,8 @@ public class DecisionRepository {
                 Answer.valueOf(row.getString("answer")),
                 Verdict.valueOf(row.getString("proposed")),
                 lever == null ? null : LeverId.valueOf(lever),
-                json.read(row.getString("dose_before"), Dose.class),
-                json.read(row.getString("dose_after"), Dose.class),
+                doses.apply(row.getString("dose_before")),
+                doses.apply(row.getString("dose_after")),
                 Sql.instant(row, "happened_at"),
                 Sql.instant(row, "recorded_at"));
     }
@@ -142,7 +144,7 @@ public class DecisionRepository {
     private StoredDecision decision(ResultSet row) throws SQLException {
         return new StoredDecision(
                 row.getString("line_id"),
-                decided(row),
+                decided(row, text -> json.read(text, Dose.class)),
                 row.getString("reason"),
                 row.getString("proposal"),
                 row.getString("inputs"),

@@ -42,12 +42,6 @@ public record Inputs(
         return Advance.propose(state(policy), side, policy, moment());
     }
 
-    /** What was known at an earlier moment. */
-    Inputs knownAt(Instant then) {
-        var known = events.stream().filter(e -> !e.recordedAt().isAfter(then)).toList();
-        return new Inputs(plan, grid, client, known, then, zone, own);
-    }
-
     public Moment moment() {
         return new Moment(at, ZoneId.of(zone));
     }

@@ -2,7 +2,9 @@ package gradino.server.advance.line;
 
 import gradino.core.advance.Advance;
 import gradino.core.advance.Proposal;
+import gradino.core.advance.gate.Situation;
 import gradino.core.advance.look.ReasonChange;
+import gradino.core.advance.state.ClientFacts;
 import gradino.core.advance.state.Event;
 import gradino.core.advance.state.LineState;
 import gradino.core.advance.state.Moment;
@@ -23,6 +25,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 
 /** Lines as they are known at a moment, judged by one policy. What is wrong with a line is thrown when it is asked for. */
 public final class Known implements LineHistory.Look {
@@ -47,6 +50,7 @@ public final class Known implements LineHistory.Look {
      * @param stamp of its client then
      * @param recorded when each fact was recorded, rising
      * @param knownLastWeek how many of them the older state knows
+     * @param checks of the newer state's doses
      */
     record Folded(
             long stamp,
@@ -54,19 +58,22 @@ public final class Known implements LineHistory.Look {
             LineState now,
             LineState lastWeek,
             List<Instant> recorded,
-            int knownLastWeek) {
+            int knownLastWeek,
+            Checks checks) {
 
         static Folded of(Inputs inputs, long stamp, Policy policy) {
             var weekAgo = inputs.at().minus(WEEK);
             var recorded =
                     inputs.events().stream().map(Event::recordedAt).sorted().toList();
+            var states = LineState.fold(inputs.start(), inputs.events(), policy.noise(), inputs.at(), weekAgo);
             return new Folded(
                     stamp,
                     policy.noise(),
-                    inputs.state(policy),
-                    inputs.knownAt(weekAgo).state(policy),
+                    states.now(),
+                    states.then(),
                     recorded,
-                    upTo(recorded, weekAgo));
+                    upTo(recorded, weekAgo),
+                    new Checks());
         }
 
         int sessions() {
@@ -93,6 +100,24 @@ public final class Known implements LineHistory.Look {
                 }
             }
             return low;
+        }
+    }
+
+    /** What was found of a line's doses; it holds for the same facts of the client only. */
+    static final class Checks {
+        private @Nullable ClientFacts client;
+        private Sided<Situation.Checked> checked = fresh();
+
+        private static Sided<Situation.Checked> fresh() {
+            return Sided.of(side -> new Situation.Checked());
+        }
+
+        synchronized Sided<Situation.Checked> of(ClientFacts facts) {
+            if (!facts.equals(client)) {
+                client = facts;
+                checked = fresh();
+            }
+            return checked;
         }
     }
 
@@ -124,7 +149,9 @@ public final class Known implements LineHistory.Look {
     }
 
     public Proposal proposal(Line line, Side side) {
-        return Advance.propose(state(line), side, policy, moment);
+        var state = state(line);
+        var checked = folded(line).checks().of(state.client());
+        return Advance.propose(state, side, policy, moment, checked.on(side));
     }
 
     /** How the reasons differ from those of a week ago, by what was known then. */

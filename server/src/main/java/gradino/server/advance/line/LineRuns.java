@@ -18,6 +18,7 @@ import gradino.server.prescribe.program.Line;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -40,16 +41,27 @@ class LineRuns {
     /** All runs of some lines with what was logged of them. */
     Read read(Collection<String> lineIds) {
         return new Read(
-                runs.ofLines(lineIds),
+                byLine(runs.ofLines(lineIds)),
                 records.blocksOfLines(lineIds).stream().collect(Collectors.groupingBy(StoredBlock::runId)),
                 records.closedOfLines(lineIds).stream().collect(Collectors.toMap(Closed::runId, c -> c)),
                 traces.judged(lineIds).stream().collect(Collectors.groupingBy(Judged::runId)),
                 records.mornings(lineIds));
     }
 
-    /** As read; by run, but for the runs themselves and the mornings. */
+    private static Map<String, List<Run>> byLine(List<Run> runs) {
+        var found = new HashMap<String, List<Run>>();
+        for (var run : runs) {
+            run.draft()
+                    .lines()
+                    .forEach(line -> found.computeIfAbsent(line.id(), id -> new ArrayList<>())
+                            .add(run));
+        }
+        return found;
+    }
+
+    /** As read: the runs by line, mornings as they came, everything else by run. */
     record Read(
-            List<Run> runs,
+            Map<String, List<Run>> runs,
             Map<String, List<StoredBlock>> blocks,
             Map<String, Closed> closes,
             Map<String, List<Judged>> heard,
@@ -61,7 +73,7 @@ class LineRuns {
         }
 
         private Stream<Run> of(Line line) {
-            return runs.stream().filter(r -> r.number(line.id()) > 0);
+            return runs.getOrDefault(line.id(), List.of()).stream();
         }
 
         /** Answers after a line's runs; a later one for the same run corrects an earlier one. */

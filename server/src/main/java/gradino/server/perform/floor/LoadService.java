@@ -1,7 +1,9 @@
 package gradino.server.perform.floor;
 
 import gradino.core.perform.WeekLoad;
+import gradino.server.perform.force.ForceService;
 import gradino.server.perform.record.RecordRepository;
+import gradino.server.perform.record.RecordRepository.Closed;
 import gradino.server.platform.StudioClock;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -19,12 +21,12 @@ class LoadService {
     private static final int DAYS = 7;
 
     private final RecordRepository records;
-    private final RunService service;
+    private final ForceService forces;
     private final Clock clock;
 
-    LoadService(RecordRepository records, RunService service, Clock clock) {
+    LoadService(RecordRepository records, ForceService forces, Clock clock) {
         this.records = records;
-        this.service = service;
+        this.forces = forces;
         this.clock = clock;
     }
 
@@ -42,9 +44,14 @@ class LoadService {
         var first = today.minusDays((long) WEEKS * DAYS - 1);
         Map<LocalDate, Double> points = new HashMap<>();
         int unrated = 0;
-        for (var closed :
-                records.closedSince(clientId, first.atStartOfDay(now.zone()).toInstant())) {
-            var load = service.summary(closed.runId()).load();
+        var closes =
+                records.closedSince(clientId, first.atStartOfDay(now.zone()).toInstant());
+        var runIds = closes.stream().map(Closed::runId).toList();
+        var blocks = records.blocks(runIds);
+        var references = forces.referenceSeconds(runIds);
+        for (var closed : closes) {
+            var done = RecordRepository.latest(blocks.getOrDefault(closed.runId(), List.of()));
+            var load = Summary.load(done, closed, references.getOrDefault(closed.runId(), 0.0));
             if (load == null) {
                 unrated++;
             } else {

@@ -263,7 +263,7 @@ public class RunService {
                 RecordRepository.latest(blocks),
                 closed.orElse(null),
                 records.lastMorning(runId).orElse(null),
-                forces.referenceSeconds(runId));
+                forces.referenceSeconds(List.of(runId)).getOrDefault(runId, 0.0));
     }
 
     /** A client's runs, newest first. */

@@ -47,8 +47,10 @@ public record Summary(
     /** One kind of work, planned against done, for both sides. */
     public record WorkRow(BlockKind kind, Sided<Double> planned, Sided<Double> done) {}
 
-    /** @param blocks the last record of each, those that were not done included */
-    /** @param referenceSeconds what its reference contractions took, with their rests */
+    /**
+     * @param blocks the last record of each, those that were not done included
+     * @param referenceSeconds what its reference contractions took, with their rests
+     */
     static Summary of(
             List<BlockRecord> blocks, @Nullable Closed closed, @Nullable Morning morning, double referenceSeconds) {
         return new Summary(
@@ -59,7 +61,8 @@ public record Summary(
                 load(blocks, closed, referenceSeconds));
     }
 
-    private static @Nullable Load load(List<BlockRecord> blocks, @Nullable Closed closed, double referenceSeconds) {
+    /** @param blocks the last record of each */
+    static @Nullable Load load(List<BlockRecord> blocks, @Nullable Closed closed, double referenceSeconds) {
         if (closed == null || closed.rating() == null) {
             return null;
         }

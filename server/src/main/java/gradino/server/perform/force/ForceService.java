@@ -24,8 +24,12 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -169,11 +173,16 @@ public class ForceService {
 
     /** From the first try of each to its last: the rests belong to it. */
     @Transactional(readOnly = true)
-    public double referenceSeconds(String runId) {
-        return traces.referencesOf(runId).stream()
-                .map(r -> r.tries().millis())
-                .mapToDouble(m -> (m.get(m.size() - 1) - m.get(0)) / 1000.0)
-                .sum();
+    public Map<String, Double> referenceSeconds(Collection<String> runIds) {
+        return traces.references(runIds).stream()
+                .filter(r -> r.runId() != null)
+                .collect(Collectors.groupingBy(
+                        r -> Objects.requireNonNull(r.runId()), Collectors.summingDouble(ForceService::seconds)));
+    }
+
+    private static double seconds(StoredReference reference) {
+        var millis = reference.tries().millis();
+        return (millis.get(millis.size() - 1) - millis.get(0)) / 1000.0;
     }
 
     private static List<ForceTrace> traces(List<Samples> tries) {

@@ -188,12 +188,12 @@ public class TraceRepository {
                 direction);
     }
 
-    public List<StoredReference> referencesOf(String runId) {
+    List<StoredReference> references(Collection<String> runIds) {
         return sql.list(
-                "SELECT " + REFERENCE_CONTRACTION_COLUMNS
-                        + " FROM reference_contraction WHERE run_id = ? ORDER BY rowid",
+                "SELECT " + REFERENCE_CONTRACTION_COLUMNS + " FROM reference_contraction WHERE run_id" + Sql.AMONG
+                        + "ORDER BY rowid",
                 TraceRepository::reference,
-                runId);
+                runIds);
     }
 
     public List<StoredReference> allReferences() {

@@ -101,11 +101,25 @@ public class RecordRepository implements Flags {
                 runId);
     }
 
+    /** Of several runs, by their ids. */
+    public Map<String, List<StoredBlock>> blocks(Collection<String> runIds) {
+        return sql
+                .list(
+                        "SELECT " + SESSION_BLOCK_COLUMNS + " FROM run_block WHERE run_id" + Sql.AMONG
+                                + "ORDER BY run_id, seq",
+                        this::block,
+                        runIds)
+                .stream()
+                .collect(Collectors.groupingBy(StoredBlock::runId));
+    }
+
     public List<StoredBlock> blocksOfLines(Collection<String> lineIds) {
+        // The same few names in every run.
+        var ids = new HashMap<String, BlockId>();
         return sql.list(
                 "SELECT " + SESSION_BLOCK_COLUMNS + " FROM run_block WHERE run_id IN " + OF_LINES
                         + " ORDER BY run_id, seq",
-                this::block,
+                row -> block(row, ids.computeIfAbsent(row.getString("block_id"), BlockId::parse)),
                 lineIds);
     }
 
@@ -296,11 +310,15 @@ public class RecordRepository implements Flags {
     }
 
     private StoredBlock block(ResultSet row) throws SQLException {
+        return block(row, BlockId.parse(row.getString("block_id")));
+    }
+
+    private StoredBlock block(ResultSet row, BlockId id) throws SQLException {
         var rating = Sql.integer(row, "effort_rating");
         var faults = row.getString("faults");
         var pains = row.getString("pains");
         var block = new BlockRecord(
-                BlockId.parse(row.getString("block_id")),
+                id,
                 Side.valueOf(row.getString("side")),
                 BlockKind.valueOf(row.getString("kind")),
                 phases(row.getString("phases")),

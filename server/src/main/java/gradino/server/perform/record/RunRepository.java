@@ -159,9 +159,10 @@ public class RunRepository implements ClientOwned {
 
     /** Every run with any of some lines in it, in the order of time. */
     public List<Run> ofLines(Collection<String> lineIds) {
+        var drafts = json.reader(SessionDraft.class);
         return sql.list(
                 "SELECT " + COLUMNS + " FROM run r WHERE r.id IN " + OF_LINES + " ORDER BY r.happened_at, r.id",
-                this::run,
+                row -> run(row, drafts.apply(row.getString("draft"))),
                 lineIds);
     }
 
@@ -199,12 +200,16 @@ public class RunRepository implements ClientOwned {
     }
 
     private Run run(ResultSet row) throws SQLException {
+        return run(row, json.read(row.getString("draft"), SessionDraft.class));
+    }
+
+    private static Run run(ResultSet row, SessionDraft draft) throws SQLException {
         return new Run(
                 row.getString("id"),
                 row.getString("client_id"),
                 row.getString("session_id"),
                 row.getString("name"),
-                json.read(row.getString("draft"), SessionDraft.class),
+                draft,
                 Sql.instant(row, "happened_at"),
                 Sql.instant(row, "recorded_at"));
     }
