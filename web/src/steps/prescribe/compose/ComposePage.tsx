@@ -12,12 +12,12 @@ export function ComposePage() {
   return (
     <>
       <ClientHead clientId={clientId} tread="prescribe" />
-      {sessionId ? <Composed key={sessionId} clientId={clientId} id={sessionId} /> : <Fresh clientId={clientId} />}
+      {sessionId ? <Saved key={sessionId} clientId={clientId} id={sessionId} /> : <Fresh clientId={clientId} />}
     </>
   );
 }
 
-function Composed({ clientId, id }: { clientId: string; id: string }) {
+function Saved({ clientId, id }: { clientId: string; id: string }) {
   const kept = useQuery({
     queryKey: ['session', clientId, id],
     staleTime: Infinity,

@@ -7,7 +7,7 @@ import java.util.List;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** A composed session for tests with one of every kind of block on both sides, invented. */
+/** A session for tests with one of every kind of block on both sides, invented. */
 public final class AnySession {
     private static final List<String> FORMS = List.of(
             "CONTROLLED_ROTATION",

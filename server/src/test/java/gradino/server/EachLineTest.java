@@ -23,7 +23,7 @@ public class EachLineTest {
     public void start() {
         server = TestServer.empty();
         scene = new Scene(server).client().measured(36, 30).prescribed().cleanSession("s1");
-        scene.composed(scene.composedLine("hip-flexion", "supine-strap-raise", "contract-relax-linger"));
+        scene.eveningOf(scene.suggestedLine("hip-flexion", "supine-strap-raise", "contract-relax-linger"));
         scene.cleanRun("r1");
     }
 
@@ -66,7 +66,7 @@ public class EachLineTest {
         for (var path : List.of("/day", "/lines", "/sessions", "/ranges", "/score/suggestion")) {
             fine(CLIENT + path);
         }
-        scene.composedLine("hip-internal-rotation", "prone-knee-bent", "hands-off");
+        scene.suggestedLine("hip-internal-rotation", "prone-knee-bent", "hands-off");
         scene.cleanRun("r2");
     }
 
@@ -87,11 +87,11 @@ public class EachLineTest {
     /** Away for weeks, one side only, by a method that has no supported hold. */
     @Test
     public void aLineOfOneSideIsJudgedAfterALongGap() {
-        var line = (ObjectNode) scene.composedLine("hip-flexion", "supine-strap-raise", "light-breath");
+        var line = (ObjectNode) scene.suggestedLine("hip-flexion", "supine-strap-raise", "light-breath");
         line.put("sides", "LEFT");
         line.putArray("right");
         line.put("unequalReason", "the right one rests");
-        scene.composed(line);
+        scene.eveningOf(line);
         scene.cleanRun("r2");
         server.clock.move(Duration.ofDays(60));
         assertThat(server.me().signIn("hollis", TestServer.PASSWORD).status()).isEqualTo(200);

@@ -98,7 +98,7 @@ public class ExchangeTest {
     }
 
     @Test(dependsOnMethods = "anImportedHistoryIsTheLivedOne")
-    public void composedSessionsAndOwnMethodsTravelAndKeepTheRestrictions() throws IOException {
+    public void sessionsAndOwnMethodsTravelAndKeepTheRestrictions() throws IOException {
         assertThat(copy.get(ROWER + "/sessions/m").body().path("name").asString())
                 .isEqualTo("Tuesdays");
         assertThat(copy.get("/api/methods")

@@ -65,7 +65,7 @@ public class HomeTest {
     @Test
     public void everySessionOfTheClientIsThere() {
         var scene = new Scene(server);
-        scene.composed(scene.composedLine("hip-internal-rotation", "prone-knee-bent", "contract-relax-linger"));
+        scene.eveningOf(scene.suggestedLine("hip-internal-rotation", "prone-knee-bent", "contract-relax-linger"));
         var plan = home().get("/api/home/plan").body();
         assertThat(plan.path("sessions").valueStream().map(s -> s.path("name").asString()))
                 .containsExactly("Evening", "Daily");

@@ -117,8 +117,8 @@ public class KeptLinesTest {
             after("a line that was edited", true, (server, scene) -> {
                 fine(scene.keep(Scene.with(scene.line(), "GRADED_SET", "sets", 3)));
             }),
-            after("a composed session", true, (server, scene) -> AnySession.everyBlock(server.me(), "all")),
-            after("a run of a composed session", true, (server, scene) -> {
+            after("a session of every block", true, (server, scene) -> AnySession.everyBlock(server.me(), "all")),
+            after("a run of a session of every block", true, (server, scene) -> {
                 AnySession.everyBlock(server.me(), "all");
                 var path = "/api/clients/" + Scene.CLIENT + "/sessions/all/runs";
                 scene.doAll(fine(server.post(path, "{\"id\":\"run\"}")).body());

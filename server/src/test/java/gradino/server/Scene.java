@@ -24,7 +24,7 @@ public final class Scene {
     /** Path of the session that {@link #LINE} stands in. */
     public static final String DAILY = "/api/clients/" + CLIENT + "/sessions/daily";
 
-    private static final String COMPOSED = """
+    private static final String SESSION = """
             {"name":"%s","draft":{"warmUp":[],"stations":[{"lines":[%s],"rounds":1,"restSeconds":0,"oneSetUp":false}]}}
             """;
     private static final String RESTRICTION = """
@@ -99,7 +99,7 @@ public final class Scene {
 
     /** {@link #LINE} by the house method, as the client may begin with it. */
     public ObjectNode suggestion() {
-        return composedLine("hip-internal-rotation", "prone-knee-bent", "ramp-both-ways", LINE);
+        return suggestedLine("hip-internal-rotation", "prone-knee-bent", "ramp-both-ways", LINE);
     }
 
     public Scene prescribed() {
@@ -115,7 +115,7 @@ public final class Scene {
 
     /** Keeps a session of {@link #LINE} alone, called Daily. */
     public TestServer.Answer keep(JsonNode line) {
-        return server.put(DAILY, COMPOSED.formatted("Daily", line));
+        return server.put(DAILY, SESSION.formatted("Daily", line));
     }
 
     /** A number in every block of a kind, on both sides. */
@@ -225,11 +225,11 @@ public final class Scene {
     }
 
     /** A line of a session as the client may begin with it. */
-    public JsonNode composedLine(String motion, String position, String method) {
-        return composedLine(motion, position, method, "l1");
+    public JsonNode suggestedLine(String motion, String position, String method) {
+        return suggestedLine(motion, position, method, "l1");
     }
 
-    public ObjectNode composedLine(String motion, String position, String method, String id) {
+    public ObjectNode suggestedLine(String motion, String position, String method, String id) {
         var answer = server.get("/api/clients/%s/score/line?motion=%s&position=%s&id=%s&method=%s"
                 .formatted(CLIENT, motion, position, id, method));
         assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
@@ -237,8 +237,8 @@ public final class Scene {
     }
 
     /** Keeps a session of one line, called Evening. */
-    public Scene composed(JsonNode line) {
-        var kept = server.put(EVENING, COMPOSED.formatted("Evening", line));
+    public Scene eveningOf(JsonNode line) {
+        var kept = server.put(EVENING, SESSION.formatted("Evening", line));
         assertThat(kept.status()).as(kept.body().toString()).isEqualTo(200);
         return this;
     }

@@ -110,7 +110,7 @@ public class StageMoveTest {
     public void aLineOfASessionGoesOnWithinItAndComesBackAsItWas() {
         grade("prone-knee-bent");
         var path = Scene.EVENING;
-        var line = scene.composedLine("hip-internal-rotation", "prone-knee-bent", "stage-ladder");
+        var line = scene.suggestedLine("hip-internal-rotation", "prone-knee-bent", "stage-ladder");
         for (var side : new String[] {"left", "right"}) {
             for (var block : line.path(side)) {
                 var numbers = (ObjectNode) block.path("numbers");
@@ -121,7 +121,7 @@ public class StageMoveTest {
                 }
             }
         }
-        scene.composed(line);
+        scene.eveningOf(line);
         var before =
                 server.get(path).body().at("/draft/stations/0/lines/0/left").toString();
         scene.cleanRun("e1");

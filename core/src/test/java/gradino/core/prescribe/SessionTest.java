@@ -224,7 +224,7 @@ public class SessionTest {
                 .containsExactly("second-side-missing");
     }
 
-    /** Every way in which a composed line can break a restriction. */
+    /** Every way in which a line can break a restriction. */
     @DataProvider
     public Object[][] restrictions() {
         return new Object[][] {

@@ -21,12 +21,12 @@ import java.util.List;
 import java.util.Random;
 import org.springframework.stereotype.Component;
 
-/** The invented waller has a composed session, as it was suggested for him, and has run it for some weeks. */
+/** The invented waller has a session, as it was suggested for him, and has run it for some weeks. */
 @Component
 class DemoSessions {
     private static final String CLIENT = "demo-waller";
     private static final String SESSION = CLIENT + "-session";
-    private static final int COMPOSED_DAYS_AGO = 22;
+    private static final int SAVED_DAYS_AGO = 22;
     private static final List<Integer> RUN_DAYS_AGO = List.of(20, 17, 13, 10, 6, 3);
 
     private static final long SEED = 12;
@@ -58,7 +58,7 @@ class DemoSessions {
 
     void tell(Moment now) {
         var draft = suggestions.suggest(CLIENT).draft();
-        var at = DemoTeller.at(now, COMPOSED_DAYS_AGO, 12);
+        var at = DemoTeller.at(now, SAVED_DAYS_AGO, 12);
         for (var line : draft.lines()) {
             program.open(CLIENT, line.id(), Plan.of(line), null, at);
         }

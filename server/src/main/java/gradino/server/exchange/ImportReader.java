@@ -86,7 +86,7 @@ final class ImportReader {
         return record.size() == expected;
     }
 
-    /** The same id with other cells cannot both be right; a plan, a method and a composed session have a row a version, told by its time. */
+    /** The same id with other cells cannot both be right; a plan, a method and a session have a row a version, told by its time. */
     private static boolean isNotTwice(CsvTable<?> table, CsvRow row, @Nullable CSVRecord before, CSVRecord record) {
         if (before == null || record.get(0).isEmpty() || VERSIONED.contains(table)) {
             return true;

@@ -56,7 +56,7 @@ public class DecisionsBrowserTest {
 
     @Test
     public void aLineOfASessionIsChangedBlockByBlock() {
-        scene.composed(scene.composedLine("hip-internal-rotation", "prone-knee-bent", "contract-relax-linger"))
+        scene.eveningOf(scene.suggestedLine("hip-internal-rotation", "prone-knee-bent", "contract-relax-linger"))
                 .cleanRun("r1")
                 .cleanRun("r2");
         page.navigate(server.url("/clients/" + Scene.CLIENT + "/advance"));

@@ -136,7 +136,7 @@ public class WholeLoopBrowserTest {
     }
 
     @Test(dependsOnMethods = "aFortyMinuteProtocolIsRightInEveryPhaseCountAndSide")
-    public void aComposedSessionOfEveryKindOfBlockIsToo() {
+    public void aSessionOfEveryKindOfBlockIsToo() {
         AnySession.everyBlock(server.me(), "all");
         var opened = server.post("/api/clients/" + Scene.CLIENT + "/sessions/all/runs", "{\"id\":\"every\"}");
         Assertions.assertThat(opened.status()).as(opened.body().toString()).isEqualTo(200);

@@ -10,7 +10,7 @@ import gradino.core.prescribe.method.BlockNumbers.Place;
 import gradino.core.prescribe.method.MethodBlock;
 import java.util.List;
 
-/** One step of a number inside a composed line's blocks, to the method's most. */
+/** One step of a number inside a line's blocks, to the method's most. */
 final class BlockLever implements Lever {
     private final String word;
     private final List<LadderStep> steps;

@@ -13,7 +13,7 @@ import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a word of a method's ladder moves in a composed line, from {@code ladder-steps.csv}: a word may name several numbers, the
+ * What a word of a method's ladder moves in a line, from {@code ladder-steps.csv}: a word may name several numbers, the
  * first that has room is moved.
  *
  * @param usualStep what one step adds where the policy says nothing of it

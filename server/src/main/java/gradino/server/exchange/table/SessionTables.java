@@ -12,7 +12,7 @@ import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
-/** The studio's own methods and composed sessions, each saving a row. */
+/** The studio's own methods and sessions, each saving a row. */
 public final class SessionTables {
     private SessionTables() {}
 

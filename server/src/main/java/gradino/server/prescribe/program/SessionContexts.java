@@ -23,7 +23,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
-/** Gathers what a client's composed session is held against. */
+/** Gathers what a client's session is held against. */
 @Component
 public class SessionContexts {
     private final Program program;

@@ -9,8 +9,8 @@ import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 
-/** A composed session on the floor: opened with what was composed that day, logged block by block, closed whole. */
-public class ComposedRunTest {
+/** A session on the floor: opened with what was prescribed that day, logged block by block, closed whole. */
+public class SessionRunTest {
     private static final String CLIENT = "/api/clients/" + Scene.CLIENT;
     private TestServer server;
     private Scene scene;
@@ -93,7 +93,7 @@ public class ComposedRunTest {
     }
 
     @Test
-    public void anOpenRunIsGoneOnWithAndKeepsWhatWasComposedThatDay() {
+    public void anOpenRunIsGoneOnWithAndKeepsWhatWasPrescribedThatDay() {
         var before = open("r1").body();
         AnySession.everyBlock(server.me(), "all", "\"seconds\":60", "\"seconds\":30");
         assertThat(open("r2").body().path("id").asString()).isEqualTo("r1");
@@ -129,7 +129,7 @@ public class ComposedRunTest {
     }
 
     @Test
-    public void whatIsRestrictedSinceItWasComposedIsNotOpened() {
+    public void whatIsRestrictedSinceIsNotOpened() {
         assertThat(scene.restrict("later", "EFFORT_CAP", 20).status()).isLessThan(300);
         assertThat(open("r1").codes()).contains("effort-cap");
         assertThat(server.get(CLIENT + "/runs").body().size()).isZero();

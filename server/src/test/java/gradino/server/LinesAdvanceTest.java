@@ -10,8 +10,8 @@ import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** A line of a composed session is advanced like any other: what was composed, run, proposed, decided and run anew. */
-public class ComposedAdvanceTest {
+/** A line of any method is advanced like any other: what was prescribed, run, proposed, decided and run anew. */
+public class LinesAdvanceTest {
     private static final String CLIENT = "/api/clients/" + Scene.CLIENT;
     private static final String SESSION = Scene.EVENING;
     private TestServer server;
@@ -21,7 +21,7 @@ public class ComposedAdvanceTest {
     public void start() {
         server = TestServer.empty();
         scene = new Scene(server).client().measured(36, 30);
-        scene.composed(scene.composedLine("hip-internal-rotation", "prone-knee-bent", "contract-relax-linger"));
+        scene.eveningOf(scene.suggestedLine("hip-internal-rotation", "prone-knee-bent", "contract-relax-linger"));
     }
 
     @AfterMethod(alwaysRun = true)
@@ -124,14 +124,14 @@ public class ComposedAdvanceTest {
         var line = (ObjectNode) server.get(SESSION).body().at("/draft/stations/0/lines/0");
         ((ObjectNode) line.at("/left/0/numbers")).put("cycles", 5);
         line.put("unequalReason", "the left is behind");
-        scene.composed(line);
+        scene.eveningOf(line);
         var kept = server.get("/api/lines/" + lineId() + "/decisions").body();
         assertThat(kept.at("/0/answer").asString()).isEqualTo("EDITED");
         assertThat(kept.at("/0/changes/0/what").asString()).isEqualTo("contract–relax, cycles");
-        scene.composed(line.deepCopy().put("id", "l2"));
+        scene.eveningOf(line.deepCopy().put("id", "l2"));
         assertThat(day().path("lines").size()).isEqualTo(1);
         assertThat(day().at("/lines/0/sessionsDone").asInt()).isZero();
-        scene.composed(line);
+        scene.eveningOf(line);
         assertThat(day().at("/lines/0/sessionsDone").asInt()).isEqualTo(1);
     }
 
@@ -199,7 +199,7 @@ public class ComposedAdvanceTest {
     }
 
     @Test
-    public void theArchiveCarriesComposedLinesWithTheirDecisions() {
+    public void theArchiveCarriesLinesWithTheirDecisions() {
         scene.cleanRun("r1");
         scene.cleanRun("r2");
         decide("d1", "LEFT", "ACCEPTED", "");
@@ -236,11 +236,11 @@ public class ComposedAdvanceTest {
         for (int n = 1; n <= 4; n++) {
             scene.cleanSession("s" + n);
         }
-        var line = scene.composedLine("hip-internal-rotation", "prone-knee-bent", "contract-relax-linger");
+        var line = scene.suggestedLine("hip-internal-rotation", "prone-knee-bent", "contract-relax-linger");
         for (var side : new String[] {"left", "right"}) {
             ((ObjectNode) line.at("/" + side + "/1/numbers")).put("seconds", 70);
         }
-        scene.composed(line);
+        scene.eveningOf(line);
         server.clock.move(Duration.ofHours(1));
         scene.cleanRun("r1").cleanRun("r2");
         var evening = day().path("lines")
@@ -254,7 +254,7 @@ public class ComposedAdvanceTest {
 
     @Test
     public void aLineOfTheMiddleIsJudgedOnce() {
-        scene.composed(scene.composedLine("lumbar-flexion", "seated-fold", "light-breath", "mid"));
+        scene.eveningOf(scene.suggestedLine("lumbar-flexion", "seated-fold", "light-breath", "mid"));
         scene.cleanRun("r1");
         scene.cleanRun("r2");
         var proposals = server.get("/api/lines/" + lineId() + "/proposals").body();

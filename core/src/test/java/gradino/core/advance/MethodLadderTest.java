@@ -39,7 +39,7 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** The ladders of lines that are composed of blocks. Orders: the handbook's table of the methods' own ladders (house rule). */
-public final class ComposedLadderTest {
+public final class MethodLadderTest {
     private static final Degrees ANGLE = Degrees.of(30);
     private static final int MOST_STEPS = 40;
 
