@@ -19,6 +19,7 @@ import org.testng.annotations.Test;
 /** A full assessment: twelve motions, both sides, passive and active, three trials each, by key presses alone. */
 public class AssessmentBrowserTest {
     private static final String CLIENT = "/clients/" + Scene.CLIENT;
+    private static final int MOST_PRESSES = 20;
 
     /** Motion, position, an angle that a coach may read there. */
     private static final List<String[]> MOTIONS = List.of(
@@ -150,8 +151,7 @@ public class AssessmentBrowserTest {
         page.navigate(server.url(
                 CLIENT + "/measure/bench?motion=hip-flexion&position=supine-knee-to-chest&instrument=INCLINOMETER"));
         var device = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Inclinometer"));
-        assertThat(device.getByText("steady")).isVisible();
-        browser.button("Hold this reading");
+        hold(device);
         var first = page.locator("input[name=trial-0]");
         assertThat(first).hasValue(Pattern.compile("\\d+(\\.\\d)?"));
         var held = first.inputValue();
@@ -161,9 +161,19 @@ public class AssessmentBrowserTest {
                 .isDisabled();
         assertThat(first).hasValue(held);
         browser.button("Plug it in again");
-        assertThat(device.getByText("steady")).isVisible();
-        browser.button("Hold this reading");
+        hold(device);
         assertThat(page.locator("input[name=trial-1]")).not().hasValue("");
         assertThat(first).hasValue(held);
+    }
+
+    /** The limb comes and goes: what is refused because it moves again is asked for once more, as a coach would. */
+    private void hold(Locator device) {
+        int status = 0;
+        for (int press = 0; press < MOST_PRESSES && status != 200; press++) {
+            assertThat(device.getByRole(AriaRole.STATUS)).containsText("● steady");
+            status = page.waitForResponse(r -> r.url().endsWith("/hold"), () -> browser.button("Hold this reading"))
+                    .status();
+        }
+        Assertions.assertThat(status).isEqualTo(200);
     }
 }
