@@ -3,7 +3,7 @@ package gradino.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gradino.server.RunningServer.Data;
-import gradino.server.account.DemoPassword;
+import gradino.server.account.people.DemoPassword;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.URI;

@@ -1,6 +1,5 @@
 /**
- * Who may sign in and who may see which client. Read {@link gradino.server.account.ClientDoor} first: every request for a
- * client's data passes it. May use platform.
+ * Who may do what, in three rooms: {@code people} (accounts, signing in, whose clients are whose), {@code link} (links for home), {@code door} (what every request passes). A room uses those before it. May use platform.
  */
 @NullMarked
 package gradino.server.account;

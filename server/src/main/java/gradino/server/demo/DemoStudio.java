@@ -1,12 +1,12 @@
 package gradino.server.demo;
 
 import gradino.core.advance.state.Threshold;
-import gradino.server.account.Account;
-import gradino.server.account.AccountMaker;
-import gradino.server.account.AccountMaker.NewAccount;
-import gradino.server.account.AccountService;
-import gradino.server.account.DemoPassword;
-import gradino.server.account.Role;
+import gradino.server.account.people.Account;
+import gradino.server.account.people.AccountMaker;
+import gradino.server.account.people.AccountMaker.NewAccount;
+import gradino.server.account.people.AccountService;
+import gradino.server.account.people.DemoPassword;
+import gradino.server.account.people.Role;
 import gradino.server.advance.line.PolicyService;
 import gradino.server.advance.line.PolicyService.PolicyDraft;
 import gradino.server.intake.ClientRepository;

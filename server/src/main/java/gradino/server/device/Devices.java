@@ -1,6 +1,6 @@
 package gradino.server.device;
 
-import gradino.server.account.SignedIn;
+import gradino.server.account.people.SignedIn;
 import gradino.server.platform.InMemory;
 import gradino.server.platform.Problem;
 import jakarta.annotation.PreDestroy;

@@ -2,7 +2,7 @@ package gradino.server.intake;
 
 import gradino.core.intake.Beighton;
 import gradino.core.intake.Intake;
-import gradino.server.account.ClientOwned;
+import gradino.server.account.people.ClientOwned;
 import gradino.server.intake.Client.Details;
 import gradino.server.intake.Client.Lengths;
 import gradino.server.intake.Client.MotionGoal;

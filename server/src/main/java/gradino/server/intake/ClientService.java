@@ -1,8 +1,8 @@
 package gradino.server.intake;
 
 import gradino.core.because.Finding;
-import gradino.server.account.AccountService;
-import gradino.server.account.SignedIn;
+import gradino.server.account.people.AccountService;
+import gradino.server.account.people.SignedIn;
 import gradino.server.intake.Client.Details;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;

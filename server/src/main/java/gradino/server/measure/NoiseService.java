@@ -5,7 +5,7 @@ import gradino.core.measure.limit.GapLimit;
 import gradino.core.measure.noise.NoiseBook;
 import gradino.core.measure.noise.NoiseRules;
 import gradino.core.quantity.OutOfBoundsException;
-import gradino.server.account.SignedIn;
+import gradino.server.account.people.SignedIn;
 import gradino.server.measure.StudyRepository.House;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;

@@ -10,7 +10,7 @@ import gradino.core.measure.noise.Repeatability.UnusableException;
 import gradino.core.measure.noise.Trials;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.OutOfBoundsException;
-import gradino.server.account.SignedIn;
+import gradino.server.account.people.SignedIn;
 import gradino.server.measure.StudyRepository.Study;
 import gradino.server.measure.StudyRepository.StudyReading;
 import gradino.server.platform.Problem;

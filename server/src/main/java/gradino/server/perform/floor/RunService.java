@@ -11,7 +11,7 @@ import gradino.core.prescribe.block.BlockKind;
 import gradino.core.prescribe.timeline.BlockId;
 import gradino.core.prescribe.timeline.Timeline;
 import gradino.core.quantity.Tenths;
-import gradino.server.account.SignedIn;
+import gradino.server.account.people.SignedIn;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.measure.MeasurementRepository;

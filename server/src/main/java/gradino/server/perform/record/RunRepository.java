@@ -4,7 +4,7 @@ import gradino.core.prescribe.program.SessionDraft;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;
 import gradino.core.prescribe.program.Variants.Variant;
 import gradino.core.prescribe.timeline.Timeline;
-import gradino.server.account.ClientOwned;
+import gradino.server.account.people.ClientOwned;
 import gradino.server.platform.Json;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;

@@ -3,7 +3,7 @@ package gradino.server.prescribe.library;
 import gradino.core.because.Finding;
 import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.method.MethodFile;
-import gradino.server.account.SignedIn;
+import gradino.server.account.people.SignedIn;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.program.SessionRepository;

@@ -1,7 +1,7 @@
 package gradino.server.prescribe.program;
 
 import gradino.core.prescribe.program.Plan;
-import gradino.server.account.ClientOwned;
+import gradino.server.account.people.ClientOwned;
 import gradino.server.platform.Json;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;

@@ -1,4 +1,4 @@
-package gradino.server.account;
+package gradino.server.account.people;
 
 import java.util.Optional;
 

@@ -1,8 +1,8 @@
-package gradino.server.account;
+package gradino.server.account.people;
 
-import gradino.server.account.AccessRepository.Grant;
-import gradino.server.account.AccessRepository.Kind;
-import gradino.server.account.AuditRepository.Entry;
+import gradino.server.account.people.AccessRepository.Grant;
+import gradino.server.account.people.AccessRepository.Kind;
+import gradino.server.account.people.AuditRepository.Entry;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import java.time.Clock;
@@ -100,7 +100,7 @@ public class AccountService {
 
     /** The client behind an id, for whom it is open to. */
     @Transactional(readOnly = true)
-    Optional<String> admitted(Account me, ClientOwned whose, String id) {
+    public Optional<String> admitted(Account me, ClientOwned whose, String id) {
         return whose.clientOf(id).filter(clientId -> maySee(me, clientId));
     }
 

@@ -1,6 +1,9 @@
-package gradino.server.account;
+package gradino.server.account.door;
 
-import gradino.server.account.AuditRepository.Action;
+import gradino.server.account.people.AccountService;
+import gradino.server.account.people.AuditRepository.Action;
+import gradino.server.account.people.ClientOwned;
+import gradino.server.account.people.SignedIn;
 import gradino.server.platform.InMemory;
 import gradino.server.platform.Problem;
 import gradino.server.platform.Reads;

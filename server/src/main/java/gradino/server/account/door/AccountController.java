@@ -1,8 +1,15 @@
-package gradino.server.account;
+package gradino.server.account.door;
 
-import gradino.server.account.AccessRepository.Grant;
-import gradino.server.account.AccountMaker.NewAccount;
-import gradino.server.account.AuditRepository.Entry;
+import gradino.server.account.people.AccessRepository.Grant;
+import gradino.server.account.people.Account;
+import gradino.server.account.people.AccountMaker;
+import gradino.server.account.people.AccountMaker.NewAccount;
+import gradino.server.account.people.AccountService;
+import gradino.server.account.people.AuditRepository.Entry;
+import gradino.server.account.people.DemoPassword;
+import gradino.server.account.people.Role;
+import gradino.server.account.people.SignInService;
+import gradino.server.account.people.SignedIn;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;

@@ -1,4 +1,4 @@
-package gradino.server.account;
+package gradino.server.account.people;
 
 import gradino.core.because.Finding;
 import gradino.server.platform.Problem;
@@ -32,7 +32,7 @@ public class AccountMaker {
     }
 
     /** The first account: an owner. Afterwards nobody becomes one this way. */
-    Account addOwner(NewAccount wanted) {
+    public Account addOwner(NewAccount wanted) {
         return make(wanted, Role.OWNER, true);
     }
 
@@ -52,7 +52,7 @@ public class AccountMaker {
     }
 
     /** Changes one's own password; every device is signed out. */
-    void change(Account me, String old, String wanted) {
+    public void change(Account me, String old, String wanted) {
         if (!encoder.matches(old, accounts.passwordHash(me.id()).orElse(null))) {
             throw Problem.invalid("old", "wrong", "This is not your password now.");
         }
@@ -60,7 +60,7 @@ public class AccountMaker {
     }
 
     /** A forgotten password is replaced by the owner. */
-    void reset(String accountId, String wanted) {
+    public void reset(String accountId, String wanted) {
         accounts.setPassword(accountId, hash(new ArrayList<>(), "password", wanted));
     }
 

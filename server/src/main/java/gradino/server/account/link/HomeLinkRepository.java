@@ -1,5 +1,6 @@
-package gradino.server.account;
+package gradino.server.account.link;
 
+import gradino.server.account.people.HomeGuest;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;
 import java.sql.SQLException;

@@ -1,5 +1,8 @@
-package gradino.server.account;
+package gradino.server.account.door;
 
+import gradino.server.account.link.HomeLinkService;
+import gradino.server.account.people.HomeGuest;
+import gradino.server.account.people.SignInService;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.Cookie;

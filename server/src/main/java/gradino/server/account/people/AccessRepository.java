@@ -1,4 +1,4 @@
-package gradino.server.account;
+package gradino.server.account.people;
 
 import gradino.server.platform.Sql;
 import java.time.Instant;
@@ -9,7 +9,7 @@ import org.springframework.stereotype.Repository;
 
 /** Owns client_access. */
 @Repository
-class AccessRepository {
+public class AccessRepository {
     private final Sql sql;
 
     AccessRepository(Sql sql) {
@@ -24,7 +24,7 @@ class AccessRepository {
     }
 
     /** Who may see a client, and how. */
-    record Grant(String accountId, Kind kind) {}
+    public record Grant(String accountId, Kind kind) {}
 
     void grant(String clientId, String accountId, Kind kind, Instant now) {
         sql.update(

@@ -1,4 +1,4 @@
-package gradino.server.account;
+package gradino.server.account.people;
 
 /** What an account may do: owners all, coaches their own and shared clients, assistants read what is shared with them. */
 public enum Role {
@@ -6,7 +6,7 @@ public enum Role {
     COACH,
     ASSISTANT;
 
-    String authority() {
+    public String authority() {
         return "ROLE_" + name();
     }
 }

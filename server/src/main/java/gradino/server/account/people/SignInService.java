@@ -1,4 +1,4 @@
-package gradino.server.account;
+package gradino.server.account.people;
 
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
@@ -12,8 +12,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /** Signs in and out. The password is compared outside of any transaction: it takes long on purpose. */
 @Service
-class SignInService {
-    static final Duration VALID = Duration.ofDays(14);
+public class SignInService {
+    public static final Duration VALID = Duration.ofDays(14);
     static final int TRIES_A_NAME = 20;
     static final int TRIES_AN_ADDRESS = 100;
     static final Duration LOCKED = Duration.ofMinutes(15);
@@ -59,7 +59,7 @@ class SignInService {
      * @return the token for the cookie
      * @throws Problem in the same words for a wrong name, a wrong password and a closed account
      */
-    String signIn(String typedName, String password, String address) {
+    public String signIn(String typedName, String password, String address) {
         var name = AccountService.plain(typedName);
         var found = reading.execute(status -> find(name, address));
         if (found.locked()) {
@@ -88,7 +88,7 @@ class SignInService {
         return demo || !DemoPassword.isOf(account);
     }
 
-    String issue(Account account) {
+    public String issue(Account account) {
         var token = Tokens.fresh();
         var now = StudioClock.now(clock);
         transaction.executeWithoutResult(status -> {
@@ -98,16 +98,16 @@ class SignInService {
         return token;
     }
 
-    Optional<Account> account(String token) {
+    public Optional<Account> account(String token) {
         return reading.execute(status -> signIns.account(Tokens.digest(token), StudioClock.now(clock)))
                 .filter(this::isAllowed);
     }
 
-    void signOut(String token) {
+    public void signOut(String token) {
         transaction.executeWithoutResult(status -> signIns.endToken(Tokens.digest(token)));
     }
 
-    void signOutEverywhere(Account account) {
+    public void signOutEverywhere(Account account) {
         transaction.executeWithoutResult(status -> signIns.endAll(account.id()));
     }
 }

@@ -1,4 +1,4 @@
-package gradino.server.account;
+package gradino.server.account.door;
 
 import org.springframework.context.annotation.Configuration;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;

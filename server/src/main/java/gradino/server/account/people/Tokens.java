@@ -1,4 +1,4 @@
-package gradino.server.account;
+package gradino.server.account.people;
 
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
@@ -7,19 +7,19 @@ import java.security.SecureRandom;
 import java.util.HexFormat;
 
 /** Long random tokens, of which only digests are kept. */
-final class Tokens {
+public final class Tokens {
     private static final int BYTES = 32;
     private static final SecureRandom RANDOM = new SecureRandom();
 
     private Tokens() {}
 
-    static String fresh() {
+    public static String fresh() {
         var bytes = new byte[BYTES];
         RANDOM.nextBytes(bytes);
         return HexFormat.of().formatHex(bytes);
     }
 
-    static String digest(String token) {
+    public static String digest(String token) {
         try {
             var sha = MessageDigest.getInstance("SHA-256");
             return HexFormat.of().formatHex(sha.digest(token.getBytes(StandardCharsets.UTF_8)));

@@ -1,4 +1,4 @@
-package gradino.server.account;
+package gradino.server.account.people;
 
 import gradino.server.platform.Sql;
 import java.time.Instant;
@@ -8,7 +8,7 @@ import org.springframework.stereotype.Repository;
 
 /** Owns audit. */
 @Repository
-class AuditRepository {
+public class AuditRepository {
     private static final int PAGE = 100;
     private final Sql sql;
 
@@ -17,7 +17,7 @@ class AuditRepository {
     }
 
     /** Whether data was looked at or changed. */
-    enum Action {
+    public enum Action {
         SAW,
         CHANGED
     }
@@ -28,7 +28,7 @@ class AuditRepository {
      * @param clientId whose data; null for lists and the studio's own settings
      * @param clientName as the file says now; null when there is none
      */
-    record Entry(
+    public record Entry(
             long id,
             Instant at,
             String account,

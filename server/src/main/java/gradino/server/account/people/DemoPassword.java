@@ -1,4 +1,4 @@
-package gradino.server.account;
+package gradino.server.account.people;
 
 /** Only the demo has accounts whose password everybody may know. */
 public final class DemoPassword {
@@ -7,7 +7,7 @@ public final class DemoPassword {
 
     private DemoPassword() {}
 
-    static boolean isOf(Account account) {
+    public static boolean isOf(Account account) {
         return account.id().startsWith(ID_PREFIX);
     }
 }

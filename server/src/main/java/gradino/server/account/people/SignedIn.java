@@ -1,4 +1,4 @@
-package gradino.server.account;
+package gradino.server.account.people;
 
 import gradino.server.platform.Problem;
 import java.util.Optional;
@@ -28,7 +28,7 @@ public class SignedIn {
         return account().orElseThrow(Problem::nothingHere).id();
     }
 
-    Account required() {
+    public Account required() {
         return account().orElseThrow(() -> new IllegalStateException("nobody is signed in"));
     }
 }

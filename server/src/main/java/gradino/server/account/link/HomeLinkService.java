@@ -1,6 +1,9 @@
-package gradino.server.account;
+package gradino.server.account.link;
 
-import gradino.server.account.HomeLinkRepository.Link;
+import gradino.server.account.link.HomeLinkRepository.Link;
+import gradino.server.account.people.HomeGuest;
+import gradino.server.account.people.SignedIn;
+import gradino.server.account.people.Tokens;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import java.time.Clock;
@@ -46,7 +49,7 @@ public class HomeLinkService {
 
     /** A link for so many days, 1 to 365, with a PIN of four to eight digits or none. */
     @Transactional
-    MadeLink make(String clientId, String id, int days, @Nullable String pin) {
+    public MadeLink make(String clientId, String id, int days, @Nullable String pin) {
         if (days < 1 || days > LONGEST_DAYS) {
             throw Problem.invalid("days", "out-of-bounds", "Between 1 and 365 days.");
         }
@@ -71,12 +74,12 @@ public class HomeLinkService {
     }
 
     @Transactional(readOnly = true)
-    List<HomeLink> of(String clientId) {
+    public List<HomeLink> of(String clientId) {
         return links.of(clientId).stream().map(this::shown).toList();
     }
 
     @Transactional
-    void revoke(String clientId, String id) {
+    public void revoke(String clientId, String id) {
         if (!links.revoke(clientId, id, StudioClock.now(clock))) {
             throw Problem.nothingHere();
         }
@@ -103,7 +106,7 @@ public class HomeLinkService {
      *
      * @return the token for the device's cookie, and until when it is good
      */
-    Entered enter(String token, @Nullable String pin) {
+    public Entered enter(String token, @Nullable String pin) {
         var now = StudioClock.now(clock);
         var link = links.byDigest(Tokens.digest(token))
                 .filter(l -> l.stands(now) && l.wrongPins() < MOST_WRONG_PINS)
@@ -116,7 +119,7 @@ public class HomeLinkService {
         return new Entered(device, Duration.between(now, link.expiresAt()));
     }
 
-    record Entered(String token, Duration valid) {}
+    public record Entered(String token, Duration valid) {}
 
     private void check(Link link, @Nullable String pin) {
         if (pin == null || pin.isBlank()) {
@@ -134,12 +137,12 @@ public class HomeLinkService {
     }
 
     @Transactional(readOnly = true)
-    Optional<HomeGuest> guest(String token) {
+    public Optional<HomeGuest> guest(String token) {
         return links.guest(Tokens.digest(token), StudioClock.now(clock));
     }
 
     @Transactional
-    void leave(String token) {
+    public void leave(String token) {
         links.endVisit(Tokens.digest(token));
     }
 }

@@ -1,5 +1,7 @@
-package gradino.server.account;
+package gradino.server.account.door;
 
+import gradino.server.account.link.HomeLinkService;
+import gradino.server.account.people.SignInService;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;

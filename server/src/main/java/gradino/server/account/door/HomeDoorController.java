@@ -1,7 +1,8 @@
-package gradino.server.account;
+package gradino.server.account.door;
 
-import gradino.server.account.HomeLinkService.HomeLink;
-import gradino.server.account.HomeLinkService.MadeLink;
+import gradino.server.account.link.HomeLinkService;
+import gradino.server.account.link.HomeLinkService.HomeLink;
+import gradino.server.account.link.HomeLinkService.MadeLink;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
