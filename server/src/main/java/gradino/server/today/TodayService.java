@@ -216,7 +216,7 @@ public class TodayService {
                 openRun,
                 state.sessionCount(),
                 Advance.isDue(state.plan(), last, known.moment()),
-                (Advance.planAfter(state, proposals).seconds() + 59) / 60,
+                (known.secondsAfter(line, proposals) + 59) / 60,
                 (int) proposals.stream().filter(p -> Advance.waits(state, p)).count(),
                 most.verdict(),
                 most.why().text(),

@@ -33,12 +33,15 @@ class FirstLook {
         thread.start();
     }
 
-    /** Some clients at a time: what is known of them serves at once. */
+    /**
+     * Some clients at a time: what is known of them serves at once. From the end of them, so that it meets whoever asks for all
+     * from the beginning half-way.
+     */
     private void look() {
         try {
             var all = clients.all();
-            for (int from = 0; from < all.size(); from += CLIENTS_AT_ONCE) {
-                look(all.subList(from, Math.min(all.size(), from + CLIENTS_AT_ONCE)));
+            for (int to = all.size(); to > 0; to -= CLIENTS_AT_ONCE) {
+                look(all.subList(Math.max(0, to - CLIENTS_AT_ONCE), to));
             }
         } catch (RuntimeException e) {
             // Whoever asks for a line finds the same trouble and is told of it.

@@ -14,6 +14,7 @@ import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.measure.noise.NoiseRules;
+import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.program.Plan;
 import gradino.core.prescribe.program.SessionContext.LineFacts;
 import gradino.server.prescribe.program.Line;
@@ -107,6 +108,7 @@ public final class Known implements LineHistory.Look {
     static final class Checks {
         private @Nullable ClientFacts client;
         private Sided<Situation.Checked> checked = fresh();
+        private final Map<Sided<Dose>, Integer> seconds = new HashMap<>();
 
         private static Sided<Situation.Checked> fresh() {
             return Sided.of(side -> new Situation.Checked());
@@ -116,8 +118,14 @@ public final class Known implements LineHistory.Look {
             if (!facts.equals(client)) {
                 client = facts;
                 checked = fresh();
+                seconds.clear();
             }
             return checked;
+        }
+
+        /** How long a plan of this line takes. */
+        synchronized int seconds(Plan plan) {
+            return seconds.computeIfAbsent(plan.doses(), doses -> plan.seconds());
         }
     }
 
@@ -152,6 +160,11 @@ public final class Known implements LineHistory.Look {
         var state = state(line);
         var checked = folded(line).checks().of(state.client());
         return Advance.propose(state, side, policy, moment, checked.on(side));
+    }
+
+    /** How long the line takes with what was proposed accepted. */
+    public int secondsAfter(Line line, List<Proposal> proposals) {
+        return folded(line).checks().seconds(Advance.planAfter(state(line), proposals));
     }
 
     /** How the reasons differ from those of a week ago, by what was known then. */

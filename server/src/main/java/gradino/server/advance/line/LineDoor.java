@@ -22,13 +22,13 @@ import gradino.server.prescribe.program.Line;
 import gradino.server.prescribe.program.LineHistory;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 
@@ -93,21 +93,26 @@ public class LineDoor implements LineHistory, InMemory {
         var stamps = this.clients.stamps(clients.stream().map(Client::id).toList());
         var facts = clientSide.of(clients, lines, moment);
         var found = new HashMap<String, Supplier<Folded>>();
-        var changed = new ArrayList<Line>();
-        for (var line : lines) {
+        Predicate<Line> isKnown = line -> {
             var known = kept.getIfPresent(line.id());
-            if (known != null && known.holds(stamp(stamps, line), policy.noise(), moment)) {
+            boolean holds = known != null && known.holds(stamp(stamps, line), policy.noise(), moment);
+            if (holds) {
                 found.put(line.id(), () -> known);
-            } else {
-                changed.add(line);
             }
-        }
+            return holds;
+        };
+        var changed = without(lines, isKnown);
         for (int from = 0; from < changed.size(); from += AT_ONCE) {
-            var some = changed.subList(from, Math.min(changed.size(), from + AT_ONCE));
-            var gathered = gathering.of(some, facts, moment);
+            // Somebody else may have looked at them meanwhile.
+            var some = without(changed.subList(from, Math.min(changed.size(), from + AT_ONCE)), isKnown);
+            var gathered = some.isEmpty() ? Map.<String, Supplier<Inputs>>of() : gathering.of(some, facts, moment);
             some.forEach(line -> found.put(line.id(), folded(line, gathered, stamp(stamps, line), policy)));
         }
         return new Known(found, facts, policy, moment);
+    }
+
+    private static List<Line> without(Collection<Line> lines, Predicate<Line> known) {
+        return lines.stream().filter(known.negate()).toList();
     }
 
     private static long stamp(Map<String, Long> stamps, Line line) {
