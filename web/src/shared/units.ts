@@ -52,3 +52,8 @@ export function sideWords(side: string, midline: boolean): string {
 export function words(id: string): string {
   return id.replaceAll('-', ' ').replaceAll('_', ' ').toLowerCase();
 }
+
+/** "1 fault", "2 faults". */
+export function counted(n: number, word: string): string {
+  return `${n} ${word}${n === 1 ? '' : 's'}`;
+}

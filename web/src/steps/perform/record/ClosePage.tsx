@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
 import { useParams } from 'react-router';
 import { api, ask, AT_HOME, on, SIDES, type Schemas } from '../../../shared/api/client';
-import { daysAgo, words } from '../../../shared/units';
+import { counted, daysAgo, words } from '../../../shared/units';
 import { Button } from '../../../shared/ui/Button';
 import { ClientHead } from '../../../shared/ui/ClientHead';
 import { ButtonLink } from '../../../shared/ui/ButtonLink';
@@ -78,7 +78,7 @@ function Compared({ summary }: { summary: Schemas['Summary'] }) {
               </p>
               <p className="text-sm">
                 {s.worstPain > 0 ? `pain ${s.worstPain}/10 · ` : ''}
-                {s.faults} faults · {s.cramps} cramps
+                {counted(s.faults, 'fault')} · {counted(s.cramps, 'cramp')}
               </p>
               {s.left.length > 0 && (
                 <ul className="mt-1 text-sm font-semibold text-warn">

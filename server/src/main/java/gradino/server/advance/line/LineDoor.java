@@ -22,13 +22,15 @@ import gradino.server.prescribe.program.Line;
 import gradino.server.prescribe.program.LineHistory;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Predicate;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 
@@ -93,26 +95,28 @@ public class LineDoor implements LineHistory, InMemory {
         var stamps = this.clients.stamps(clients.stream().map(Client::id).toList());
         var facts = clientSide.of(clients, lines, moment);
         var found = new HashMap<String, Supplier<Folded>>();
-        Predicate<Line> isKnown = line -> {
-            var known = kept.getIfPresent(line.id());
-            boolean holds = known != null && known.holds(stamp(stamps, line), policy.noise(), moment);
-            if (holds) {
-                found.put(line.id(), () -> known);
-            }
-            return holds;
-        };
-        var changed = without(lines, isKnown);
+        Function<Line, Optional<Folded>> known = line -> Optional.ofNullable(kept.getIfPresent(line.id()))
+                .filter(f -> f.holds(stamp(stamps, line), policy.noise(), moment));
+        var changed = unknown(lines, known, found);
         for (int from = 0; from < changed.size(); from += AT_ONCE) {
             // Somebody else may have looked at them meanwhile.
-            var some = without(changed.subList(from, Math.min(changed.size(), from + AT_ONCE)), isKnown);
-            var gathered = some.isEmpty() ? Map.<String, Supplier<Inputs>>of() : gathering.of(some, facts, moment);
-            some.forEach(line -> found.put(line.id(), folded(line, gathered, stamp(stamps, line), policy)));
+            var some = unknown(changed.subList(from, Math.min(changed.size(), from + AT_ONCE)), known, found);
+            if (!some.isEmpty()) {
+                var gathered = gathering.of(some, facts, moment);
+                some.forEach(line -> found.put(line.id(), folded(line, gathered, stamp(stamps, line), policy)));
+            }
         }
         return new Known(found, facts, policy, moment);
     }
 
-    private static List<Line> without(Collection<Line> lines, Predicate<Line> known) {
-        return lines.stream().filter(known.negate()).toList();
+    /** Those that are not known; the others are put to what is found. */
+    private static List<Line> unknown(
+            Collection<Line> lines, Function<Line, Optional<Folded>> known, Map<String, Supplier<Folded>> found) {
+        var unknown = new ArrayList<Line>();
+        for (var line : lines) {
+            known.apply(line).ifPresentOrElse(f -> found.put(line.id(), () -> f), () -> unknown.add(line));
+        }
+        return unknown;
     }
 
     private static long stamp(Map<String, Long> stamps, Line line) {
