@@ -50,12 +50,14 @@ public class StatementsTest {
         scene.cleanSession("s1").cleanSession("s2");
         log.setLevel(Level.TRACE);
         said.start();
+        log.setAdditive(false);
         log.addAppender(said);
     }
 
     @AfterMethod(alwaysRun = true)
     public void stop() {
         log.detachAppender(said);
+        log.setAdditive(true);
         log.setLevel(null);
         server.close();
     }
