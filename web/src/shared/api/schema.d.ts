@@ -3136,7 +3136,14 @@ export interface components {
         Proposed: {
             /** @enum {string} */
             lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD" | "STAGE";
+            requests: {
+                reason: string;
+                text: string;
+            }[];
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "MIDLINE";
             stage?: string;
+            suspends?: string;
             to: components["schemas"]["Dose"];
             /** @enum {string} */
             verdict: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";

@@ -135,10 +135,12 @@ CREATE TABLE run (
   timeline    TEXT,                        -- JSON: as compiled; null when imported
   variants    TEXT,                        -- JSON: what may be done instead, compiled beforehand; null when imported
   happened_at INTEGER NOT NULL,
-  recorded_at INTEGER NOT NULL
+  recorded_at INTEGER NOT NULL,
+  closed      INTEGER NOT NULL DEFAULT 0 CHECK (closed IN (0, 1))  -- set by closing it: a few are open among thousands
 ) STRICT;
 
 CREATE INDEX run_client ON run (client_id, happened_at);
+CREATE INDEX run_open ON run (happened_at) WHERE closed = 0 AND timeline IS NOT NULL;
 
 -- Which lines a run has; its blocks name them by their number.
 CREATE TABLE run_line (
@@ -184,6 +186,13 @@ CREATE TABLE run_close (
   stop_side   TEXT,
   note        TEXT NOT NULL
 ) STRICT;
+
+CREATE INDEX run_close_time ON run_close (happened_at);
+CREATE INDEX run_close_stop ON run_close (happened_at, run_id) WHERE stop_sign IS NOT NULL;
+
+CREATE TRIGGER run_closed AFTER INSERT ON run_close BEGIN
+  UPDATE run SET closed = 1 WHERE id = NEW.run_id;
+END;
 
 CREATE TABLE morning (
   seq         INTEGER PRIMARY KEY,

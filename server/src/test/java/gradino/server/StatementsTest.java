@@ -12,6 +12,7 @@ import gradino.server.advance.line.LineDoor;
 import gradino.server.platform.Json;
 import gradino.server.platform.Sql;
 import gradino.server.prescribe.program.Program;
+import gradino.server.today.TodayService;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -106,6 +107,18 @@ public class StatementsTest {
         said.list.clear();
         assertThat(server.get("/api/today").status()).isEqualTo(200);
         assertThat(gatherings()).isEqualTo(1);
+    }
+
+    /** As at a start, before anybody has asked. */
+    @Test
+    public void theFirstLookGathersForWhoeverComesNext() {
+        server.bean(LineDoor.class).forget();
+        server.bean(TodayService.class).lookAtAll();
+        said.list.clear();
+        for (var page : STUDIO) {
+            assertThat(server.get(page).status()).isEqualTo(200);
+        }
+        assertThat(gatherings()).isZero();
     }
 
     private long gatherings() {

@@ -13,6 +13,7 @@ import gradino.core.advance.lever.Lever;
 import gradino.core.advance.lever.StepDown;
 import gradino.core.advance.state.Attendance;
 import gradino.core.advance.state.Event;
+import gradino.core.advance.state.LeverId;
 import gradino.core.advance.state.LineState;
 import gradino.core.advance.state.Moment;
 import gradino.core.advance.state.Policy;
@@ -54,22 +55,25 @@ public final class Advance {
     private Advance() {}
 
     /**
-     * As {@link #propose}, only what it comes to: for going through thousands of states.
+     * As {@link #propose}, only what it comes to.
      *
      * @param firstGate those before it are known to decide nothing
      * @param judged hears of each gate as it is judged
      */
     public static Proposed step(Situation now, int firstGate, IntConsumer judged) {
-        return suspension(now)
-                .map(p -> new Proposed(p.verdict(), p.lever(), p.why(), p.to(), p.stage()))
-                .orElseGet(() -> {
-                    var draft = new Draft(now, now.dose(), null, true);
-                    for (int i = firstGate; i < GATES.size() && draft.deciding == null; i++) {
-                        draft.judge(GATES.get(i));
-                        judged.accept(i);
-                    }
-                    return draft.step();
-                });
+        return suspension(now).map(Proposal::proposed).orElseGet(() -> {
+            var draft = new Draft(now, now.dose(), null, true);
+            for (int i = firstGate; i < GATES.size() && draft.deciding == null; i++) {
+                draft.judge(GATES.get(i));
+                judged.accept(i);
+            }
+            return draft.proposed(draft.step());
+        });
+    }
+
+    /** As {@link #step}, by all gates: for going through many lines. */
+    public static Proposed step(LineState state, Side side, Policy policy, Moment moment, Situation.Checked checked) {
+        return step(new Situation(state, side, policy, moment, checked), 0, gate -> {});
     }
 
     public static Proposal propose(LineState state, Side side, Policy policy, Moment moment) {
@@ -91,7 +95,7 @@ public final class Advance {
     }
 
     /** Whether a proposal waits for the coach: it says something other than stay that was not declined on the same facts. */
-    public static boolean waits(LineState state, Proposal proposal) {
+    public static boolean waits(LineState state, Proposed proposal) {
         if (proposal.verdict() == Verdict.STAY) {
             return proposal.suspends() != null;
         }
@@ -106,7 +110,7 @@ public final class Advance {
     /** Whether a coach has not seen this yet: it waits, or it says stay to something new. */
     public static boolean isNew(LineState state, Proposal proposal) {
         if (proposal.verdict() != Verdict.STAY || proposal.suspends() != null) {
-            return waits(state, proposal);
+            return waits(state, proposal.proposed());
         }
         return state.side(proposal.side())
                 .lastDecision()
@@ -124,7 +128,7 @@ public final class Advance {
     }
 
     /** The plan as it would be with what was proposed accepted. */
-    public static Plan planAfter(LineState state, List<Proposal> proposals) {
+    public static Plan planAfter(LineState state, List<Proposed> proposals) {
         var after = state.currentPlan();
         for (var proposal : proposals) {
             after = after.withDose(proposal.side(), proposal.to());
@@ -173,6 +177,13 @@ public final class Advance {
         return draft.proposal(draft.step());
     }
 
+    private record Step(
+            Verdict verdict,
+            @Nullable LeverId lever,
+            Because why,
+            Dose to,
+            @Nullable String stage) {}
+
     /** Gathers one proposal; lives for one call. Lean, it leaves out what only a reader needs: levers after the step. */
     private static final class Draft {
         private final Situation s;
@@ -206,10 +217,10 @@ public final class Advance {
             }
         }
 
-        Proposed step() {
+        Step step() {
             var verdict = deciding == null ? Verdict.STEP_UP : deciding.result().verdict();
             if (s.isEmpty() && verdict != Verdict.STOP_AND_REFER) {
-                return new Proposed(Verdict.STAY, null, Because.of(Reason.EMPTY_SIDE), s.dose());
+                return new Step(Verdict.STAY, null, Because.of(Reason.EMPTY_SIDE), s.dose(), null);
             }
             if (deciding == null) {
                 return stepUp();
@@ -217,17 +228,18 @@ public final class Advance {
             var cause = deciding.cause();
             if (verdict == Verdict.STEP_DOWN && cause != null) {
                 var down = StepDown.of(cause, s);
-                return new Proposed(verdict, null, down.why(), down.dose());
+                return new Step(verdict, null, down.why(), down.dose(), null);
             }
-            return new Proposed(
+            return new Step(
                     verdict == null ? Verdict.STAY : verdict,
                     null,
                     deciding.result().because(),
-                    s.dose());
+                    s.dose(),
+                    null);
         }
 
-        private Proposed stepUp() {
-            Proposed step = null;
+        private Step stepUp() {
+            Step step = null;
             var ladder = Ladder.of(s);
             for (var lever : ladder) {
                 if (lean && step != null) {
@@ -239,7 +251,7 @@ public final class Advance {
                         ? attempt.why()
                         : s.checkedOnce(dose, this::notAllowed).orElse(null);
                 if (blocked == null && step == null && dose != null) {
-                    step = new Proposed(Verdict.STEP_UP, lever.id(), attempt.why(), dose, attempt.stage());
+                    step = new Step(Verdict.STEP_UP, lever.id(), attempt.why(), dose, attempt.stage());
                 } else {
                     alternatives.add(new Proposal.Alternative(
                             lever.id(), blocked == null, blocked == null ? attempt.why() : blocked));
@@ -250,7 +262,7 @@ public final class Advance {
                 return step;
             }
             var top = Because.of(ladder.isEmpty() ? Reason.MAINTAIN : Reason.AT_TOP_OF_LADDER);
-            return new Proposed(Verdict.STAY, null, top, s.dose());
+            return new Step(Verdict.STAY, null, top, s.dose(), null);
         }
 
         private void passedOver(Lever.Attempt attempt, boolean beforeTheStep) {
@@ -293,7 +305,16 @@ public final class Advance {
             return plan.seconds() > s.planWith(s.dose()).seconds();
         }
 
-        Proposal proposal(Proposed step) {
+        Proposed proposed(Step step) {
+            return new Proposed(
+                    s.side(), step.verdict(), step.lever(), step.why(), step.to(), step.stage(), asked(), suspends);
+        }
+
+        private List<Because> asked() {
+            return requests.isEmpty() ? List.of() : requests.stream().distinct().toList();
+        }
+
+        Proposal proposal(Step step) {
             var to = step.to();
             return new Proposal(
                     s.side(),
@@ -305,7 +326,7 @@ public final class Advance {
                     to,
                     step.stage(),
                     consequences(to),
-                    requests.stream().distinct().toList(),
+                    asked(),
                     gates,
                     deciding == null ? List.of() : deciding.parts(),
                     alternatives,

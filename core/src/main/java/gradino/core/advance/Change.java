@@ -44,11 +44,7 @@ public record Change(String what, double from, double to, Unit unit) {
             var one = from.get(i);
             var other = to.get(i);
             if (one.form() == other.form()) {
-                for (var p : BlockParameter.of(one.form())) {
-                    add(changes, name(one.form(), p), one.number(p.name()), other.number(p.name()), p.spoken());
-                }
-                steps(changes, one, other);
-                blocks(changes, one.blocks(), other.blocks());
+                numbers(changes, one, other);
             }
         }
         for (int i = both; i < to.size(); i++) {
@@ -57,6 +53,21 @@ public record Change(String what, double from, double to, Unit unit) {
         for (int i = both; i < from.size(); i++) {
             changes.add(new Change(from.get(i).form().words(), 1, 0, Unit.COUNT));
         }
+    }
+
+    private static void numbers(List<Change> changes, BlockDraft one, BlockDraft other) {
+        if (one.equals(other)) {
+            return;
+        }
+        for (var p : BlockParameter.of(one.form())) {
+            double from = one.number(p.name());
+            double to = other.number(p.name());
+            if (from != to) {
+                changes.add(new Change(name(one.form(), p), from, to, p.spoken()));
+            }
+        }
+        steps(changes, one, other);
+        blocks(changes, one.blocks(), other.blocks());
     }
 
     private static void steps(List<Change> changes, BlockDraft one, BlockDraft other) {

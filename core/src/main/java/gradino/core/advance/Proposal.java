@@ -87,6 +87,10 @@ public record Proposal(
         return all;
     }
 
+    public Proposed proposed() {
+        return new Proposed(side, verdict, lever, why, to, stage, requests, suspends);
+    }
+
     public boolean changesDose() {
         return !from.equals(to);
     }

@@ -19,11 +19,11 @@ public enum Urgency {
     private static final Set<Reason> MEASURES = EnumSet.of(Reason.ASK_COLD, Reason.ASK_REMEASURE);
 
     /** What speaks for a line of several sides: the most urgent of their proposals, the first of equal ones. */
-    public static Proposal mostUrgent(List<Proposal> proposals) {
+    public static Proposed mostUrgent(List<Proposed> proposals) {
         return proposals.stream().min(Comparator.comparing(Urgency::of)).orElseThrow();
     }
 
-    public static Urgency of(Proposal proposal) {
+    public static Urgency of(Proposed proposal) {
         if (proposal.verdict() == Verdict.STOP_AND_REFER) {
             return STOP;
         } else if (proposal.verdict() == Verdict.STEP_DOWN) {

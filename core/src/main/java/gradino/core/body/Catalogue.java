@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
 
@@ -19,6 +20,8 @@ public final class Catalogue {
     private static final Map<String, Pose> POSES = entries(DataFile.rows("poses.csv", Pose::of));
     private static final List<Position> POSITIONS = DataFile.rows("positions.csv", Catalogue::position);
     private static final List<Norm> NORMS = DataFile.rows("norms.csv", Catalogue::norm);
+    private static final Map<String, List<Norm>> NORMS_BY_MOTION =
+            NORMS.stream().collect(Collectors.groupingBy(Norm::motion));
 
     private static final List<Equipment> EQUIPMENT = DataFile.rows(
             "equipment.csv", row -> new Equipment(row.get("id"), row.get("name"), Source.parse(row.get("source"))));
@@ -62,13 +65,16 @@ public final class Catalogue {
 
     /** Everything published for a motion and mode in a position's own joint position, nearest people first. */
     public static List<Norm> norms(String motion, String mode, String position, Norm.Person person) {
-        var table = position(position).map(Position::table);
-        return NORMS.stream()
-                .filter(n -> n.motion().equals(motion)
-                        && (n.mode().equals(mode) || n.mode().equals("any")))
-                .filter(n -> table.filter(n.position()::equals).isPresent())
+        return fitting(motion, mode, position)
                 .sorted(Comparator.comparing(Norm::kind).thenComparingInt(n -> n.distance(person)))
                 .toList();
+    }
+
+    private static Stream<Norm> fitting(String motion, String mode, String position) {
+        var table = position(position).map(Position::table);
+        return NORMS_BY_MOTION.getOrDefault(motion, List.of()).stream()
+                .filter(n -> n.mode().equals(mode) || n.mode().equals("any"))
+                .filter(n -> table.filter(n.position()::equals).isPresent());
     }
 
     /**
@@ -76,9 +82,9 @@ public final class Catalogue {
      * nearest. Round numbers and intervals of a mean are no usual range.
      */
     public static Optional<Norm> usual(String motion, String mode, String position, Norm.Person person) {
-        return norms(motion, mode, position, person).stream()
+        return fitting(motion, mode, position)
                 .filter(Norm::hasEdges)
-                .findFirst();
+                .min(Comparator.comparing(Norm::kind).thenComparingInt(n -> n.distance(person)));
     }
 
     private static Motion motion(CSVRecord row) {

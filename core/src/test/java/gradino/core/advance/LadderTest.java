@@ -247,7 +247,7 @@ public class LadderTest {
         var story = Story.of(Story.BASE).passive(32.5, 1.5, 5).clean(6, 3);
         var state = story.state();
         var proposal = story.left();
-        assertThat(Advance.waits(state, proposal)).isTrue();
+        assertThat(Advance.waits(state, proposal.proposed())).isTrue();
         var declined = state.step(
                 new Event.DoseDecided(
                         "d",
@@ -262,7 +262,7 @@ public class LadderTest {
                 NoiseRules.HOUSE);
         var again = Advance.propose(declined, Side.LEFT, Policy.house(), NOW);
         assertThat(again.verdict()).isEqualTo(Verdict.STEP_UP);
-        assertThat(Advance.waits(declined, again)).isFalse();
+        assertThat(Advance.waits(declined, again.proposed())).isFalse();
     }
 
     private static Plan first(Sided<UncertainAngle> passive, Limits limits) {

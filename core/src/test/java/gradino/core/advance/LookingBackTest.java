@@ -120,11 +120,11 @@ public class LookingBackTest {
         var stop = steady().clean(6).stopped(3, gradino.core.perform.StopSign.SWELLING, Side.LEFT);
         var down = steady().clean(6).painful(3, 6, PainKind.WHILE_CONTRACTING).morning(3, true, 0);
         var away = steady().clean(60, 50);
-        assertThat(Urgency.of(left(stop.state()))).isEqualTo(Urgency.STOP);
-        assertThat(Urgency.of(left(down.state()))).isEqualTo(Urgency.STEP_DOWN);
-        assertThat(Urgency.of(left(steady().clean(6, 3).state()))).isEqualTo(Urgency.STEP_UP);
-        assertThat(Urgency.of(left(steady().clean(3).state()))).isEqualTo(Urgency.STAY);
-        assertThat(Urgency.of(left(away.state()))).isEqualTo(Urgency.STEP_DOWN);
+        assertThat(Urgency.of(left(stop.state()).proposed())).isEqualTo(Urgency.STOP);
+        assertThat(Urgency.of(left(down.state()).proposed())).isEqualTo(Urgency.STEP_DOWN);
+        assertThat(Urgency.of(left(steady().clean(6, 3).state()).proposed())).isEqualTo(Urgency.STEP_UP);
+        assertThat(Urgency.of(left(steady().clean(3).state()).proposed())).isEqualTo(Urgency.STAY);
+        assertThat(Urgency.of(left(away.state()).proposed())).isEqualTo(Urgency.STEP_DOWN);
         assertThat(Urgency.values())
                 .containsExactly(Urgency.STOP, Urgency.STEP_DOWN, Urgency.MEASURE, Urgency.STEP_UP, Urgency.STAY);
     }

@@ -56,10 +56,12 @@ public class SpacingTest {
 
     @Test
     public void theMostUrgentSideSpeaksForALine() {
-        var up = Story.of(Story.BASE).clean(6, 3).left();
-        var stay = Story.of(Story.BASE).clean(3).left();
-        var down =
-                Story.of(Story.BASE).painful(3, 6, PainKind.WHILE_CONTRACTING).left();
+        var up = Story.of(Story.BASE).clean(6, 3).left().proposed();
+        var stay = Story.of(Story.BASE).clean(3).left().proposed();
+        var down = Story.of(Story.BASE)
+                .painful(3, 6, PainKind.WHILE_CONTRACTING)
+                .left()
+                .proposed();
         assertThat(Urgency.mostUrgent(List.of(stay, up))).isSameAs(up);
         assertThat(Urgency.mostUrgent(List.of(up, down))).isSameAs(down);
         assertThat(Urgency.mostUrgent(List.of(stay))).isSameAs(stay);

@@ -140,7 +140,7 @@ public class DecisionService {
             boolean trained = state.plan().trained().contains(side);
             return new Judged(
                     proposal,
-                    trained && Advance.waits(state, proposal),
+                    trained && Advance.waits(state, proposal.proposed()),
                     trained && Advance.isNew(state, proposal),
                     SessionEvidence.of(state, proposal),
                     band(state, side, known),

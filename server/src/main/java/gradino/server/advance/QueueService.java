@@ -83,25 +83,35 @@ public class QueueService {
 
     @Transactional(readOnly = true)
     public Queue waiting() {
-        var found = new ArrayList<Waiting>();
-        var unjudged = new ArrayList<Unjudged>();
         var mine = clients.mine();
         var all = lines.of(mine.stream().map(Client::id).toList());
         var known = door.of(mine, all);
-        for (var client : program.of(mine, all, known)) {
-            for (var line : client.lines()) {
-                var tried = client.tried(line, look -> of(client, line, known));
-                tried.found().ifPresent(found::addAll);
-                var trouble = tried.trouble();
-                if (trouble != null) {
-                    unjudged.add(unjudged(client, line, trouble));
-                }
+        // Nothing is read from here on, so that all processors may judge.
+        var parts = program.of(mine, all, known).parallelStream()
+                .map(client -> waiting(client, known))
+                .toList();
+        return new Queue(
+                parts.stream()
+                        .flatMap(part -> part.waiting().stream())
+                        .sorted(Comparator.comparing(Waiting::urgency)
+                                .thenComparing(Waiting::clientName)
+                                .thenComparing(Waiting::lineId)
+                                .thenComparing(Waiting::side))
+                        .toList(),
+                parts.stream().flatMap(part -> part.unjudged().stream()).toList());
+    }
+
+    private static Queue waiting(ClientProgram client, Known known) {
+        var found = new ArrayList<Waiting>();
+        var unjudged = new ArrayList<Unjudged>();
+        for (var line : client.lines()) {
+            var tried = client.tried(line, look -> of(client, line, known));
+            tried.found().ifPresent(found::addAll);
+            var trouble = tried.trouble();
+            if (trouble != null) {
+                unjudged.add(unjudged(client, line, trouble));
             }
         }
-        found.sort(Comparator.comparing(Waiting::urgency)
-                .thenComparing(Waiting::clientName)
-                .thenComparing(Waiting::lineId)
-                .thenComparing(Waiting::side));
         return new Queue(found, unjudged);
     }
 
@@ -143,7 +153,7 @@ public class QueueService {
                 session,
                 proposal.side(),
                 midline,
-                Urgency.of(proposal),
+                Urgency.of(proposal.proposed()),
                 proposal.verdict(),
                 proposal.plain(),
                 proposal.suspends() != null,

@@ -12,6 +12,7 @@ import gradino.server.advance.line.Known;
 import gradino.server.advance.line.LineDoor;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientFile;
+import gradino.server.intake.ClientRepository;
 import gradino.server.intake.ClientService;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.perform.record.RunRepository;
@@ -39,6 +40,7 @@ public class TodayService {
     private static final int MORNING_DAYS = 7;
 
     private final ClientService clients;
+    private final ClientRepository rows;
     private final LineRepository lines;
     private final MeasurementRepository measurements;
     private final RunRepository runs;
@@ -48,6 +50,7 @@ public class TodayService {
 
     TodayService(
             ClientService clients,
+            ClientRepository rows,
             LineRepository lines,
             MeasurementRepository measurements,
             RunRepository runs,
@@ -55,6 +58,7 @@ public class TodayService {
             LineDoor door,
             Clock clock) {
         this.clients = clients;
+        this.rows = rows;
         this.lines = lines;
         this.measurements = measurements;
         this.runs = runs;
@@ -128,6 +132,12 @@ public class TodayService {
                 StudioClock.now(clock));
     }
 
+    /** Whoever asks next need not wait until every line was folded. */
+    @Transactional(readOnly = true)
+    public void lookAtAll() {
+        days(rows.all());
+    }
+
     @Transactional(readOnly = true)
     public ClientDay day(String clientId) {
         return dayAsked(clientId).day();
@@ -151,7 +161,9 @@ public class TodayService {
         var mornings = asked(of, known.moment());
         var files = clients.files(of);
         var programs = program.of(of, all, known);
+        // Nothing is read from here on, so that all processors may judge.
         return IntStream.range(0, of.size())
+                .parallel()
                 .mapToObj(i -> new DayAsked(
                         day(files.get(i), measured.get(ids.get(i)), lineDays(programs.get(i), known, open)),
                         mornings.getOrDefault(ids.get(i), List.of())))
@@ -203,8 +215,7 @@ public class TodayService {
 
     private static LineDay lineDay(Line line, @Nullable String session, Known known, @Nullable String openRun) {
         var state = known.state(line);
-        var trained = state.plan().trained();
-        var proposals = trained.stream().map(side -> known.proposal(line, side)).toList();
+        var proposals = known.proposed(line);
         var most = Urgency.mostUrgent(proposals);
         var last = state.lastSessionAt().orElse(null);
         return new LineDay(

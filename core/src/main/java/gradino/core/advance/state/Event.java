@@ -71,7 +71,15 @@ public sealed interface Event {
             Dose after,
             Instant happenedAt,
             Instant recordedAt)
-            implements Event {}
+            implements Event {
+
+        /** With the very same dose where it is equal to one that is known: those are told apart at a glance. */
+        DoseDecided knowing(Dose inForce) {
+            var from = before.equals(inForce) ? inForce : before;
+            var to = after.equals(from) ? from : after;
+            return new DoseDecided(id, side, answer, proposed, lever, from, to, happenedAt, recordedAt);
+        }
+    }
 
     /** A stop sign that reaches this line from another of the client's lines. */
     record StopSignElsewhere(

@@ -63,7 +63,8 @@ public record SideState(
         return new SideState(dose, base, decisions, passive, active, endFeel, grade);
     }
 
-    SideState decided(Event.DoseDecided decision) {
+    SideState decided(Event.DoseDecided told) {
+        var decision = told.knowing(dose);
         var all = new ArrayList<>(decisions);
         all.add(decision);
         boolean moved = !decision.before().equals(decision.after());

@@ -86,13 +86,27 @@ class Gathering {
         var found = new HashMap<String, Supplier<Inputs>>();
         try {
             var rows = read(wanted);
-            wanted.forEach(line -> found.put(line.id(), () -> inputs(line, rows, facts, moment)));
+            wanted.forEach(line -> found.put(line.id(), told(() -> inputs(line, rows, facts, moment))));
         } catch (StorageException theDatabaseItself) {
             throw theDatabaseItself;
         } catch (RuntimeException oneOfThem) {
-            wanted.forEach(line -> found.put(line.id(), () -> inputs(line, read(List.of(line)), facts, moment)));
+            wanted.forEach(line -> found.put(line.id(), told(() -> inputs(line, read(List.of(line)), facts, moment))));
         }
         return found;
+    }
+
+    /** Worked out at once, in the transaction; what went wrong is thrown when somebody asks. */
+    private static Supplier<Inputs> told(Supplier<Inputs> work) {
+        try {
+            var inputs = work.get();
+            return () -> inputs;
+        } catch (StorageException theDatabaseItself) {
+            throw theDatabaseItself;
+        } catch (RuntimeException e) {
+            return () -> {
+                throw e;
+            };
+        }
     }
 
     private Rows read(Collection<Line> wanted) {

@@ -2,6 +2,7 @@ package gradino.server.advance.line;
 
 import gradino.core.advance.Advance;
 import gradino.core.advance.Proposal;
+import gradino.core.advance.Proposed;
 import gradino.core.advance.gate.Situation;
 import gradino.core.advance.look.ReasonChange;
 import gradino.core.advance.state.ClientFacts;
@@ -25,10 +26,14 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
-/** Lines as they are known at a moment, judged by one policy. What is wrong with a line is thrown when it is asked for. */
+/**
+ * Lines as they are known at a moment, judged by one policy. What is wrong with a line is thrown when it is asked for. Several
+ * threads may ask.
+ */
 public final class Known implements LineHistory.Look {
     private static final Duration WEEK = Duration.ofDays(7);
 
@@ -36,7 +41,7 @@ public final class Known implements LineHistory.Look {
     private final ClientSide.Facts facts;
     private final Policy policy;
     private final Moment moment;
-    private final Map<String, LineState> asked = new HashMap<>();
+    private final Map<String, LineState> asked = new ConcurrentHashMap<>();
 
     Known(Map<String, Supplier<Folded>> lines, ClientSide.Facts facts, Policy policy, Moment moment) {
         this.lines = lines;
@@ -135,12 +140,7 @@ public final class Known implements LineHistory.Look {
     }
 
     public LineState state(Line line) {
-        var known = asked.get(line.id());
-        if (known == null) {
-            known = ofToday(line, folded(line).now());
-            asked.put(line.id(), known);
-        }
-        return known;
+        return asked.computeIfAbsent(line.id(), id -> ofToday(line, folded(line).now()));
     }
 
     /** Minutes change by a write alone, so the folded ones hold. */
@@ -162,8 +162,17 @@ public final class Known implements LineHistory.Look {
         return Advance.propose(state, side, policy, moment, checked.on(side));
     }
 
+    /** What each trained side's proposal comes to. */
+    public List<Proposed> proposed(Line line) {
+        var state = state(line);
+        var checked = folded(line).checks().of(state.client());
+        return state.plan().trained().stream()
+                .map(side -> Advance.step(state, side, policy, moment, checked.on(side)))
+                .toList();
+    }
+
     /** How long the line takes with what was proposed accepted. */
-    public int secondsAfter(Line line, List<Proposal> proposals) {
+    public int secondsAfter(Line line, List<Proposed> proposals) {
         return folded(line).checks().seconds(Advance.planAfter(state(line), proposals));
     }
 
@@ -188,8 +197,7 @@ public final class Known implements LineHistory.Look {
     /** One stopped side holds the whole line back: sides are never silently unequal. */
     @Override
     public List<Finding> forbids(Line line) {
-        return state(line).plan().trained().stream()
-                .map(side -> proposal(line, side))
+        return proposed(line).stream()
                 .filter(p -> p.verdict() == Verdict.STOP_AND_REFER)
                 .map(p -> Finding.blocking(
                         p.side().word(), "stop-sign", null, "", p.why().text()))

@@ -32,6 +32,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /**
@@ -103,7 +104,9 @@ public class LineDoor implements LineHistory, InMemory {
             var some = unknown(changed.subList(from, Math.min(changed.size(), from + AT_ONCE)), known, found);
             if (!some.isEmpty()) {
                 var gathered = gathering.of(some, facts, moment);
-                some.forEach(line -> found.put(line.id(), folded(line, gathered, stamp(stamps, line), policy)));
+                found.putAll(some.parallelStream()
+                        .collect(Collectors.toConcurrentMap(
+                                Line::id, line -> folded(line, gathered, stamp(stamps, line), policy))));
             }
         }
         return new Known(found, facts, policy, moment);

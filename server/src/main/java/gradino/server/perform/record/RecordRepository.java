@@ -54,10 +54,17 @@ public class RecordRepository implements Flags {
             """;
 
     private static final String OF_LINES = RunRepository.OF_LINES;
-    private static final String CLOSES_OF_CLIENTS = """
+    private static final String CLOSES = """
             SELECT c.run_id, c.happened_at, c.recorded_at, c.observer, c.rating, c.stop_sign, c.stop_side, c.note, r.client_id
-              FROM run_close c JOIN run r ON r.id = c.run_id WHERE r.client_id
-            """ + Sql.AMONG;
+              FROM run_close c
+            """;
+    private static final String CLOSES_OF_CLIENTS =
+            CLOSES + "JOIN run r ON r.id = c.run_id WHERE r.client_id" + Sql.AMONG;
+
+    /** From the few stops to their clients, not the other way round. */
+    private static final String STOPS_OF_CLIENTS = CLOSES
+            + "CROSS JOIN run r ON r.id = c.run_id WHERE c.stop_sign IS NOT NULL AND r.client_id" + Sql.AMONG
+            + "ORDER BY c.happened_at, c.run_id";
 
     private final Sql sql;
     private final Json json;
@@ -174,7 +181,7 @@ public class RecordRepository implements Flags {
     public Map<String, List<Closed>> stops(Collection<String> clientIds) {
         var stops = new HashMap<String, List<Closed>>();
         sql.list(
-                CLOSES_OF_CLIENTS + "AND c.stop_sign IS NOT NULL ORDER BY c.happened_at, c.run_id",
+                STOPS_OF_CLIENTS,
                 row -> stops.computeIfAbsent(row.getString("client_id"), id -> new ArrayList<>())
                         .add(closed(row)),
                 clientIds);
@@ -186,10 +193,10 @@ public class RecordRepository implements Flags {
         var counts = new HashMap<String, Integer>();
         sql.list(
                 """
-                SELECT l.id, count(DISTINCT x.run_id) AS runs FROM line l
-                  JOIN line o ON o.client_id = l.client_id AND o.motion = l.motion AND o.id <> l.id
-                  JOIN run_line x ON x.line_id = o.id
-                  JOIN run_close c ON c.run_id = x.run_id
+                SELECT l.id, count(DISTINCT x.run_id) AS runs FROM run_close c
+                 CROSS JOIN run_line x ON x.run_id = c.run_id
+                 CROSS JOIN line o ON o.id = x.line_id
+                  JOIN line l ON l.client_id = o.client_id AND l.motion = o.motion AND l.id <> o.id
                  WHERE c.happened_at > ?2
                    AND NOT EXISTS (SELECT 1 FROM run_line y WHERE y.run_id = x.run_id AND y.line_id = l.id)
                    AND l.id""" + Sql.AMONG + "GROUP BY l.id",

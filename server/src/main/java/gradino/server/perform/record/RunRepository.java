@@ -114,8 +114,8 @@ public class RunRepository implements ClientOwned {
                 .flatMap(text -> text);
     }
 
-    private static final String OPEN =
-            "r.timeline IS NOT NULL AND NOT EXISTS (SELECT 1 FROM run_close c WHERE c.run_id = r.id)";
+    /** Imported ones never are. */
+    private static final String OPEN = "r.closed = 0 AND r.timeline IS NOT NULL";
 
     private static final String UNCLOSED = " FROM run r WHERE " + OPEN + " ";
 
@@ -142,8 +142,8 @@ public class RunRepository implements ClientOwned {
     public Map<String, String> unclosedWith(Collection<String> lineIds) {
         var newest = new HashMap<String, String>();
         sql.list(
-                "SELECT x.line_id, r.id FROM run_line x JOIN run r ON r.id = x.run_id WHERE x.line_id" + Sql.AMONG
-                        + "AND " + OPEN + " ORDER BY r.happened_at",
+                "SELECT x.line_id, r.id FROM run r CROSS JOIN run_line x ON x.run_id = r.id WHERE " + OPEN
+                        + " AND x.line_id" + Sql.AMONG + "ORDER BY r.happened_at",
                 row -> newest.put(row.getString("line_id"), row.getString("id")),
                 lineIds);
         return newest;
@@ -181,7 +181,7 @@ public class RunRepository implements ClientOwned {
 
     public List<Unanswered> unanswered(Collection<String> clientIds, Instant since) {
         return sql.list(
-                "SELECT r.id, r.client_id, r.name, c.happened_at FROM run r JOIN run_close c ON c.run_id = r.id"
+                "SELECT r.id, r.client_id, r.name, c.happened_at FROM run_close c CROSS JOIN run r ON r.id = c.run_id"
                         + " WHERE r.client_id" + Sql.AMONG + """
                    AND c.happened_at >= ?2 AND NOT EXISTS (SELECT 1 FROM morning m WHERE m.run_id = r.id)
                  ORDER BY c.happened_at
