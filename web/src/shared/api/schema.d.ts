@@ -2384,6 +2384,17 @@ export interface components {
             method: components["schemas"]["Method"];
             own: boolean;
         };
+        LadderRung: {
+            numbers: string[];
+            roles: string[];
+            source: components["schemas"]["Source"];
+            /** Format: double */
+            step?: number;
+            top?: string;
+            /** @enum {string} */
+            what: "ANGLE" | "LOAD" | "STAGE" | "NUMBER";
+            words: string;
+        };
         LastScreening: {
             screening?: components["schemas"]["Screening"];
         };
@@ -2634,9 +2645,10 @@ export interface components {
         Method: {
             blocks: components["schemas"]["MethodBlock"][];
             breath: string;
-            cramp: string;
+            /** @enum {string} */
+            cramp: "EXPECTED" | "ALLOWED" | "EASE_OFF";
             id: string;
-            ladder: string[];
+            ladder: components["schemas"]["LadderRung"][];
             name: string;
             setUp: components["schemas"]["Range"];
             sideChange: components["schemas"]["Range"];

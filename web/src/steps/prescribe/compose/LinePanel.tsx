@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import type { Finding, Schemas } from '../../../shared/api/client';
-import { degrees } from '../../../shared/units';
+import { degrees, words } from '../../../shared/units';
 import { Button } from '../../../shared/ui/Button';
 import { Choice } from '../../../shared/ui/Choice';
 import { FieldFinding } from '../../../shared/ui/Findings';
@@ -145,7 +145,7 @@ export const LineTerms = memo(function LineTerms({ line, place, findings, change
       </div>
       {method && (
         <p className="max-w-prose text-sm text-soft">
-          {method.summary} Breath: {method.breath}. Cramp: {method.cramp}. {method.source.text}.
+          {method.summary} Breath: {method.breath}. Cramp: {words(method.cramp)}. {method.source.text}.
         </p>
       )}
       <FieldFinding findings={findings} path={at('position')} />

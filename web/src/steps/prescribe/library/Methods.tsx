@@ -4,6 +4,7 @@ import { api, ask, findingsOf, type Schemas } from '../../../shared/api/client';
 import { Button } from '../../../shared/ui/Button';
 import { Failure } from '../../../shared/ui/Findings';
 import { useMethods } from '../../../shared/blocks/useForms';
+import { words } from '../../../shared/units';
 
 type Known = Schemas['KnownMethod'];
 
@@ -50,7 +51,8 @@ function MethodWords({ known }: { known: Known }) {
       <p className="text-sm">{m.summary}</p>
       <p className="text-sm text-soft">
         {m.week.least === m.week.most ? m.week.usual : `${m.week.least} to ${m.week.most}`}× a week · breath: {m.breath}{' '}
-        · cramp: {m.cramp} · stretching: {m.stretching} · grows by {m.ladder.join(', ')} · {m.source.text}
+        · cramp: {words(m.cramp)} · stretching: {m.stretching} · grows by {m.ladder.map((r) => r.words).join('; ')} ·{' '}
+        {m.source.text}
       </p>
     </div>
   );

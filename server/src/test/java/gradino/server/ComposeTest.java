@@ -319,7 +319,7 @@ public class ComposeTest {
         assertThat(take(ours.replace("our-pulses,1.1,pulses", "our-pulses,1.1,our-pulses"))
                         .codes())
                 .contains("unknown-form");
-        var fixed = ours.replace("1.1,our-pulses,", "1.1,pulses,");
+        var fixed = ours.replace("1.1,our-pulses,", "1.1,pulses,").replace("ladder,our-pulses,", "ladder,pulses,");
         assertThat(take(fixed).status()).isEqualTo(200);
         assertThat(server.get("/api/methods")
                         .body()

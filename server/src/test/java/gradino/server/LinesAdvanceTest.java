@@ -68,18 +68,18 @@ public class LinesAdvanceTest {
         var queue = server.get("/api/decisions").body().path("waiting");
         assertThat(queue.size()).isEqualTo(2);
         assertThat(queue.at("/0/session").asString()).isEqualTo("Evening");
-        assertThat(queue.at("/0/why/text").asString()).isEqualTo("Contraction: 5 s → 6 s");
+        assertThat(queue.at("/0/why/text").asString()).isEqualTo("Contraction: 3 s → 4 s");
         assertThat(day().path("state").asString()).isEqualTo("DECIDE");
         assertThat(decide("d1", "LEFT", "ACCEPTED", "").status()).isEqualTo(200);
-        assertThat(contract("left")).isEqualTo(6);
-        assertThat(contract("right")).isEqualTo(5);
+        assertThat(contract("left")).isEqualTo(4);
+        assertThat(contract("right")).isEqualTo(3);
         var floor = server.post(SESSION + "/runs", "{\"id\":\"r3\"}").body();
         assertThat(floor.at("/timeline/phases")
                         .valueStream()
                         .filter(p -> p.path("blockId").asString().startsWith("l1-left-contract-relax"))
                         .mapToInt(p -> p.path("endSecond").asInt()
                                 - p.path("startSecond").asInt()))
-                .contains(6);
+                .contains(4);
     }
 
     @Test
@@ -89,7 +89,7 @@ public class LinesAdvanceTest {
         decide("d1", "LEFT", "ACCEPTED", "");
         var undone = server.me().delete("/api/lines/" + lineId() + "/decisions/d1");
         assertThat(undone.status()).as(undone.body().toString()).isEqualTo(200);
-        assertThat(contract("left")).isEqualTo(5);
+        assertThat(contract("left")).isEqualTo(3);
         decide("d2", "LEFT", "ACCEPTED", "");
         server.clock.move(Duration.ofHours(1));
         server.post(SESSION + "/runs", "{\"id\":\"r3\"}");

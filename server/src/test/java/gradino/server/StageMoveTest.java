@@ -38,6 +38,7 @@ public class StageMoveTest {
         line = Scene.with(line, "GRADED_SET", "sets", 4);
         line = Scene.with(line, "GRADED_SET", "ceiling", 100);
         line = Scene.with(line, "GRADED_SET", "top-hold", 20);
+        line = Scene.with(line, "GRADED_SET", "pull", 20);
         var more = server.put(CLIENT + "/details", Scene.DETAILS.replace("\"minutes\":20", "\"minutes\":90"));
         assertThat(more.status()).as(more.body().toString()).isEqualTo(200);
         assertThat(scene.keep(line).status()).isEqualTo(200);
@@ -117,7 +118,7 @@ public class StageMoveTest {
                 if (block.path("form").asString().equals("LIFT_OFF")) {
                     numbers.put("repetitions", 10).put("hold", 5);
                 } else if (block.path("form").asString().equals("TRANSITION")) {
-                    numbers.put("repetitions", 10);
+                    numbers.put("repetitions", 10).put("pause", 3);
                 }
             }
         }

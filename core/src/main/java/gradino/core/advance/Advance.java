@@ -227,7 +227,7 @@ public final class Advance {
             }
             var cause = deciding.cause();
             if (verdict == Verdict.STEP_DOWN && cause != null) {
-                var down = StepDown.of(cause, s);
+                var down = StepDown.of(cause, deciding.felt(), s);
                 return new Step(verdict, null, down.why(), down.dose(), null);
             }
             return new Step(

@@ -14,9 +14,7 @@ import java.util.stream.Collectors;
 public record Change(String what, double from, double to, Unit unit) {
 
     private static final Set<String> EASING = BlockParameter.all().stream()
-            .filter(p -> List.of("rest", "settle", "return", "relax", "in", "out", "partner")
-                    .contains(p.name()))
-            .filter(p -> p.form() != BlockForm.PULSES)
+            .filter(BlockParameter::eases)
             .map(p -> name(p.form(), p))
             .collect(Collectors.toUnmodifiableSet());
 
@@ -72,6 +70,7 @@ public record Change(String what, double from, double to, Unit unit) {
 
     private static void steps(List<Change> changes, BlockDraft one, BlockDraft other) {
         add(changes, one.form().words() + ", highest step", highest(one), highest(other), Unit.PERCENT);
+        add(changes, one.form().words() + ", on its last step", longest(one), longest(other), Unit.SECOND);
     }
 
     private static double highest(BlockDraft block) {
@@ -79,6 +78,11 @@ public record Change(String what, double from, double to, Unit unit) {
                 .mapToDouble(BlockDraft.Tread::effort)
                 .max()
                 .orElse(0);
+    }
+
+    private static double longest(BlockDraft block) {
+        var steps = block.steps();
+        return steps.isEmpty() ? 0 : steps.get(steps.size() - 1).seconds();
     }
 
     private static void add(List<Change> changes, String what, double from, double to, Unit unit) {

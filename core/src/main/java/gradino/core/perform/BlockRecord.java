@@ -67,11 +67,13 @@ public record BlockRecord(
     }
 
     public List<PhaseDone> contractions() {
-        return phases.stream().filter(this::counts).toList();
+        return phases.stream()
+                .filter(phase -> kind.isContraction() && phase.kind().works())
+                .toList();
     }
 
-    /** Whether the done-ratio counts a phase of this block: contractions, without the stretch between their repetitions. */
-    public boolean counts(PhaseDone phase) {
-        return kind.isContraction() && phase.kind().works();
+    /** Whether the seconds of a phase count as done: contractions, without the stretch between them, and what is held. */
+    boolean counts(PhaseDone phase) {
+        return kind.work() == BlockKind.Work.HOLD || phase.kind().works();
     }
 }

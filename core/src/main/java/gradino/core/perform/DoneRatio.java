@@ -2,17 +2,24 @@ package gradino.core.perform;
 
 import gradino.core.body.Side;
 import gradino.core.prescribe.block.BlockKind;
+import gradino.core.prescribe.block.BlockKind.Work;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
- * How much of one side's planned contraction was done (house rule): Σ min(done, planned) ÷ Σ planned over the plan's contraction
- * phases. Supported holds are reported apart.
+ * How much of one side's planned work was done (house rule): Σ done ÷ Σ planned of each kind of work, the lowest counts. Holds and
+ * warm-up circles count where a line has no other work.
  *
  * @param ratio 0 to 1; 0 when nothing was planned
- * @param lowestPhase the same of the worst single phase
- * @param holdRatio of the supported holds; 1 when none was planned
+ * @param lowestPhase the same of the worst single phase or repetition that counts
+ * @param holdRatio of the supported holds and releases; 1 when none was planned
+ * @param least the kind of work that the ratio is of; null when nothing was planned
  */
-public record DoneRatio(double ratio, double lowestPhase, double holdRatio) {
+public record DoneRatio(
+        double ratio,
+        double lowestPhase,
+        double holdRatio,
+        @Nullable Work least) {
 
     public static DoneRatio of(SessionRecord session, Side side) {
         return of(session.blocks(), side);
@@ -20,31 +27,89 @@ public record DoneRatio(double ratio, double lowestPhase, double holdRatio) {
 
     /** @param blocks the last record of each */
     public static DoneRatio of(List<BlockRecord> blocks, Side side) {
-        double planned = 0;
-        double counted = 0;
-        double lowest = 1;
-        double holdPlanned = 0;
-        double holdCounted = 0;
+        var contraction = new Sum();
+        var repetitions = new Sum();
+        var circles = new Sum();
+        var holds = new Sum();
         for (var block : blocks) {
             if (!block.isOf(side) || block.besidesThePlan()) {
                 continue;
             }
+            switch (block.kind().work()) {
+                case CONTRACTION -> contraction.seconds(block);
+                case REPETITIONS -> (block.kind() == BlockKind.ROTATION ? circles : repetitions).repetitions(block);
+                case HOLD -> holds.seconds(block);
+                case NONE -> {}
+            }
+        }
+        if (contraction.planned == 0 && repetitions.planned == 0) {
+            return lower(circles, Work.REPETITIONS, holds, Work.HOLD, holds.ratio());
+        }
+        return lower(contraction, Work.CONTRACTION, repetitions, Work.REPETITIONS, holds.ratio());
+    }
+
+    private static DoneRatio lower(Sum one, Work ofOne, Sum other, Work ofOther, double holds) {
+        if (one.planned == 0 && other.planned == 0) {
+            return new DoneRatio(0, 0, holds, null);
+        }
+        boolean first = other.planned == 0 || (one.planned > 0 && one.ratio() <= other.ratio());
+        return new DoneRatio(
+                (first ? one : other).ratio(), Math.min(one.lowest, other.lowest), holds, first ? ofOne : ofOther);
+    }
+
+    /** Adds up one kind of work. */
+    private static final class Sum {
+        private double planned;
+        private double done;
+        private double lowest = 1;
+
+        double ratio() {
+            return planned > 0 ? done / planned : 1;
+        }
+
+        void seconds(BlockRecord block) {
             for (var phase : block.phases()) {
-                if (block.counts(phase)) {
-                    planned += phase.plannedSeconds();
-                    counted += phase.counted();
-                    lowest = Math.min(lowest, share(phase.counted(), phase.plannedSeconds()));
-                } else if (block.kind() == BlockKind.SUPPORTED_HOLD) {
-                    holdPlanned += phase.plannedSeconds();
-                    holdCounted += phase.counted();
+                if (block.counts(phase) && phase.plannedSeconds() > 0) {
+                    add(phase.plannedSeconds(), phase.counted());
                 }
             }
         }
-        return new DoneRatio(
-                planned > 0 ? counted / planned : 0, planned > 0 ? lowest : 0, share(holdCounted, holdPlanned));
-    }
 
-    private static double share(double counted, double planned) {
-        return planned > 0 ? counted / planned : 1;
+        private void add(double of, double kept) {
+            planned += of;
+            done += kept;
+            lowest = Math.min(lowest, kept / of);
+        }
+
+        /** A repetition begins with its first moving phase; one that is timed counts by what was kept of it. */
+        void repetitions(BlockRecord block) {
+            boolean open = false;
+            boolean whole = true;
+            double timed = 0;
+            double kept = 0;
+            for (var phase : block.phases()) {
+                if (open && phase.kind().beginsRepetition()) {
+                    repetition(whole, timed, kept);
+                    whole = true;
+                    timed = 0;
+                    kept = 0;
+                }
+                open |= phase.kind().beginsRepetition();
+                if (phase.kind().isTimed()) {
+                    timed += phase.plannedSeconds();
+                    kept += phase.counted();
+                } else if (phase.kind().isRepetition()) {
+                    whole &= phase.wasDone();
+                }
+            }
+            if (open) {
+                repetition(whole, timed, kept);
+            }
+        }
+
+        private void repetition(boolean whole, double timed, double kept) {
+            double share = timed > 0 ? kept / timed : 1;
+            add(1, whole ? share : 0);
+        }
     }
 }

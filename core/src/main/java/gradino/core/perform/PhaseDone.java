@@ -13,14 +13,16 @@ public record PhaseDone(PhaseKind kind, double plannedSeconds, double doneSecond
     /** Nobody lifts a limb and lets it down quicker (house rule). */
     private static final double SHORTEST_REPETITION_SECONDS = 0.5;
 
+    /** Somebody tapped it, or it was played through. */
+    public boolean wasDone() {
+        return doneSeconds >= Math.min(SHORTEST_REPETITION_SECONDS, plannedSeconds);
+    }
+
     /**
-     * Counted part, in planned seconds: a second too long never makes up for one missing; a repetition counts whole once it was
-     * done, at whatever pace.
+     * Counted part, in planned seconds: a second too long never makes up for one missing; what is a repetition counts whole once
+     * it was done.
      */
     public double counted() {
-        if (kind.isRepetition() && doneSeconds >= Math.min(SHORTEST_REPETITION_SECONDS, plannedSeconds)) {
-            return plannedSeconds;
-        }
-        return Math.min(doneSeconds, plannedSeconds);
+        return kind.isRepetition() && wasDone() ? plannedSeconds : Math.min(doneSeconds, plannedSeconds);
     }
 }

@@ -19,6 +19,7 @@ import gradino.core.measure.noise.NoiseRules;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.MeasuredEffort;
 import gradino.core.perform.PainKind;
+import gradino.core.prescribe.House;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.timeline.BlockId;
 import gradino.core.quantity.Degrees;
@@ -196,7 +197,7 @@ public class AdvanceRulesTest {
 
     @Test
     public void aNewcomersCeilingStaysAtFifty() {
-        var tops = Story.BASE.withTopHold(20);
+        var tops = House.held(Story.BASE, 20);
         var p = Story.of(tops).clean(6, 3).passive(32.5, 1.5).left();
         assertThat(p.lever()).isEqualTo(LeverId.SETS);
         assertThat(p.alternatives())
@@ -206,7 +207,7 @@ public class AdvanceRulesTest {
     /** Fewer than four sessions of the motion, wherever it was trained (house rule). */
     @Test
     public void sessionsOfTheMotionElsewhereCount() {
-        var tops = Story.BASE.withTopHold(20);
+        var tops = House.held(Story.BASE, 20);
         var told = Story.of(tops).clean(6, 3).passive(32.5, 1.5);
         var once = told.client(new ClientFacts(Limits.NONE, false, null, 45.0, null, null, null).withSessionsBeside(1));
         assertThat(once.left().lever()).isEqualTo(LeverId.SETS);
@@ -352,7 +353,7 @@ public class AdvanceRulesTest {
     @Test
     public void goingFurtherThanProposedNeedsAReason() {
         var story = Story.of(Story.BASE).passive(32.5, 1.5).clean(12, 9, 6, 3);
-        var wanted = Story.BASE.withTopHold(20);
+        var wanted = House.held(Story.BASE, 20);
         var state = story.state();
         assertThat(DecisionCheck.check(state, story.left(), wanted, " ", Policy.house(), NOW))
                 .extracting("code")

@@ -77,16 +77,18 @@ public class LadderTest {
 
     @DataProvider
     public Object[][] controlFlight() {
-        return new Object[][] {{0, 0, 10, 2}, {10, 3, 12, 2}, {12, 3, 14, 2}, {14, 3, 15, 2}, {15, 3, 15, 3}};
+        return new Object[][] {
+            {0, 0, 10, 3}, {10, 3, 12, 3}, {12, 3, 14, 3}, {14, 3, 15, 3}, {15, 3, 15, 4}, {15, 4, 15, 5}
+        };
     }
 
     @Test(dataProvider = "controlFlight")
-    public void walksTheControlLadder(int seconds, int repetitions, int toSeconds, int toSets) {
-        var from = repetitions == 0 ? Story.BASE : Story.BASE.withHandsOff(repetitions, seconds);
+    public void walksTheControlLadder(int seconds, int sets, int toSeconds, int toSets) {
+        var from = sets == 0 ? Story.BASE : Story.BASE.plusHandsOff(sets, seconds);
         var p = Story.of(from).clean(12, 9, 6, 3).passive(36, 1).active(14, 1).left();
         assertThat(p.to().handsOffSeconds()).isEqualTo(toSeconds);
-        assertThat(p.to().handsOffRepetitions()).isEqualTo(3);
-        assertThat(p.to().sets()).isEqualTo(toSets);
+        assertThat(p.to().handsOffSets()).isEqualTo(toSets);
+        assertThat(p.to().sets()).isEqualTo(Story.BASE.sets());
         assertThat(p.to().angle()).isEqualTo(from.angle());
     }
 
@@ -214,7 +216,7 @@ public class LadderTest {
 
     @Test
     public void aLateAnswerThatIsFineSuspendsNothing() {
-        var to = Story.BASE.withTopHold(15);
+        var to = House.held(Story.BASE, 15);
         var story = Story.of(Story.BASE)
                 .startingFrom(Story.BASE)
                 .passive(32.5, 1.5)
@@ -308,7 +310,7 @@ public class LadderTest {
         return new Object[][] {
             // Handbook 3, the methods' own ladders; what a gentle start has no hands-off hold for is said.
             {"ramp-gentle", LeverId.TOP_HOLD},
-            {"ramp-ten-to-max", LeverId.SUPPORTED_HOLD},
+            {"ramp-ten-to-max", LeverId.CEILING},
             {"ramp-both-ways", LeverId.TOP_HOLD}
         };
     }
@@ -334,7 +336,7 @@ public class LadderTest {
                 .state();
         var p = Advance.propose(state, Side.LEFT, Policy.house(), NOW);
         assertThat(p.lever()).isEqualTo(LeverId.HANDS_OFF_HOLD);
-        assertThat(p.to().handsOffRepetitions()).isEqualTo(3);
+        assertThat(p.to().handsOffSets()).isEqualTo(3);
         assertThat(p.to().handsOffSeconds()).isEqualTo(10);
     }
 

@@ -17,7 +17,7 @@ public class LoadStepTest {
 
     @Test
     public void theFirstLoadIsHalfAKiloAfterTwelveLiftOffsWithout() {
-        var step = LoadStep.next(SHANK, 0, 12, HOUSE).orElseThrow();
+        var step = LoadStep.next(SHANK, 0, 12, 6, 12, HOUSE).orElseThrow();
         assertThat(step.loadKg()).isEqualTo(0.5);
         assertThat(step.repetitions()).isEqualTo(6);
         assertThat(step.share()).isCloseTo(0.18, within(0.001));
@@ -26,17 +26,17 @@ public class LoadStepTest {
 
     @Test
     public void withoutLoadRepetitionsComeFirst() {
-        var step = LoadStep.next(SHANK, 0, 8, HOUSE).orElseThrow();
+        var step = LoadStep.next(SHANK, 0, 8, 6, 12, HOUSE).orElseThrow();
         assertThat(step.why().reason()).isEqualTo(Reason.STEP_REPETITIONS);
         assertThat(step.repetitions()).isEqualTo(10);
-        assertThat(LoadStep.next(SHANK, 0, 11, HOUSE).orElseThrow().repetitions())
+        assertThat(LoadStep.next(SHANK, 0, 11, 6, 12, HOUSE).orElseThrow().repetitions())
                 .isEqualTo(12);
     }
 
     @Test
     public void aFirstLoadOfMoreThanAFifthIsNone() {
         var light = new Gravity("foot", 75, 43, 10.5);
-        assertThat(LoadStep.next(light, 0, 12, HOUSE)).isEmpty();
+        assertThat(LoadStep.next(light, 0, 12, 6, 12, HOUSE)).isEmpty();
     }
 
     /** 2 to 10 % (ACSM 2009, from memory), on both sides of each limit; a leg of 45.5 N·m with weights at 0.8 m. */
@@ -55,7 +55,7 @@ public class LoadStepTest {
     @Test(dataProvider = "later")
     public void laterStepsAreTheSmallestThatAddsTwoToTenPercent(
             double own, double lever, double load, int repetitions, double expected, int then) {
-        var step = LoadStep.next(new Gravity("leg", 75, lever, own), load, repetitions, HOUSE)
+        var step = LoadStep.next(new Gravity("leg", 75, lever, own), load, repetitions, 6, 12, HOUSE)
                 .orElseThrow();
         assertThat(step.loadKg()).isEqualTo(expected);
         assertThat(step.repetitions()).isEqualTo(then);

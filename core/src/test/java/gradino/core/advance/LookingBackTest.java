@@ -19,6 +19,7 @@ import gradino.core.because.Reason;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.perform.PainKind;
+import gradino.core.prescribe.House;
 import java.time.ZoneOffset;
 import java.util.Map;
 import org.testng.annotations.DataProvider;
@@ -142,7 +143,7 @@ public class LookingBackTest {
 
     @Test
     public void theFlightSaysHowEachStepTurnedOut() {
-        var longer = Story.BASE.withTopHold(15);
+        var longer = House.held(Story.BASE, 15);
         var story = Story.of(Story.BASE)
                 .startingFrom(Story.BASE)
                 .passive(32.5, 1.5)

@@ -164,7 +164,8 @@ public class PolicyEffectTest {
                 threshold,
                 low,
                 high,
-                policy -> LoadStep.next(limb, load, reps, policy).map(s -> List.of(s.loadKg(), s.repetitions())));
+                policy ->
+                        LoadStep.next(limb, load, reps, 6, 12, policy).map(s -> List.of(s.loadKg(), s.repetitions())));
     }
 
     private static List<Scene> scenes() {
@@ -220,7 +221,7 @@ public class PolicyEffectTest {
                         Threshold.HANDS_OFF_STEP,
                         1,
                         2,
-                        at(BASE.withHandsOff(3, 10)).active(12, 1).clean(6, 3)),
+                        at(BASE.plusHandsOff(3, 10)).active(12, 1).clean(6, 3)),
                 scene(Threshold.DOWN_CEILING, 10, 20, painful(dose(60, 2, 80, 10))),
                 scene(Threshold.CEILING_LEAST, 10, 30, painful(dose(60, 2, 40, 10))),
                 scene(Threshold.DOWN_ANGLE, 3, 5, wrongJoint()),

@@ -98,7 +98,8 @@ public final class StageTest {
                 .graded(Side.RIGHT, 2)
                 .left();
         assertThat(p.lever()).isNull();
-        assertThat(reasons(p)).containsExactly(Reason.NOT_OBSERVED);
+        assertThat(reasons(p)).containsExactly(Reason.STAGE_NOT_FULL);
+        assertThat(p.requests()).extracting(Because::reason).contains(Reason.ASK_OBSERVE);
     }
 
     @DataProvider

@@ -55,6 +55,7 @@ final class Story {
     private Observer observer = Observer.COACH;
     private int sessions;
     private String method = "ramp-both-ways";
+    private String position = "prone-knee-bent";
 
     static Story of(Dose dose) {
         var story = new Story();
@@ -158,12 +159,21 @@ final class Story {
 
     /** A step that the coach accepted on both sides. */
     Story stepped(double daysAgo, Dose to, LeverId lever) {
+        return decided(daysAgo, to, Event.Answer.ACCEPTED, Verdict.STEP_UP, lever);
+    }
+
+    /** A coach's own change. */
+    Story edited(double daysAgo, Dose to) {
+        return decided(daysAgo, to, Event.Answer.EDITED, Verdict.STAY, null);
+    }
+
+    private Story decided(double daysAgo, Dose to, Event.Answer answer, Verdict verdict, @Nullable LeverId lever) {
         for (var side : Side.PAIR) {
             events.add(new Event.DoseDecided(
                     "d" + side.word() + daysAgo,
                     side,
-                    Event.Answer.ACCEPTED,
-                    Verdict.STEP_UP,
+                    answer,
+                    verdict,
                     lever,
                     doses.on(side),
                     to,
@@ -182,6 +192,11 @@ final class Story {
 
     Story by(String id) {
         method = id;
+        return this;
+    }
+
+    Story in(String id) {
+        position = id;
         return this;
     }
 
@@ -226,8 +241,8 @@ final class Story {
         return Advance.propose(state(), side, Policy.house(), new Moment(NOW, ZoneOffset.UTC));
     }
 
-    private Plan plan() {
-        return House.line(method, doses);
+    Plan plan() {
+        return House.line(position, method, Side.LEFT, doses);
     }
 
     /** A session of a quarter of an hour that nothing ended. */

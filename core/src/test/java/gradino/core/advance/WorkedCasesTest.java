@@ -16,6 +16,7 @@ import gradino.core.intake.Limits;
 import gradino.core.perform.Observer;
 import gradino.core.perform.PainKind;
 import gradino.core.perform.StopSign;
+import gradino.core.prescribe.House;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
@@ -24,7 +25,7 @@ import org.testng.annotations.Test;
 /** The worked cases of the house rules, numbered as there; the surrounding histories are invented. */
 public class WorkedCasesTest {
     /** Case 3's rung: angle 30, top hold 15 (base 10), ceiling 80 (base 50). */
-    private static final Dose CASE_3 = Story.BASE.withTopHold(15).withCeiling(EffortPercent.of(80));
+    private static final Dose CASE_3 = House.held(Story.BASE, 15).withCeiling(EffortPercent.of(80));
 
     private static Story case3() {
         return Story.of(CASE_3).clean(12, 9, 6, 3).passive(36.5, 1.5);
@@ -39,7 +40,7 @@ public class WorkedCasesTest {
         var p = noRoom().clean(6, 3).left();
         assertThat(p.verdict()).isEqualTo(Verdict.STEP_UP);
         assertThat(p.lever()).isEqualTo(LeverId.TOP_HOLD);
-        assertThat(p.to()).isEqualTo(Story.BASE.withTopHold(15));
+        assertThat(p.to()).isEqualTo(House.held(Story.BASE, 15));
     }
 
     @Test
@@ -48,7 +49,7 @@ public class WorkedCasesTest {
                 .morning(6, true, 0)
                 .clean(3);
         assertThat(story.left().verdict()).isEqualTo(Verdict.STAY);
-        assertThat(story.left().why().text()).isEqualTo("Done-ratio 0.90 is below 0.95");
+        assertThat(story.left().why().text()).isEqualTo("Contraction done: 0.90 of what was planned, below 0.95");
         assertThat(story.right().verdict()).isEqualTo(Verdict.STEP_UP);
     }
 
@@ -61,7 +62,8 @@ public class WorkedCasesTest {
         assertThat(p.to().ceiling()).isEqualTo(EffortPercent.of(60));
         assertThat(p.consequences())
                 .extracting(Change::what)
-                .containsExactly("working angle", "graded set, highest effort", "graded set, hold on top");
+                .containsExactly(
+                        "working angle", "graded set, highest effort", "graded set, hold on top", "graded set, pull");
     }
 
     @Test
@@ -80,7 +82,7 @@ public class WorkedCasesTest {
         // SE of the gap 2.1 with 1.5 on the passive side: √(2.1² − 1.5²) = 1.47.
         var p = case3().active(14.5, 1.47).left();
         assertThat(p.lever()).isEqualTo(LeverId.HANDS_OFF_HOLD);
-        assertThat(p.to()).isEqualTo(CASE_3.withHandsOff(3, 10));
+        assertThat(p.to()).isEqualTo(CASE_3.plusHandsOff(3, 10));
     }
 
     @Test
@@ -228,7 +230,7 @@ public class WorkedCasesTest {
 
     @Test
     public void case20SuspendsAnAcceptedStepWhenALateAnswerIsWorse() {
-        var to = Story.BASE.withTopHold(15);
+        var to = House.held(Story.BASE, 15);
         var story = noRoom().startingFrom(Story.BASE)
                 .clean(12, 9)
                 .painful(6, 3, PainKind.WHILE_CONTRACTING)

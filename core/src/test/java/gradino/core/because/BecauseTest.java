@@ -12,9 +12,13 @@ public class BecauseTest {
     public void saysItsNumbersWithTheirUnits() {
         var because = Because.of(Reason.STEP_ANGLE, Term.of(30, Unit.DEGREE), Term.of(34.04, Unit.DEGREE));
         assertThat(because.text()).isEqualTo("Working angle 30° → 34°");
-        assertThat(Because.of(Reason.DONE_TOO_LITTLE, Term.of(0.9, Unit.RATIO), Term.of(0.95, Unit.RATIO))
+        assertThat(Because.of(
+                                Reason.DONE_TOO_LITTLE,
+                                Term.of("Contraction"),
+                                Term.of(0.9, Unit.RATIO),
+                                Term.of(0.95, Unit.RATIO))
                         .text())
-                .isEqualTo("Done-ratio 0.90 is below 0.95");
+                .isEqualTo("Contraction done: 0.90 of what was planned, below 0.95");
         assertThat(Because.of(Reason.ABOVE_EFFORT_CAP, Term.of(50, Unit.PERCENT), Term.of(40, Unit.PERCENT))
                         .text())
                 .contains("client's cap of 40 %");

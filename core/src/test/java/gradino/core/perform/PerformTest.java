@@ -45,9 +45,21 @@ public class PerformTest {
                 .isEmpty();
     }
 
-    /** Counted blocks are counted by repetitions (house rule). */
+    /** What was tapped counts whole at whatever pace, what was timed by what was kept of it (house rule). */
     @Test
-    public void aRepetitionCountsWholeAtWhateverPace() {
+    public void aRepetitionIsTappedOrKept() {
+        var rocks = DoneRatio.of(
+                List.of(block(
+                        "l1-left-transition",
+                        Side.LEFT,
+                        BlockKind.TRANSITION,
+                        phase(PhaseKind.MOVE, 4, 1),
+                        phase(PhaseKind.MOVE, 4, 9),
+                        phase(PhaseKind.MOVE, 4, 0.2),
+                        phase(PhaseKind.MOVE, 4, 4))),
+                Side.LEFT);
+        assertThat(rocks.ratio()).isCloseTo(3.0 / 4, within(1e-9));
+        assertThat(rocks.least()).isEqualTo(BlockKind.Work.REPETITIONS);
         var ratio = DoneRatio.of(
                 List.of(block(
                         "l1-left-lift-off",
@@ -58,7 +70,7 @@ public class PerformTest {
                         phase(PhaseKind.LIFT, 3, 0.2),
                         phase(PhaseKind.LIFT, 3, 0))),
                 Side.LEFT);
-        assertThat(ratio.ratio()).isCloseTo(6.2 / 12, within(1e-9));
+        assertThat(ratio.ratio()).isCloseTo((0.4 + 1 + 0.2 / 3) / 4, within(1e-9));
         assertThat(ratio.lowestPhase()).isZero();
     }
 
@@ -121,6 +133,54 @@ public class PerformTest {
                 Side.LEFT);
         assertThat(ratio.ratio()).isCloseTo(19.0 / 20, within(1e-12));
         assertThat(ratio.lowestPhase()).isCloseTo(0.8, within(1e-12));
+    }
+
+    /** The lower of contraction and repetitions counts; a stretch in the middle does not hide a lift that was left out. */
+    @Test
+    public void eachKindOfWorkIsHeldAgainstItsOwnPlan() {
+        var press = block("l1-left-1-press", Side.LEFT, BlockKind.PRESS, phase(PhaseKind.STEP, 100, 100));
+        var lifts = block(
+                "l1-left-lift-off",
+                Side.LEFT,
+                BlockKind.LIFT_OFF,
+                phase(PhaseKind.LIFT, 2, 2),
+                phase(PhaseKind.LIFT, 2, 0));
+        var both = DoneRatio.of(session(press, lifts), Side.LEFT);
+        assertThat(both.ratio()).isCloseTo(0.5, within(1e-12));
+        assertThat(both.least()).isEqualTo(BlockKind.Work.REPETITIONS);
+        var deep = block(
+                "l1-left-loaded-stretch",
+                Side.LEFT,
+                BlockKind.LOADED_STRETCH,
+                phase(PhaseKind.LOWERING, 3, 3),
+                phase(PhaseKind.BOTTOM, 2, 1),
+                phase(PhaseKind.UP, 2, 2));
+        assertThat(DoneRatio.of(session(deep), Side.LEFT).ratio()).isCloseTo(4.0 / 5, within(1e-12));
+        var pulses = block(
+                "l1-left-pulses",
+                Side.LEFT,
+                BlockKind.PULSES,
+                phase(PhaseKind.PULSE_IN, 2, 1),
+                phase(PhaseKind.PULSE_OUT, 2, 0),
+                phase(PhaseKind.PULSE_IN, 2, 1),
+                phase(PhaseKind.PULSE_OUT, 2, 1));
+        assertThat(DoneRatio.of(session(pulses), Side.LEFT).ratio()).isCloseTo(0.5, within(1e-12));
+    }
+
+    /** Circles and holds count where there is no other work. */
+    @Test
+    public void aLineOfCirclesOrOfAHoldAloneIsHeldAgainstThose() {
+        var circles = block(
+                "l1-left-rotation",
+                Side.LEFT,
+                BlockKind.ROTATION,
+                phase(PhaseKind.CIRCLE_ONE_WAY, 6, 6),
+                phase(PhaseKind.CIRCLE_OTHER_WAY, 6, 0));
+        assertThat(DoneRatio.of(session(circles), Side.LEFT).ratio()).isCloseTo(0.5, within(1e-12));
+        var hold = block("l1-left-supported-hold", Side.LEFT, BlockKind.SUPPORTED_HOLD, phase(PhaseKind.HOLD, 60, 45));
+        assertThat(DoneRatio.of(session(hold), Side.LEFT).ratio()).isCloseTo(0.75, within(1e-12));
+        var release = block("l1-left-release", Side.LEFT, BlockKind.RELEASE, phase(PhaseKind.RELEASE, 60, 60));
+        assertThat(DoneRatio.of(session(release), Side.LEFT).ratio()).isEqualTo(1);
     }
 
     @Test

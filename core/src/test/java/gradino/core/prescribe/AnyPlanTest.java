@@ -79,7 +79,7 @@ public class AnyPlanTest {
                                 .with("seconds", 1 + random.nextInt(15)),
                         BlockDraft.usual(BlockForm.SUPPORTED_HOLD).with("seconds", random.nextInt(121)),
                         graded));
-        return random.nextInt(3) == 0 ? dose : dose.withHandsOff(1 + random.nextInt(4), 1 + random.nextInt(15));
+        return random.nextInt(3) == 0 ? dose : dose.plusHandsOff(1 + random.nextInt(4), 1 + random.nextInt(15));
     }
 
     @Test(dataProvider = "plans")

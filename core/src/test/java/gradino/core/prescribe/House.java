@@ -1,7 +1,9 @@
 package gradino.core.prescribe;
 
+import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import gradino.core.prescribe.method.BlockForm;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.program.Plan;
@@ -14,11 +16,16 @@ public final class House {
 
     /** A newcomer's blocks with these numbers. */
     public static Dose dose(double angle, int hold, int sets, int ceiling, int topHold) {
-        return newcomers(angle)
-                .withSupportedHold(hold)
-                .withSets(sets)
-                .withTopHold(topHold)
+        return held(newcomers(angle).withSupportedHold(hold).withSets(sets), topHold)
                 .withCeiling(ceiling(ceiling));
+    }
+
+    /** Press and pull held together. */
+    public static Dose held(Dose dose, int seconds) {
+        var blocks = dose.withTopHold(seconds).blocks().stream()
+                .map(b -> b.form() == BlockForm.GRADED_SET ? b.with("pull", seconds) : b)
+                .toList();
+        return dose.withBlocks(blocks);
     }
 
     public static Dose newcomers(double angle) {
@@ -35,7 +42,7 @@ public final class House {
     }
 
     public static Plan line(String position, String method, Side first, Sided<Dose> doses) {
-        return new Plan(
-                "hip-internal-rotation", position, method, SideOrder.ONE_AFTER_OTHER, first, 20, 20, 3, "", doses);
+        var motion = Catalogue.position(position).orElseThrow().motions().get(0);
+        return new Plan(motion, position, method, SideOrder.ONE_AFTER_OTHER, first, 20, 20, 3, "", doses);
     }
 }

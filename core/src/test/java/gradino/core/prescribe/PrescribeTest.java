@@ -70,7 +70,7 @@ public class PrescribeTest {
     public void everySecondHasASideABlockACueAnEffortAndABreath() {
         var timeline = both(PLAN.dose(Side.LEFT)
                         .withCeiling(EffortPercent.of(80))
-                        .withHandsOff(3, 10))
+                        .plusHandsOff(3, 10))
                 .timeline();
         var previous = timeline.second(0);
         for (int t = 0; t < timeline.seconds(); t++) {

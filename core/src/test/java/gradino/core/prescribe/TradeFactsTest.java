@@ -9,6 +9,7 @@ import gradino.core.prescribe.block.Breathing;
 import gradino.core.prescribe.block.Leaf;
 import gradino.core.prescribe.block.Quiet;
 import gradino.core.prescribe.method.BlockForm;
+import gradino.core.prescribe.method.LadderRung;
 import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.method.MethodBlock;
 import gradino.core.prescribe.program.SessionDraft;
@@ -79,9 +80,9 @@ public class TradeFactsTest {
             number("ramp-gentle", BlockForm.REST, "seconds", 15, 15, 30),
             // Hands-off holds of 10 s, three of them; to 15 s, then five.
             number("hands-off", BlockForm.HANDS_OFF_HOLD, "hold", 10, 10, 15),
-            number("hands-off", BlockForm.HANDS_OFF_HOLD, "sets", 1, 1, 5),
+            number("hands-off", BlockForm.HANDS_OFF_HOLD, "sets", 3, 3, 5),
             // Light contractions: two rounds.
-            number("light-breath", BlockForm.GROUP, "rounds", 2, 2, 3),
+            number("light-breath", BlockForm.GROUP, "rounds", 2, 1, 3),
             // Loaded phase: never over 12 repetitions.
             number("release-activate-load", BlockForm.LOADED_STRETCH, "repetitions", 8, 6, 12),
             // Pull, press, pull: 10 to 15 s each, 2 to 4 cycles a side.
@@ -138,8 +139,8 @@ public class TradeFactsTest {
         // Two sides and three days: 33 min a week.
         assertThat(method("strength-first").week().usual()).isEqualTo(3);
         assertThat(2 * 3 * seconds("strength-first", BlockForm.GROUP) / 60).isEqualTo(33);
-        // Hands-off holds 3 × 10 s, a stretch of 5 s before each.
-        assertThat(seconds("hands-off", BlockForm.HANDS_OFF_HOLD)).isEqualTo(3 * (5 + 10));
+        // Hands-off holds 3 × 10 s: a set is a stretch of 5 s and one hold; 15 s between two of them.
+        assertThat(seconds("hands-off", BlockForm.HANDS_OFF_HOLD)).isEqualTo(3 * (5 + 10) + 2 * 15);
         // Light contractions of 2 breaths each way at 20 to 30 %, a settle, two rounds.
         assertThat(seconds("light-breath", BlockForm.GROUP)).isEqualTo(2 * (12 + 12 + 12) + 10);
         assertThat(method("light-breath").firstOf(BlockForm.PRESS_RAMP).get(0).steps())
@@ -178,6 +179,6 @@ public class TradeFactsTest {
                 Catalogue.position("bench-figure-four").orElseThrow().training());
         assertThat(bench.easier()).anyMatch(hint -> hint.contains("higher bench"));
         assertThat(bench.harder()).noneMatch(hint -> hint.contains("higher bench"));
-        assertThat(method("strength-first").ladder()).containsSubsequence("rounds", "prop lower");
+        assertThat(method("strength-first").ladder().get(0).what()).isEqualTo(LadderRung.What.ANGLE);
     }
 }

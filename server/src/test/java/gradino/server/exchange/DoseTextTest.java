@@ -25,7 +25,7 @@ public class DoseTextTest {
         var methods = Method.shipped();
         var method = methods.get(random.nextInt(methods.size()));
         var dose = new Dose(Degrees.of(random.nextDouble() * 80 - 5), method.firstBlocks(random.nextBoolean()));
-        return dose.withTopHold(random.nextInt(30)).withHandsOff(1 + random.nextInt(6), 1 + random.nextInt(15));
+        return dose.withTopHold(random.nextInt(30)).plusHandsOff(1 + random.nextInt(6), 1 + random.nextInt(15));
     }
 
     @Test(dataProvider = "doses")

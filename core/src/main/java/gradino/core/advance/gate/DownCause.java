@@ -4,7 +4,12 @@ package gradino.core.advance.gate;
 public enum DownCause {
     ANGLE_TOO_DEEP,
     RANGE_LOST,
-    PAIN_WHILE_CONTRACTING,
+    /** Pain in what holds or lets go: a supported hold, a settle. */
+    PAIN_STRETCHED,
+    PAIN_CONTRACTING,
+    PAIN_LIFTING,
+    /** Pain in a circle, a rock, a transition, or a stretch that carries nothing. */
+    PAIN_MOVING,
     UNDER_LOAD,
     UNKNOWN,
     AWAY_LONG,

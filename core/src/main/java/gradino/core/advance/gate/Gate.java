@@ -7,6 +7,7 @@ import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
 import gradino.core.because.Verdict;
+import gradino.core.prescribe.block.BlockKind;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -20,25 +21,36 @@ public interface Gate {
      * A gate's answer.
      *
      * @param cause how to step down, when that is the verdict
+     * @param felt kind of block in which the pain was felt that decided; null for none
      * @param requests what the coach or client is asked for
      * @param parts every single thing that failed, where a gate looks at several
      */
-    record Judgement(GateResult result, @Nullable DownCause cause, List<Because> requests, List<Because> parts) {
+    record Judgement(
+            GateResult result,
+            @Nullable DownCause cause,
+            @Nullable BlockKind felt,
+            List<Because> requests,
+            List<Because> parts) {
         public Judgement {
             requests = List.copyOf(requests);
             parts = List.copyOf(parts);
         }
 
         static Judgement of(GateResult result) {
-            return new Judgement(result, null, List.of(), result.decided() ? List.of(result.because()) : List.of());
+            return new Judgement(
+                    result, null, null, List.of(), result.decided() ? List.of(result.because()) : List.of());
         }
 
         Judgement asking(Because... wanted) {
-            return new Judgement(result, cause, List.of(wanted), parts);
+            return new Judgement(result, cause, felt, List.of(wanted), parts);
         }
 
         Judgement by(DownCause why) {
-            return new Judgement(result, why, requests, parts);
+            return new Judgement(result, why, felt, requests, parts);
+        }
+
+        Judgement in(@Nullable BlockKind where) {
+            return new Judgement(result, cause, where, requests, parts);
         }
     }
 

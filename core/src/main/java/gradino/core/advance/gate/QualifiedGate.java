@@ -9,6 +9,9 @@ import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
 import gradino.core.because.Verdict;
+import gradino.core.perform.DoneRatio;
+import gradino.core.prescribe.block.BlockKind;
+import gradino.core.prescribe.method.Cramp;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -40,7 +43,7 @@ public final class QualifiedGate implements Gate {
         }
         var distinct = parts.stream().distinct().sorted().toList();
         var judgement = decided(s, Verdict.STAY, Threshold.SESSIONS_NEEDED, looked.size(), distinct.get(0));
-        return new Judgement(shown(s, judgement.result(), looked), null, List.of(), distinct);
+        return new Judgement(shown(s, judgement.result(), looked), null, null, List.of(), distinct);
     }
 
     /** Shows the failed number beside its own limit where the first failing part has one. */
@@ -67,7 +70,7 @@ public final class QualifiedGate implements Gate {
         var facts = session.on(s.side());
         var done = facts.done();
         if (done.ratio() < s.value(Threshold.DONE_RATIO)) {
-            parts.add(against(s, Reason.DONE_TOO_LITTLE, done.ratio(), Threshold.DONE_RATIO));
+            parts.add(tooLittle(s, done));
         }
         if (done.lowestPhase() < s.value(Threshold.PHASE_RATIO)) {
             parts.add(against(s, Reason.PHASE_TOO_SHORT, done.lowestPhase(), Threshold.PHASE_RATIO));
@@ -88,12 +91,25 @@ public final class QualifiedGate implements Gate {
                     amount(session.doses().on(s.side()).angle().value(), Unit.DEGREE)));
         }
         effort(s, facts, parts);
-        if (facts.mostCramps() > s.value(Threshold.CRAMPS_A_SET)) {
-            parts.add(against(s, Reason.CRAMPS, facts.mostCramps(), Threshold.CRAMPS_A_SET));
-        }
+        cramps(s, facts, parts);
         if (facts.unplannedStop()) {
             parts.add(Because.of(Reason.UNPLANNED_STOP));
         }
+    }
+
+    private static Because tooLittle(Situation s, DoneRatio done) {
+        var unit = s.policy().unit(Threshold.DONE_RATIO);
+        var what = switch (done.least() == null ? BlockKind.Work.NONE : done.least()) {
+            case CONTRACTION -> "Contraction";
+            case REPETITIONS -> "Repetitions";
+            case HOLD -> "Hold";
+            case NONE -> "Work";
+        };
+        return Because.of(
+                Reason.DONE_TOO_LITTLE,
+                Term.of(what),
+                Term.of(done.ratio(), unit),
+                Term.of(s.value(Threshold.DONE_RATIO), unit));
     }
 
     private void effort(Situation s, SideFacts facts, List<Because> parts) {
@@ -108,6 +124,20 @@ public final class QualifiedGate implements Gate {
         }
         if (facts.nearMaxPeak() != null && facts.nearMaxPeak() < s.value(Threshold.NEAR_MAX_PEAK)) {
             parts.add(against(s, Reason.PEAK_TOO_LOW, facts.nearMaxPeak(), Threshold.NEAR_MAX_PEAK));
+        }
+    }
+
+    /** By the method's own rule; a newcomer eases off whatever the method allows. */
+    private static void cramps(Situation s, SideFacts facts, List<Because> parts) {
+        var rule = s.method().cramp();
+        if (rule == Cramp.EXPECTED) {
+            return;
+        }
+        boolean allowed = rule == Cramp.ALLOWED && !s.attendance().newcomer();
+        double most = s.value(Threshold.CRAMPS_A_SET) + (allowed ? 1 : 0);
+        if (facts.mostCramps() > most) {
+            var unit = s.policy().unit(Threshold.CRAMPS_A_SET);
+            parts.add(Because.of(Reason.CRAMPS, Term.of(facts.mostCramps(), unit), Term.of(most, unit)));
         }
     }
 

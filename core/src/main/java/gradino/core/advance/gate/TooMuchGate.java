@@ -7,12 +7,14 @@ import gradino.core.because.Reason;
 import gradino.core.because.Unit;
 import gradino.core.because.Verdict;
 import gradino.core.perform.PainKind;
+import gradino.core.prescribe.block.BlockKind;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 
 /** Gate 2: pain that is too high, stays, or rises; a wrong joint; an angle above the range that is left. */
 public final class TooMuchGate implements Gate {
@@ -92,7 +94,8 @@ public final class TooMuchGate implements Gate {
         for (var x : s.undecided()) {
             if (pain(s, x) > most) {
                 var said = painSaid(s, Reason.PAIN_TOO_HIGH, x);
-                return Optional.of(down(s, Threshold.PAIN_TOO_MUCH, pain(s, x), said, cause(s, x)));
+                return Optional.of(down(s, Threshold.PAIN_TOO_MUCH, pain(s, x), said, cause(s, x))
+                        .in(felt(s, x)));
             }
         }
         return Optional.empty();
@@ -106,7 +109,8 @@ public final class TooMuchGate implements Gate {
         for (var x : s.undecided()) {
             if (pain(s, x) >= least && x.morning() != null && !x.morning().settled()) {
                 var said = painSaid(s, Reason.PAIN_NOT_SETTLED, x);
-                return Optional.of(down(s, Threshold.PAIN_UNSETTLED, pain(s, x), said, cause(s, x)));
+                return Optional.of(down(s, Threshold.PAIN_UNSETTLED, pain(s, x), said, cause(s, x))
+                        .in(felt(s, x)));
             }
         }
         return Optional.empty();
@@ -127,7 +131,8 @@ public final class TooMuchGate implements Gate {
         }
         var because = Because.of(
                 Reason.PAIN_RISING, amount(first, Unit.COUNT), amount(second, Unit.COUNT), amount(third, Unit.COUNT));
-        return Optional.of(down(s, Threshold.PAIN_RISE, third - second, because, cause(s, all.get(n - 1))));
+        return Optional.of(down(s, Threshold.PAIN_RISE, third - second, because, cause(s, all.get(n - 1)))
+                .in(felt(s, all.get(n - 1))));
     }
 
     private Optional<Judgement> painWeek(Situation s) {
@@ -163,7 +168,8 @@ public final class TooMuchGate implements Gate {
         for (var x : s.undecided()) {
             if (x.on(s.side()).wrongJoint()) {
                 var felt = Because.of(Reason.WRONG_JOINT);
-                return Optional.of(down(s, Threshold.PAIN_TOO_MUCH, pain(s, x), felt, DownCause.ANGLE_TOO_DEEP));
+                return Optional.of(down(s, Threshold.PAIN_TOO_MUCH, pain(s, x), felt, DownCause.ANGLE_TOO_DEEP)
+                        .in(felt(s, x)));
             }
         }
         return Optional.empty();
@@ -208,18 +214,30 @@ public final class TooMuchGate implements Gate {
         return Because.of(reason, amount(pain(s, session), Unit.OF_TEN));
     }
 
+    /** By the block in which it was felt; a pinch and a wrong joint are of the angle wherever they were felt. */
     private static DownCause cause(Situation s, SessionFacts session) {
         var facts = session.on(s.side());
         var kind = facts.worstKind();
-        if (facts.worstUnderLoad() && s.dose().loadKg() > 0 && kind != PainKind.WRONG_JOINT) {
-            return DownCause.UNDER_LOAD;
+        var in = facts.worstIn();
+        if (kind == null || in == null) {
+            return DownCause.UNKNOWN;
+        } else if (kind == PainKind.PINCH_THAT_EASED || kind == PainKind.WRONG_JOINT) {
+            return DownCause.ANGLE_TOO_DEEP;
         }
-        if (kind == PainKind.WHILE_CONTRACTING) {
-            return DownCause.PAIN_WHILE_CONTRACTING;
-        }
-        return kind == PainKind.PINCH_THAT_EASED || kind == PainKind.WRONG_JOINT
-                ? DownCause.ANGLE_TOO_DEEP
-                : DownCause.UNKNOWN;
+        return switch (in) {
+            case SUPPORTED_HOLD, SETTLE -> DownCause.PAIN_STRETCHED;
+            case PRESS, PULL, CONTRACT_RELAX, HANDS_OFF, PULSES, SIDESTEP ->
+                kind == PainKind.WHILE_CONTRACTING ? DownCause.PAIN_CONTRACTING : DownCause.UNKNOWN;
+            case LIFT_OFF, ECCENTRIC -> s.dose().loadKg() > 0 ? DownCause.UNDER_LOAD : DownCause.PAIN_LIFTING;
+            case LOADED_STRETCH -> s.dose().loadKg() > 0 ? DownCause.UNDER_LOAD : DownCause.PAIN_MOVING;
+            case ROTATION, TRANSITION -> DownCause.PAIN_MOVING;
+            case SET_UP, RELEASE, REST, RE_MEASURE, SIDE_CHANGE -> DownCause.UNKNOWN;
+        };
+    }
+
+    /** The block in which the worst pain of a session was felt. */
+    private static @Nullable BlockKind felt(Situation s, SessionFacts session) {
+        return session.on(s.side()).worstIn();
     }
 
     private static int worst(Situation s) {

@@ -11,7 +11,6 @@ import gradino.core.intake.Restriction;
 import gradino.core.measure.limit.Limiter;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.quantity.Degrees;
-import gradino.core.quantity.EffortPercent;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
@@ -141,13 +140,8 @@ final class AngleLever implements Lever {
     }
 
     private static Dose eased(Situation s, int drop) {
-        var base = s.me().base();
-        var ceiling = s.dose().ceiling().shifted(-drop);
-        var floor = EffortPercent.of(
-                Math.min(base.ceiling().value(), s.dose().ceiling().value()));
-        return s.dose()
-                .withTopHold(Math.min(base.topHoldSeconds(), s.dose().topHoldSeconds()))
-                .withCeiling(ceiling.atLeast(floor));
+        var lower = new Lower(s);
+        return lower.topHolds(lower.ceilings(s.dose(), drop));
     }
 
     /** What is left of the degrees allowed in any seven days. */

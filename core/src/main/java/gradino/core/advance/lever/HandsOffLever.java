@@ -11,8 +11,9 @@ import gradino.core.prescribe.method.BlockForm;
 import gradino.core.prescribe.method.BlockNumbers;
 import gradino.core.prescribe.method.MethodBlock;
 
-/** Control at the end of the range: 3 × 10 s of hands-off hold where there is none, then two seconds more, to 15 s. */
+/** Control at the end of the range: three sets of 10 s of hands-off hold where there is none, then two seconds more, to 15 s. */
 final class HandsOffLever implements Lever {
+    private static final int FIRST_SETS = 3;
 
     @Override
     public LeverId id() {
@@ -23,12 +24,11 @@ final class HandsOffLever implements Lever {
     public Attempt attempt(Situation s) {
         var hold = range(s, "hold");
         if (!s.dose().hasHandsOff()) {
-            int repetitions = range(s, "repetitions").usualWhole();
             return Attempt.step(
-                    s.dose().withHandsOff(repetitions, hold.usualWhole()),
+                    s.dose().plusHandsOff(FIRST_SETS, hold.usualWhole()),
                     Because.of(
                             Reason.ADD_HANDS_OFF,
-                            Term.of(repetitions, Unit.COUNT),
+                            Term.of(FIRST_SETS, Unit.COUNT),
                             Term.of(hold.usualWhole(), Unit.SECOND)));
         }
         int old = s.dose().handsOffSeconds();
@@ -38,7 +38,7 @@ final class HandsOffLever implements Lever {
                     Because.of(Reason.AT_TOP, Term.of("hands-off hold"), Term.of(hold.mostWhole(), Unit.SECOND)));
         }
         return Attempt.step(
-                s.dose().withHandsOff(s.dose().handsOffRepetitions(), next),
+                s.dose().withHandsOffSeconds(next),
                 Because.of(Reason.STEP_HANDS_OFF, Term.of(old, Unit.SECOND), Term.of(next, Unit.SECOND)));
     }
 

@@ -2,45 +2,47 @@ package gradino.core.advance.lever;
 
 import gradino.core.advance.gate.Situation;
 import gradino.core.advance.state.LeverId;
+import gradino.core.because.Source;
 import gradino.core.measure.limit.Limiter;
+import gradino.core.prescribe.method.LadderRung;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 
 /**
  * The order in which levers are tried: by what limits the motion, and where that is range by the method's own ladder. A line whose
  * method is for control keeps its own, which has no angle then.
  */
 public final class Ladder {
-    /** As methods write it; every other word moves a number of a block. */
-    private static final Map<String, Lever> BY_WORDS = Map.of(
-            "angle",
-            new AngleLever(),
-            "prop lower",
-            new AngleLever(),
-            "strap mark",
-            new AngleLever(),
-            "range zone",
-            new AngleLever(),
-            "ceiling",
-            new CeilingLever(LeverId.CEILING),
-            "ceiling to the top",
-            new CeilingLever(LeverId.CEILING_TO_TOP),
-            "load",
-            new LoadLever(),
-            "position",
-            new StageLever(),
-            "next stage",
-            new StageLever());
+    private static final List<Lever> CONTROL = control();
 
-    private static final List<Lever> CONTROL = List.of(
-            new HandsOffLever(), new BlockLever("sets"), new BlockLever("height"), new LoadLever(), new StageLever());
+    private static final Map<String, LeverId> BY_NUMBER = Map.ofEntries(
+            Map.entry("effort", LeverId.CEILING),
+            Map.entry("sets", LeverId.SETS),
+            Map.entry("repetitions", LeverId.REPETITIONS),
+            Map.entry("rounds", LeverId.ROUNDS),
+            Map.entry("cycles", LeverId.ROUNDS),
+            Map.entry("attempts", LeverId.ROUNDS),
+            Map.entry("height", LeverId.HEIGHT));
 
     /** Asked for in every state that is looked at; there are only as many as methods. */
-    private static final Map<List<String>, List<Lever>> KNOWN = new ConcurrentHashMap<>();
+    private static final Map<List<LadderRung>, List<Lever>> KNOWN = new ConcurrentHashMap<>();
 
     private Ladder() {}
+
+    private static LadderRung number(String words, List<String> roles, String number) {
+        var source = Source.parse("common practice, no source");
+        return new LadderRung(words, LadderRung.What.NUMBER, roles, List.of(number), null, null, source);
+    }
+
+    /** Of what is held or lifted by own strength, whatever the method (common practice, no source). */
+    private static List<Lever> control() {
+        var sets = new NumberLever(number("sets", List.of("hands-off-hold"), "sets"), LeverId.SETS);
+        var levers = List.of(new HandsOffLever(), sets, new HeightLever(), new LoadLever());
+        return Stream.concat(levers.stream(), Stream.of(new StageLever(levers))).toList();
+    }
 
     public static List<Lever> of(Situation s) {
         var limiter = s.limiter();
@@ -54,15 +56,33 @@ public final class Ladder {
         return KNOWN.computeIfAbsent(s.method().ladder(), Ladder::read);
     }
 
-    private static List<Lever> read(List<String> words) {
-        return words.stream().flatMap(word -> lever(word).stream()).toList();
+    private static List<Lever> read(List<LadderRung> rungs) {
+        var levers = new ArrayList<Lever>();
+        for (var rung : rungs) {
+            levers.add(
+                    switch (rung.what()) {
+                        case ANGLE -> new AngleLever();
+                        case LOAD -> new LoadLever();
+                        case STAGE -> new StageLever(levers);
+                        case NUMBER -> new NumberLever(rung, id(rung, levers));
+                    });
+        }
+        return List.copyOf(levers);
     }
 
-    /** A studio's own file may use a word that nothing here moves: the coach moves it. */
-    private static Optional<Lever> lever(String word) {
-        var known = BY_WORDS.get(word);
-        return known != null || LadderStep.of(word).isEmpty()
-                ? Optional.ofNullable(known)
-                : Optional.of(new BlockLever(word));
+    private static LeverId id(LadderRung rung, List<Lever> before) {
+        var number = rung.numbers().get(0);
+        var role = rung.roles().get(0);
+        if (number.equals("ceiling")) {
+            boolean again = before.stream().anyMatch(l -> l.id() == LeverId.CEILING);
+            return again && rung.top() == null ? LeverId.CEILING_TO_TOP : LeverId.CEILING;
+        } else if (number.equals("seconds") && role.equals("supported-hold")) {
+            return LeverId.SUPPORTED_HOLD;
+        } else if (number.equals("hold") && role.equals("hands-off-hold")) {
+            return LeverId.HANDS_OFF_HOLD;
+        } else if (number.equals("top-hold")) {
+            return LeverId.TOP_HOLD;
+        }
+        return BY_NUMBER.getOrDefault(number, LeverId.HOLD);
     }
 }

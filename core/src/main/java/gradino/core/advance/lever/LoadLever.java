@@ -7,18 +7,9 @@ import gradino.core.because.Because;
 import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
-import gradino.core.prescribe.method.BlockForm;
-import gradino.core.prescribe.method.BlockNumbers;
-import gradino.core.prescribe.method.BlockNumbers.Place;
-import gradino.core.prescribe.method.Dose;
-import gradino.core.prescribe.method.MethodBlock;
-import java.util.List;
-import java.util.Optional;
 
 /** The next load by torque, on the first block that a load can hang on; repetitions come first where the smallest is too much. */
 final class LoadLever implements Lever {
-    private static final List<BlockForm> LOADABLE =
-            List.of(BlockForm.LOADED_STRETCH, BlockForm.LIFT_OFF, BlockForm.ECCENTRIC);
 
     @Override
     public LeverId id() {
@@ -27,8 +18,8 @@ final class LoadLever implements Lever {
 
     @Override
     public Attempt attempt(Situation s) {
-        var place = loadable(s);
-        if (place.isEmpty()) {
+        var loaded = LoadedBlock.of(s.method(), s.dose().blocks());
+        if (loaded.isEmpty()) {
             return Attempt.blocked(Because.of(Reason.NOT_IN_LINE, Term.of("a load")));
         }
         var limb = s.state().client().limb();
@@ -38,33 +29,13 @@ final class LoadLever implements Lever {
         if (!s.rung().isObserved()) {
             return Attempt.blocked(Because.of(Reason.NOT_OBSERVED), Because.of(Reason.ASK_OBSERVE));
         }
-        var block = place.get().block();
-        int repetitions = (int) Math.round(block.number("repetitions"));
-        boolean first = block.number("load") <= 0;
-        return LoadStep.next(limb, block.number("load"), repetitions, s.policy())
-                .map(step -> Attempt.step(with(s, place.get(), step), step.why()))
+        var spot = loaded.get();
+        return spot.next(limb, s.policy())
+                .map(step -> Attempt.step(s.dose().withBlocks(spot.with(s.dose().blocks(), step)), step.why()))
                 .orElseGet(() -> Attempt.blocked(Because.of(
                         Reason.NO_WEIGHT_FITS,
-                        Term.of(s.value(first ? Threshold.LOAD_FIRST : Threshold.LOAD_MOST), Unit.PERCENT))));
-    }
-
-    /** What the method does a few times only, at the end of its range, is not what it loads. */
-    private static Optional<Place> loadable(Situation s) {
-        var blocks = s.dose().blocks();
-        return LOADABLE.stream()
-                .flatMap(form -> BlockNumbers.of(blocks, form).stream())
-                .filter(place -> BlockNumbers.range(s.method(), blocks, place, "repetitions")
-                        .map(MethodBlock.Range::most)
-                        .filter(most -> most < LoadStep.LOW_REPETITIONS)
-                        .isEmpty())
-                .findFirst();
-    }
-
-    private static Dose with(Situation s, Place place, LoadStep step) {
-        return s.dose()
-                .withBlocks(BlockNumbers.with(
-                        s.dose().blocks(),
-                        place.path(),
-                        b -> b.with("load", step.loadKg()).with("repetitions", step.repetitions())));
+                        Term.of(
+                                s.value(spot.loadKg() <= 0 ? Threshold.LOAD_FIRST : Threshold.LOAD_MOST),
+                                Unit.PERCENT))));
     }
 }

@@ -12,7 +12,7 @@ import java.util.OptionalDouble;
 
 /**
  * The next load of what is lifted against gravity, by torque: first the unloaded version at top repetitions, then the smallest
- * weight up to a fifth more; later the smallest that adds 2 to 10 %, and where the smallest adds more, repetitions come first. A
+ * weight up to a fifth more; later the smallest that adds 2 to 10 %, and where the smallest adds more, repetitions come first, then up to a fifth. A
  * load step goes back to the low repetitions.
  *
  * <p>Source: ACSM 2009, Med Sci Sports Exerc 41:687–708 (2–10 %; value from memory); NSCA 2-for-2 rule (Baechle &amp; Earle);
@@ -29,11 +29,18 @@ public record LoadStep(double loadKg, int repetitions, double share, Because why
     private static final int REPETITIONS_MORE = 2;
     private static final double A_LITTLE_KG = 0.01;
 
-    /** Empty at the top: no weight is left that adds little enough. */
-    public static Optional<LoadStep> next(Gravity limb, double loadKg, int repetitions, Policy policy) {
+    /**
+     * Empty at the top: no weight is left that adds little enough.
+     *
+     * @param repetitions now, or rounds where the method counts those
+     * @param low of the method, to which a heavier load goes back
+     * @param top of the method, which comes before a first load
+     */
+    public static Optional<LoadStep> next(
+            Gravity limb, double loadKg, int repetitions, int low, int top, Policy policy) {
         boolean first = loadKg <= 0;
-        if (first && repetitions < TOP_REPETITIONS) {
-            return Optional.of(moreRepetitions(loadKg, repetitions));
+        if (first && repetitions < top) {
+            return Optional.of(moreRepetitions(loadKg, repetitions, top));
         }
         double least = first ? 0 : policy.value(Threshold.LOAD_LEAST) / 100;
         double most = policy.value(first ? Threshold.LOAD_FIRST : Threshold.LOAD_MOST) / 100;
@@ -43,14 +50,12 @@ public record LoadStep(double loadKg, int repetitions, double share, Because why
         }
         double share = share(limb, loadKg, heavier.getAsDouble());
         if (share <= most) {
-            return Optional.of(loaded(limb, loadKg, heavier.getAsDouble(), repetitions));
-        } else if (first) {
-            return Optional.empty();
+            return Optional.of(loaded(limb, loadKg, heavier.getAsDouble(), repetitions, low));
+        } else if (!first && repetitions < top) {
+            return Optional.of(moreRepetitions(loadKg, repetitions, top));
         }
-        return Optional.of(
-                repetitions < TOP_REPETITIONS
-                        ? moreRepetitions(loadKg, repetitions)
-                        : loaded(limb, loadKg, heavier.getAsDouble(), repetitions));
+        boolean fits = !first && share <= policy.value(Threshold.LOAD_FIRST) / 100;
+        return fits ? Optional.of(loaded(limb, loadKg, heavier.getAsDouble(), repetitions, low)) : Optional.empty();
     }
 
     /** The smallest weight that adds at least a share. */
@@ -67,7 +72,7 @@ public record LoadStep(double loadKg, int repetitions, double share, Because why
         return now == 0 ? Double.MAX_VALUE : limb.torque(to, 0).newtonMetres() / now - 1;
     }
 
-    private static LoadStep loaded(Gravity limb, double from, double to, int repetitions) {
+    private static LoadStep loaded(Gravity limb, double from, double to, int repetitions, int low) {
         double share = share(limb, from, to);
         var why = Because.of(
                 Reason.STEP_LOAD,
@@ -75,12 +80,12 @@ public record LoadStep(double loadKg, int repetitions, double share, Because why
                 Term.of(to, Unit.KILOGRAM),
                 Term.of(100 * share, Unit.PERCENT),
                 Term.of(repetitions, Unit.COUNT),
-                Term.of(LOW_REPETITIONS, Unit.COUNT));
-        return new LoadStep(to, LOW_REPETITIONS, share, why);
+                Term.of(low, Unit.COUNT));
+        return new LoadStep(to, low, share, why);
     }
 
-    private static LoadStep moreRepetitions(double loadKg, int repetitions) {
-        int next = Math.min(TOP_REPETITIONS, repetitions + REPETITIONS_MORE);
+    private static LoadStep moreRepetitions(double loadKg, int repetitions, int top) {
+        int next = Math.min(top, repetitions + REPETITIONS_MORE);
         return new LoadStep(
                 loadKg,
                 next,

@@ -9,14 +9,19 @@ import gradino.core.because.Term;
 import gradino.core.because.Unit;
 import gradino.core.body.Position;
 import gradino.core.body.Stages;
-import gradino.core.prescribe.method.BlockForm;
-import gradino.core.prescribe.method.MethodBlock;
+import java.util.List;
 
 /**
- * The same motion in a harder position, for both sides at once: when the top hold is at its top, the effort at 70 % or the client's
- * cap, and the control graded good enough.
+ * The same motion in a harder position, for both sides at once: when the ladder before it is done on both, at its top, barred or
+ * without room, and the control graded good enough.
  */
 final class StageLever implements Lever {
+    private final List<Lever> before;
+
+    /** @param before what the ladder has first */
+    StageLever(List<Lever> before) {
+        this.before = List.copyOf(before);
+    }
 
     @Override
     public LeverId id() {
@@ -29,7 +34,7 @@ final class StageLever implements Lever {
         if (next.isEmpty()) {
             return Attempt.blocked(Because.of(Reason.NO_STAGE));
         }
-        if (!isFull(s)) {
+        if (!isDone(s)) {
             return Attempt.blocked(Because.of(Reason.STAGE_NOT_FULL));
         }
         int wanted = s.whole(Threshold.STAGE_GRADE);
@@ -44,7 +49,7 @@ final class StageLever implements Lever {
         return allowed(s, next.get());
     }
 
-    private static Attempt allowed(Situation s, Position next) {
+    private Attempt allowed(Situation s, Position next) {
         if (next.lying() && s.state().client().limits().notLying().isPresent()) {
             return Attempt.blocked(Because.of(Reason.STAGE_LYING));
         }
@@ -55,8 +60,9 @@ final class StageLever implements Lever {
         return Attempt.toStage(s.dose(), next.id(), Because.of(Reason.STEP_STAGE, Term.of(next.name())));
     }
 
-    private static boolean isReady(Situation other) {
-        return isFull(other)
+    private boolean isReady(Situation other) {
+        return isDone(other)
+                && before.stream().allMatch(lever -> lever.attempt(other).dose() == null)
                 && grade(other) >= other.whole(Threshold.STAGE_GRADE)
                 && other.rung().lastRuns().size() >= other.whole(Threshold.SESSIONS_NEEDED);
     }
@@ -66,18 +72,8 @@ final class StageLever implements Lever {
         return known == null ? 0 : known;
     }
 
-    /** What has no ramp has none of both. */
-    private static boolean isFull(Situation s) {
-        var ceilings = s.range(BlockForm.GRADED_SET, "ceiling");
-        if (ceilings.isEmpty() || s.dose().sets() == 0) {
-            return true;
-        }
-        int top = s.range(BlockForm.GRADED_SET, "top-hold")
-                .map(MethodBlock.Range::mostWhole)
-                .orElse(0);
-        int ceiling = Math.min(
-                s.whole(Threshold.CEILING_FIRST_TOP),
-                s.state().client().limits().highestEffort().value());
-        return s.dose().topHoldSeconds() >= top && s.dose().ceiling().value() >= ceiling;
+    /** Nothing of the ladder before it waits for a reading or for a coach's eye. */
+    private boolean isDone(Situation s) {
+        return before.stream().allMatch(lever -> lever.attempt(s).requests().isEmpty());
     }
 }

@@ -9,107 +9,195 @@ import gradino.core.because.Term;
 import gradino.core.because.Unit;
 import gradino.core.because.Verdict;
 import gradino.core.effort.Gravity;
+import gradino.core.prescribe.block.BlockKind;
+import gradino.core.prescribe.method.BlockForm;
+import gradino.core.prescribe.method.BlockNumbers;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.program.FirstDose;
 import gradino.core.quantity.Degrees;
-import gradino.core.quantity.EffortPercent;
+import java.util.Set;
+import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
 
-/** The way down, by cause. The top hold never stays above its base. */
+/** The way down, by cause: no number comes out above the dose in force. Where pain was felt in a block its holds go back too. */
 public final class StepDown {
-    private StepDown() {}
+    private static final Set<BlockForm> LIFTS = Set.of(BlockForm.LIFT_OFF, BlockForm.ECCENTRIC);
+    private static final Set<BlockForm> MOVES =
+            Set.of(BlockForm.CONTROLLED_ROTATION, BlockForm.TRANSITION, BlockForm.LOADED_STRETCH);
+    private static final Set<BlockForm> RAMPS = Set.of(BlockForm.GRADED_SET, BlockForm.PRESS_RAMP, BlockForm.PULL_RAMP);
+    private static final String HEIGHT = "height";
+
+    private final Situation s;
+    private final Dose now;
+    private final Lower lower;
+
+    private StepDown(Situation s) {
+        this.s = s;
+        this.now = s.dose();
+        this.lower = new Lower(s);
+    }
 
     public record Down(Dose dose, Because why) {}
 
-    public static Down of(DownCause cause, Situation s) {
+    /** @param felt kind of block in which the pain was felt; null for none */
+    public static Down of(DownCause cause, @Nullable BlockKind felt, Situation s) {
+        var down = new StepDown(s).by(cause, felt);
+        return down.dose().equals(s.dose()) ? new Down(s.dose(), Because.of(Reason.DOWN_NOTHING_LEFT)) : down;
+    }
+
+    private Down by(DownCause cause, @Nullable BlockKind felt) {
         return switch (cause) {
-            case ANGLE_TOO_DEEP -> shallower(s, s.dose().angle().plus(-s.value(Threshold.DOWN_ANGLE)));
-            case RANGE_LOST -> shallower(s, s.passive().orElseThrow().value().plus(-s.value(Threshold.ANGLE_MARGIN)));
-            case PAIN_WHILE_CONTRACTING -> softer(s);
-            case UNDER_LOAD -> lighter(s);
-            case UNKNOWN -> undo(s);
-            case AWAY_LONG -> newcomer(s);
-            case EFFORT_CAPPED -> capped(s);
-            case ANGLE_CAPPED -> shallower(s, Degrees.of(angleCap(s)));
-            case CONTRACTION_CAPPED -> shorter(s);
+            case ANGLE_TOO_DEEP, PAIN_STRETCHED ->
+                shallower(now.angle().plus(-s.value(Threshold.DOWN_ANGLE)), forms(felt));
+            case RANGE_LOST ->
+                shallower(s.passive().orElseThrow().value().plus(-s.value(Threshold.ANGLE_MARGIN)), form -> false);
+            case PAIN_CONTRACTING -> softer(forms(felt));
+            case PAIN_LIFTING -> lifting();
+            case PAIN_MOVING -> fewer(MOVES::contains);
+            case UNDER_LOAD -> lighter();
+            case UNKNOWN -> undo();
+            case AWAY_LONG -> newcomer();
+            case EFFORT_CAPPED -> capped();
+            case ANGLE_CAPPED -> shallower(Degrees.of(angleCap()), form -> false);
+            case CONTRACTION_CAPPED -> shorter();
         };
     }
 
-    private static Down shallower(Situation s, Degrees to) {
-        var angle = s.onProps(to);
-        var why = Because.of(
-                Reason.DOWN_ANGLE, Term.of(s.dose().angle().value(), Unit.DEGREE), Term.of(angle.value(), Unit.DEGREE));
-        return new Down(held(s, s.dose().withAngle(angle)), why);
+    /** Kinds of block in which it was felt; both ways of a ramp belong together. */
+    private static Predicate<BlockForm> forms(@Nullable BlockKind felt) {
+        if (felt == null) {
+            return form -> false;
+        }
+        return switch (felt) {
+            case PRESS, PULL -> RAMPS::contains;
+            case CONTRACT_RELAX -> BlockForm.CONTRACT_RELAX::equals;
+            case HANDS_OFF -> BlockForm.HANDS_OFF_HOLD::equals;
+            case PULSES -> BlockForm.PULSES::equals;
+            case SIDESTEP -> BlockForm.SIDESTEP_ROUNDS::equals;
+            case LIFT_OFF, ECCENTRIC -> LIFTS::contains;
+            case SUPPORTED_HOLD, SETTLE -> BlockForm.SUPPORTED_HOLD::equals;
+            case ROTATION, TRANSITION, LOADED_STRETCH -> MOVES::contains;
+            case SET_UP, RELEASE, REST, RE_MEASURE, SIDE_CHANGE -> form -> false;
+        };
     }
 
-    private static Down softer(Situation s) {
-        var old = s.dose().ceiling();
-        var least = EffortPercent.of(s.whole(Threshold.CEILING_LEAST)).atMost(old);
-        var ceiling = old.shifted(-s.whole(Threshold.DOWN_CEILING)).atLeast(least);
+    private Down shallower(Degrees to, Predicate<BlockForm> held) {
+        var wanted = s.onProps(to);
+        var angle = wanted.compareTo(now.angle()) < 0 ? wanted : now.angle();
         var why = Because.of(
-                Reason.DOWN_CEILING, Term.of(old.value(), Unit.PERCENT), Term.of(ceiling.value(), Unit.PERCENT));
-        return new Down(held(s, s.dose().withCeiling(ceiling)), why);
+                Reason.DOWN_ANGLE, Term.of(now.angle().value(), Unit.DEGREE), Term.of(angle.value(), Unit.DEGREE));
+        return new Down(lower.holds(now, held).withAngle(angle), why);
+    }
+
+    private Down softer(Predicate<BlockForm> in) {
+        int old = Lower.hardest(now, in);
+        var softer = lower.softer(now, in, s.whole(Threshold.DOWN_CEILING), s.whole(Threshold.CEILING_LEAST));
+        int then = Lower.hardest(softer, in);
+        var why = old == then
+                ? Because.of(Reason.DOWN_HOLDS)
+                : Because.of(Reason.DOWN_CEILING, Term.of(old, Unit.PERCENT), Term.of(then, Unit.PERCENT));
+        return new Down(lower.holds(softer, in), why);
+    }
+
+    /** A centimetre lower; on the floor already, as often as at the beginning. */
+    private Down lifting() {
+        var lifts = BlockNumbers.of(now.blocks(), BlockForm.LIFT_OFF).stream()
+                .filter(place -> place.block().number(HEIGHT) > 0)
+                .findFirst();
+        if (lifts.isEmpty()) {
+            return fewer(LIFTS::contains);
+        }
+        double old = lifts.get().block().number(HEIGHT);
+        double to = Math.max(0, old - 1);
+        var blocks = BlockNumbers.with(now.blocks(), lifts.get().path(), b -> b.with(HEIGHT, to));
+        var why = Because.of(
+                Reason.STEP_NUMBER,
+                Term.of("Height of the lift"),
+                Term.of(old, Unit.CENTIMETRE),
+                Term.of(to, Unit.CENTIMETRE));
+        return new Down(lower.holds(now.withBlocks(blocks), LIFTS::contains), why);
+    }
+
+    private Down fewer(Predicate<BlockForm> in) {
+        return new Down(lower.holds(lower.repetitions(now, in), in), Because.of(Reason.DOWN_REPETITIONS));
     }
 
     /** Each load to the next lighter weight, the lightest to none. */
-    private static Down lighter(Situation s) {
-        double old = s.dose().loadKg();
-        var lighter = s.dose().lighter(Gravity::lighterPlate);
+    private Down lighter() {
+        double old = now.loadKg();
+        var lighter = now.lighter(Gravity::lighterPlate);
         var why = Because.of(Reason.DOWN_LOAD, Term.of(old, Unit.KILOGRAM), Term.of(lighter.loadKg(), Unit.KILOGRAM));
-        return new Down(held(s, lighter), why);
+        return new Down(lower.holds(lighter, form -> LIFTS.contains(form) || form == BlockForm.LOADED_STRETCH), why);
     }
 
-    /** Takes the last step up back; where none was taken there is nothing to undo and the effort comes down instead. */
-    private static Down undo(Situation s) {
+    /**
+     * Takes the last step up back, number by number, and all holds; where that leaves nothing but holds, the row of the hardest
+     * block.
+     */
+    private Down undo() {
+        var held = lower.holds(now, Lower.EVERYWHERE);
         return s.me().lastChange()
                 .filter(d -> d.proposed() == Verdict.STEP_UP)
-                .map(d -> new Down(held(s, within(s, d.before())), Because.of(Reason.DOWN_UNDO)))
-                .orElseGet(() -> softer(s));
+                .map(d -> Lower.of(lower.holds(d.before(), Lower.EVERYWHERE), held))
+                .filter(dose -> !dose.equals(held))
+                .map(dose -> new Down(within(dose), Because.of(Reason.DOWN_UNDO)))
+                .orElseGet(this::hardest);
     }
 
-    private static Dose within(Situation s, Dose dose) {
+    private Down hardest() {
+        int effort = Lower.hardest(now, Lower.EVERYWHERE);
+        if (now.loadKg() > 0) {
+            return lighter();
+        }
+        for (var form : LIFTS) {
+            if (!BlockNumbers.of(now.blocks(), form).isEmpty() && Lower.hardest(now, form::equals) == effort) {
+                return lifting();
+            }
+        }
+        var down = effort > s.whole(Threshold.CEILING_LEAST) ? softer(Lower.EVERYWHERE) : fewer(Lower.EVERYWHERE);
+        return down.dose().equals(now)
+                ? shallower(now.angle().plus(-s.value(Threshold.DOWN_ANGLE)), Lower.EVERYWHERE)
+                : new Down(lower.holds(down.dose(), Lower.EVERYWHERE), down.why());
+    }
+
+    private Dose within(Dose dose) {
         return dose.withCeiling(
                 dose.ceiling().atMost(s.state().client().limits().highestEffort()));
     }
 
-    private static Down newcomer(Situation s) {
-        var now = s.dose().angle();
-        var angle = s.onProps(s.angleBound().filter(b -> b.compareTo(now) < 0).orElse(now));
+    private Down newcomer() {
+        var angle = s.onProps(
+                s.angleBound().filter(b -> b.compareTo(now.angle()) < 0).orElse(now.angle()));
         var first = FirstDose.newcomers(s.me().base().withAngle(angle));
-        return new Down(within(s, first), Because.of(Reason.DOWN_NEWCOMER));
+        return new Down(within(Lower.of(first, now)), Because.of(Reason.DOWN_NEWCOMER));
     }
 
-    private static Down capped(Situation s) {
+    private Down capped() {
         var cap = s.state().client().limits().highestEffort();
         var why = Because.of(
-                Reason.DOWN_CEILING,
-                Term.of(s.dose().ceiling().value(), Unit.PERCENT),
-                Term.of(cap.value(), Unit.PERCENT));
-        return new Down(s.dose().withCeiling(cap), why);
+                Reason.DOWN_CEILING, Term.of(now.ceiling().value(), Unit.PERCENT), Term.of(cap.value(), Unit.PERCENT));
+        return new Down(now.withCeiling(cap), why);
     }
 
-    private static double angleCap(Situation s) {
+    private double angleCap() {
         return s.state().client().limits().angleCap(s.side()).orElseThrow().bound();
     }
 
     /** The top hold gives way first; what is left is for the coach, who alone changes the ramp. */
-    private static Down shorter(Situation s) {
-        int over = s.planWith(s.dose()).longestContractionSeconds(s.side())
+    private Down shorter() {
+        int over = s.planWith(now).longestContractionSeconds(s.side())
                 - (int) s.state()
                         .client()
                         .limits()
                         .contractionCap()
                         .orElseThrow()
                         .bound();
-        int hold = Math.max(0, s.dose().topHoldSeconds() - over);
+        int hold = Math.max(0, now.topHoldSeconds() - over);
         var why = Because.of(
                 Reason.STEP_NUMBER,
                 Term.of("Top hold"),
-                Term.of(s.dose().topHoldSeconds(), Unit.SECOND),
+                Term.of(now.topHoldSeconds(), Unit.SECOND),
                 Term.of(hold, Unit.SECOND));
-        return new Down(s.dose().withTopHold(hold), why);
-    }
-
-    private static Dose held(Situation s, Dose dose) {
-        return dose.withTopHold(Math.min(dose.topHoldSeconds(), s.me().base().topHoldSeconds()));
+        return new Down(now.withTopHold(hold), why);
     }
 }

@@ -27,7 +27,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param worstPain highest pain reported; NONE when none was
  * @param worstKind its kind; null when none was
- * @param worstUnderLoad it was felt in a block that can carry a load
+ * @param worstIn kind of block in which it was felt; null when none was
  * @param mostFaults seen in one set
  * @param mostCramps in one set
  * @param effortOff largest distance of a self-rating from the asked tenth; null when no set was judged by its rating
@@ -41,7 +41,7 @@ public record SideFacts(
         DoneRatio done,
         PainScore worstPain,
         @Nullable PainKind worstKind,
-        boolean worstUnderLoad,
+        @Nullable BlockKind worstIn,
         boolean wrongJoint,
         int mostFaults,
         int mostCramps,
@@ -75,7 +75,7 @@ public record SideFacts(
         private final Map<Object, Integer> cramps = new HashMap<>();
         private final AskedEfforts presses;
         private @Nullable Pain worst;
-        private boolean underLoad;
+        private @Nullable BlockKind worstIn;
         private boolean wrongJoint;
         private final List<MeasuredEffort> measured;
         private boolean rated;
@@ -118,7 +118,7 @@ public record SideFacts(
             wrongJoint |= pain.kind() == PainKind.WRONG_JOINT;
             if (worst == null || pain.score().compareTo(worst.score()) >= 0) {
                 worst = pain;
-                underLoad = in.mayCarry();
+                worstIn = in;
             }
         }
 
@@ -163,7 +163,7 @@ public record SideFacts(
                     done,
                     worst == null ? PainScore.NONE : worst.score(),
                     worst == null ? null : worst.kind(),
-                    underLoad,
+                    worstIn,
                     wrongJoint,
                     most(faults),
                     most(cramps),
@@ -190,8 +190,8 @@ public record SideFacts(
         }
     }
 
-    /** The press and the pull of one set belong together. */
+    /** One pass of press and pull; of a kind that is in no set, each block of its own. */
     private static Object setOf(BlockId block) {
-        return block.set() == 0 ? block : block.set();
+        return block.set() == 0 ? block : List.of(block.set(), block.nth());
     }
 }

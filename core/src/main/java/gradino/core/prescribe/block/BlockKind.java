@@ -26,7 +26,26 @@ public enum BlockKind {
         return this == LIFT_OFF || this == ECCENTRIC || this == LOADED_STRETCH;
     }
 
-    /** Whether its work counts for the done-ratio and the time under tension. */
+    /** What one unit of work is. */
+    public enum Work {
+        /** A second of contraction. */
+        CONTRACTION,
+        REPETITIONS,
+        /** A second of being held, or let go. */
+        HOLD,
+        NONE
+    }
+
+    public Work work() {
+        return switch (this) {
+            case PRESS, PULL, CONTRACT_RELAX, HANDS_OFF -> Work.CONTRACTION;
+            case LIFT_OFF, ECCENTRIC, LOADED_STRETCH, PULSES, SIDESTEP, TRANSITION, ROTATION -> Work.REPETITIONS;
+            case SUPPORTED_HOLD, RELEASE -> Work.HOLD;
+            case SET_UP, SETTLE, REST, RE_MEASURE, SIDE_CHANGE -> Work.NONE;
+        };
+    }
+
+    /** Whether own strength works against something in it, so that it is time under tension. */
     public boolean isContraction() {
         return switch (this) {
             case PRESS, PULL, CONTRACT_RELAX, HANDS_OFF, LIFT_OFF, ECCENTRIC, LOADED_STRETCH, PULSES, SIDESTEP -> true;

@@ -145,7 +145,9 @@ public sealed interface Movement extends Leaf {
             var drafts = new ArrayList<Draft>();
             for (int n = 1; n <= repetitions; n++) {
                 drafts.add(working(PhaseKind.LOWERING, downSeconds, "Down under the weight", n));
-                drafts.add(working(PhaseKind.BOTTOM, pauseSeconds, "Stay at the bottom", n));
+                if (pauseSeconds > 0) {
+                    drafts.add(working(PhaseKind.BOTTOM, pauseSeconds, "Stay at the bottom", n));
+                }
                 drafts.add(working(PhaseKind.UP, upSeconds, "Up", n));
             }
             return drafts;

@@ -31,15 +31,28 @@ public enum PhaseKind {
     RE_MEASURE,
     SIDE_CHANGE;
 
-    /** Whether it is one of so many repetitions: done at whatever pace, it counts whole. */
+    /** Whether it is part of a repetition that counts whole once it was done, at whatever pace. */
     public boolean isRepetition() {
         return switch (this) {
-            case LIFT, PULSE_IN, PULSE_OUT, STEP_AWAY, STEP_INTO -> true;
+            case PULSE_IN, PULSE_OUT, STEP_AWAY, STEP_INTO, MOVE, CIRCLE_ONE_WAY, CIRCLE_OTHER_WAY -> true;
             default -> false;
         };
     }
 
-    /** Whether own strength works against something in it, so that the done-ratio counts it. */
+    /** Whether it is the part of a repetition that is timed: it counts by what was kept of it. */
+    public boolean isTimed() {
+        return this == LIFT || this == LOWERING || this == BOTTOM || this == END_PAUSE;
+    }
+
+    /** Whether a new repetition begins with it. */
+    public boolean beginsRepetition() {
+        return switch (this) {
+            case LIFT, LOWERING, PULSE_IN, STEP_AWAY, MOVE, CIRCLE_ONE_WAY, CIRCLE_OTHER_WAY -> true;
+            default -> false;
+        };
+    }
+
+    /** Whether own strength works against something in it, so that its seconds are time under tension. */
     public boolean works() {
         return switch (this) {
             case STEP,

@@ -6,6 +6,7 @@ import gradino.core.body.DataFile;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVRecord;
@@ -34,6 +35,14 @@ public record BlockParameter(
     private static final Map<BlockForm, Map<String, BlockParameter>> BY_NAME = ALL.stream()
             .collect(Collectors.groupingBy(
                     BlockParameter::form, Collectors.toMap(BlockParameter::name, Function.identity())));
+
+    private static final Set<String> EASING =
+            Set.of("rest", "settle", "return", "relax", "in", "out", "partner", "re-stretch");
+
+    /** Whether more of it asks for less. */
+    public boolean eases() {
+        return EASING.contains(name) && form != BlockForm.PULSES;
+    }
 
     /** Its unit as reasons speak in it. */
     public Unit spoken() {

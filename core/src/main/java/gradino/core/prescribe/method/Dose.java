@@ -51,13 +51,12 @@ public record Dose(Degrees angle, List<BlockDraft> blocks) {
         return BlockNumbers.first(blocks, BlockForm.HANDS_OFF_HOLD, "hold").orElse(0);
     }
 
-    public int handsOffRepetitions() {
-        return BlockNumbers.first(blocks, BlockForm.HANDS_OFF_HOLD, "repetitions")
-                .orElse(0);
+    public int handsOffSets() {
+        return BlockNumbers.first(blocks, BlockForm.HANDS_OFF_HOLD, "sets").orElse(0);
     }
 
     public boolean hasHandsOff() {
-        return handsOffSeconds() > 0 && handsOffRepetitions() > 0;
+        return handsOffSeconds() > 0;
     }
 
     /** Heaviest load, kg; 0 without one. */
@@ -113,14 +112,16 @@ public record Dose(Degrees angle, List<BlockDraft> blocks) {
         return with(BlockForm.GRADED_SET, b -> b.with("top-hold", to));
     }
 
-    /** The block is added at the end where there is none. */
-    public Dose withHandsOff(int repetitions, int seconds) {
-        if (hasHandsOff()) {
-            return with(BlockForm.HANDS_OFF_HOLD, b -> b.with("hold", seconds).with("repetitions", repetitions));
-        }
+    public Dose withHandsOffSeconds(int to) {
+        return with(BlockForm.HANDS_OFF_HOLD, b -> b.with("hold", to));
+    }
+
+    /** Sets of one hold, at the end. */
+    public Dose plusHandsOff(int sets, int seconds) {
         var block = BlockDraft.usual(BlockForm.HANDS_OFF_HOLD)
                 .with("hold", seconds)
-                .with("repetitions", repetitions)
+                .with("sets", sets)
+                .with("repetitions", 1)
                 .with("effort", Math.max(1, ceiling().value()));
         return withBlocks(Stream.concat(blocks.stream(), Stream.of(block)).toList());
     }

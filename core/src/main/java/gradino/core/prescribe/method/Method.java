@@ -29,9 +29,9 @@ public record Method(
         Range setUp,
         Range sideChange,
         String breath,
-        String cramp,
+        Cramp cramp,
         String stretching,
-        List<String> ladder,
+        List<LadderRung> ladder,
         List<String> suits,
         List<MethodBlock> blocks,
         Source source) {
@@ -85,7 +85,7 @@ public record Method(
         return blocks.stream().flatMap(Method::within);
     }
 
-    private static Stream<MethodBlock> within(MethodBlock block) {
+    static Stream<MethodBlock> within(MethodBlock block) {
         return Stream.concat(Stream.of(block), block.blocks().stream().flatMap(Method::within));
     }
 
@@ -115,10 +115,16 @@ public record Method(
     }
 
     private static List<MethodBlock> firstOf(Method method, BlockForm form) {
-        return method.everyBlock()
-                .filter(MethodBlock::inFirstDose)
-                .filter(b -> b.form() == form)
-                .toList();
+        return method.ofForm(form).stream().filter(MethodBlock::inFirstDose).toList();
+    }
+
+    /** Its blocks of a form in their order, those for later too. */
+    List<MethodBlock> ofForm(BlockForm form) {
+        return everyBlock().filter(b -> b.form() == form).toList();
+    }
+
+    List<MethodBlock> withRole(String role) {
+        return everyBlock().filter(b -> b.role().equals(role)).toList();
     }
 
     /** Ranges of a number in every block of a form. */

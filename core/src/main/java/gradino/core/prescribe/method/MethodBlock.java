@@ -18,6 +18,9 @@ public record MethodBlock(
         Map<String, String> words,
         List<Tread> steps,
         List<MethodBlock> blocks) {
+    /** Word by which a ladder names it; a block without is named by its kind. */
+    static final String ROLE = "role";
+
     public MethodBlock {
         numbers = Map.copyOf(numbers);
         words = Map.copyOf(words);
@@ -43,6 +46,10 @@ public record MethodBlock(
         public int mostWhole() {
             return (int) Math.round(most);
         }
+    }
+
+    public String role() {
+        return words.getOrDefault(ROLE, form.id());
     }
 
     /** Whether it belongs to the first dose; others come later, by a step of the ladder. */

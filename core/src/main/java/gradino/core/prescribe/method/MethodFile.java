@@ -27,10 +27,10 @@ public final class MethodFile {
     private static final CSVFormat FORMAT =
             CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get();
     private static final Set<String> WORDS =
-            Set.of("name", "variant-of", "summary", "breath", "cramp", "stretching", "ladder", "suits");
+            Set.of("name", "variant-of", "summary", "breath", "cramp", "stretching", "suits");
     private static final Set<String> RANGES = Set.of("week", "set-up", "side-change");
     private static final Set<String> BLOCK_WORDS =
-            Set.of("area", "tool", "part", "joint", "order", "cue", "what", "contact", "waypoints");
+            Set.of("area", "tool", "part", "joint", "order", "cue", "what", "contact", "waypoints", MethodBlock.ROLE);
 
     private final String file;
     private final List<Finding> findings = new ArrayList<>();
@@ -88,6 +88,7 @@ public final class MethodFile {
         private final Map<String, String> words = new LinkedHashMap<>();
         private final Map<String, Range> ranges = new LinkedHashMap<>();
         private final Map<String, BlockRows> blocks = new LinkedHashMap<>();
+        private final List<LadderRow> ladder = new ArrayList<>();
         private Source source = Source.parse("common practice, no source");
         private long row;
     }
@@ -104,6 +105,10 @@ public final class MethodFile {
         draft.row = draft.row == 0 ? number(row) : draft.row;
         if (row.get("block").isEmpty()) {
             methodField(row, draft);
+        } else if (row.get("block").equals(LadderRow.BLOCK)) {
+            source(row)
+                    .ifPresent(source -> LadderRow.of(row, source)
+                            .ifPresentOrElse(draft.ladder::add, () -> say(row, "unreadable", "a number is expected.")));
         } else {
             blockField(row, draft);
         }
@@ -111,7 +116,9 @@ public final class MethodFile {
 
     private void methodField(CSVRecord row, Draft draft) {
         var parameter = row.get("parameter");
-        if (WORDS.contains(parameter)) {
+        if (parameter.equals("cramp") && Cramp.byId(row.get("value")).isEmpty()) {
+            say(row, "unreadable", "cramp is expected, allowed or ease off.");
+        } else if (WORDS.contains(parameter)) {
             draft.words.put(parameter, row.get("value"));
             source(row).ifPresent(s -> draft.source = s);
         } else if (RANGES.contains(parameter)) {
@@ -203,11 +210,15 @@ public final class MethodFile {
                 .sorted()
                 .forEach(missing::add);
         RANGES.stream().filter(r -> !draft.ranges.containsKey(r)).sorted().forEach(missing::add);
+        if (draft.ladder.isEmpty()) {
+            missing.add("a ladder");
+        }
         if (id.isBlank() || !missing.isEmpty() || draft.blocks.isEmpty()) {
             var what = missing.isEmpty() ? "an id and blocks" : String.join(", ", missing);
             findings.add(finding(draft.row, "missing", "the method '%s' lacks %s.".formatted(id, what)));
             return Optional.empty();
         }
+        var blocks = children(draft, "");
         return Optional.of(new Method(
                 id,
                 word(draft, "name"),
@@ -217,12 +228,25 @@ public final class MethodFile {
                 ranged(draft, "set-up"),
                 ranged(draft, "side-change"),
                 word(draft, "breath"),
-                word(draft, "cramp"),
+                Cramp.byId(word(draft, "cramp")).orElseThrow(),
                 word(draft, "stretching"),
-                List.of(word(draft, "ladder").split(";")),
+                ladder(draft, blocks),
                 List.of(word(draft, "suits").split(";")),
-                children(draft, ""),
+                blocks,
                 draft.source));
+    }
+
+    private List<LadderRung> ladder(Draft draft, List<MethodBlock> blocks) {
+        var all = blocks.stream().flatMap(Method::within).toList();
+        var rungs = new ArrayList<LadderRung>();
+        for (var row : draft.ladder) {
+            var wrong = row.wrong(all, rungs);
+            if (wrong.isEmpty()) {
+                rungs.add(row.rung(all));
+            }
+            wrong.ifPresent(why -> findings.add(finding(row.row(), "ladder", why)));
+        }
+        return rungs;
     }
 
     private static String word(Draft draft, String name) {

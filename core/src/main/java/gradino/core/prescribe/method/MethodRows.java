@@ -23,13 +23,13 @@ final class MethodRows {
         rows.word("summary", method.summary());
         rows.range("", "", "week", method.week());
         rows.word("breath", method.breath());
-        rows.word("cramp", method.cramp());
+        rows.word("cramp", method.cramp().id());
         rows.word("stretching", method.stretching());
-        rows.word("ladder", String.join(";", method.ladder()));
         rows.word("suits", String.join(";", method.suits()));
         rows.range("", "", "set-up", method.setUp());
         rows.range("", "", "side-change", method.sideChange());
         method.blocks().forEach(rows::block);
+        method.ladder().forEach(rows::rung);
         return rows.rows;
     }
 
@@ -50,6 +50,21 @@ final class MethodRows {
                 .forEach(
                         e -> rows.add(List.of(id, block.number(), form, e.getKey(), e.getValue(), "", "", "", source)));
         block.blocks().forEach(this::block);
+    }
+
+    private void rung(LadderRung rung) {
+        rows.add(List.of(
+                id,
+                LadderRow.BLOCK,
+                String.join("+", rung.roles()),
+                rung.what() == LadderRung.What.NUMBER
+                        ? String.join("+", rung.numbers())
+                        : rung.what().id(),
+                rung.step() == null ? "" : plain(rung.step()),
+                "",
+                rung.top() == null ? "" : rung.top(),
+                rung.what() == LadderRung.What.NUMBER ? rung.words() : "",
+                rung.source().text()));
     }
 
     private void word(String name, String value) {

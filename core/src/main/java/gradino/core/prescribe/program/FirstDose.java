@@ -56,7 +56,8 @@ public final class FirstDose {
 
     /** The treads above the cap are dropped and the cap is the last, as in every ramp. */
     private List<Tread> capped(List<Tread> steps) {
-        return steps.isEmpty() ? steps : treads(pattern(steps).cappedAt(EffortPercent.of(cap)));
+        boolean above = steps.stream().anyMatch(t -> t.effort() > cap);
+        return above ? treads(pattern(steps).cappedAt(EffortPercent.of(cap))) : steps;
     }
 
     private List<Tread> shortened(BlockDraft block, List<Tread> steps, Map<String, Double> numbers, int seconds) {

@@ -1,6 +1,7 @@
 package gradino.server.prescribe.compose;
 
 import gradino.core.advance.lever.LoadStep;
+import gradino.core.advance.lever.LoadedBlock;
 import gradino.core.advance.state.Policy;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Figure;
@@ -13,6 +14,7 @@ import gradino.core.effort.Gravity;
 import gradino.core.effort.Limb;
 import gradino.core.measure.reading.Tape;
 import gradino.core.prescribe.method.BlockDraft;
+import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.program.SessionDraft;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;
 import gradino.core.quantity.Degrees;
@@ -61,7 +63,7 @@ public final class LineSets {
                 up.stackCm(),
                 reading(position, up.reachedDegrees()),
                 figure(position, up.reachedDegrees()),
-                torques(line.on(side), position, up.reachedDegrees()));
+                torques(line, line.on(side), position, up.reachedDegrees()));
     }
 
     private double stature() {
@@ -87,10 +89,17 @@ public final class LineSets {
         }
     }
 
-    private List<LimbTorque> torques(List<BlockDraft> blocks, Position position, double angle) {
+    private List<LimbTorque> torques(LineDraft line, List<BlockDraft> blocks, Position position, double angle) {
         var load = load(blocks);
+        // One of the studio's own keeps a load by the usual numbers until it is saved.
+        var method = Method.byId(line.method()).orElseGet(Method::rampBothWays);
+        var loaded = LoadedBlock.of(method, blocks);
         return heldUp(client, position).stream()
-                .map(limb -> torque(limb, direction(position, angle), load, next(limb, load, blocks)))
+                .map(limb -> torque(
+                        limb,
+                        direction(position, angle),
+                        load,
+                        loaded.flatMap(b -> b.next(limb.gravity(), policy)).orElse(null)))
                 .toList();
     }
 
@@ -130,27 +139,6 @@ public final class LineSets {
                 more,
                 plate(Gravity.nearestPlate(more)),
                 next);
-    }
-
-    private @Nullable LoadStep next(Limb limb, double load, List<BlockDraft> blocks) {
-        int repetitions = repetitions(blocks);
-        return repetitions == 0
-                ? null
-                : LoadStep.next(limb.gravity(), load, repetitions, policy).orElse(null);
-    }
-
-    /** Of the first movement that a load can hang on. */
-    private static int repetitions(List<BlockDraft> blocks) {
-        for (var block : blocks) {
-            if (block.numbers().containsKey("load")) {
-                return block.numbers().getOrDefault("repetitions", 0.0).intValue();
-            }
-            int inside = repetitions(block.blocks());
-            if (inside > 0) {
-                return inside;
-            }
-        }
-        return 0;
     }
 
     static @Nullable Double plate(OptionalDouble plate) {

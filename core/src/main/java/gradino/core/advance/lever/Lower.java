@@ -1,0 +1,210 @@
+package gradino.core.advance.lever;
+
+import gradino.core.advance.gate.Situation;
+import gradino.core.because.Unit;
+import gradino.core.prescribe.method.BlockDraft;
+import gradino.core.prescribe.method.BlockDraft.Tread;
+import gradino.core.prescribe.method.BlockForm;
+import gradino.core.prescribe.method.BlockNumbers;
+import gradino.core.prescribe.method.BlockParameter;
+import gradino.core.prescribe.method.Dose;
+import gradino.core.prescribe.method.LadderRung;
+import gradino.core.prescribe.method.RoleNumber;
+import gradino.core.prescribe.method.Roles;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.function.Predicate;
+
+/** Doses with less in them: nothing here ever raises a number. */
+final class Lower {
+    static final Predicate<BlockForm> EVERYWHERE = form -> true;
+
+    private static final List<String> EFFORTS = List.of("ceiling", "effort");
+    private static final String HANDS_OFF = "hold";
+
+    private final Situation s;
+
+    Lower(Situation s) {
+        this.s = s;
+    }
+
+    /** Every number of seconds that the ladder moves, in blocks of some kinds, back to what the line began with. */
+    Dose holds(Dose dose, Predicate<BlockForm> in) {
+        var lower = back(dose, in, number -> isSeconds(in, number));
+        return in.test(BlockForm.HANDS_OFF_HOLD) && lower.hasHandsOff() ? handsOff(lower) : lower;
+    }
+
+    private static boolean isSeconds(Predicate<BlockForm> in, String number) {
+        return BlockParameter.all().stream()
+                        .filter(p -> p.name().equals(number) && in.test(p.form()))
+                        .anyMatch(p -> p.spoken() == Unit.SECOND)
+                || number.equals(RoleNumber.TREAD);
+    }
+
+    private Dose handsOff(Dose dose) {
+        var base = s.me().base();
+        int first = base.hasHandsOff()
+                ? base.handsOffSeconds()
+                : BlockNumbers.range(s.method(), BlockForm.HANDS_OFF_HOLD, HANDS_OFF)
+                        .map(r -> (int) r.least())
+                        .orElse(dose.handsOffSeconds());
+        return dose.withHandsOffSeconds(Math.min(first, dose.handsOffSeconds()));
+    }
+
+    /** Only what is held on top of a ramp. */
+    Dose topHolds(Dose dose) {
+        return back(dose, BlockForm::isRamp, List.of("top-hold", "pull", RoleNumber.TREAD)::contains);
+    }
+
+    Dose repetitions(Dose dose, Predicate<BlockForm> in) {
+        return back(dose, in, "repetitions"::equals);
+    }
+
+    private Dose back(Dose dose, Predicate<BlockForm> in, Predicate<String> number) {
+        var lower = dose;
+        for (var rung : s.method().ladder()) {
+            for (var name : rung.numbers()) {
+                if (number.test(name)) {
+                    lower = back(lower, rung, name, in);
+                }
+            }
+        }
+        return lower;
+    }
+
+    private Dose back(Dose dose, LadderRung rung, String number, Predicate<BlockForm> in) {
+        var blocks = dose.blocks();
+        for (var role : rung.roles()) {
+            var bases = Roles.of(s.method(), s.me().base().blocks(), role);
+            int nth = 0;
+            for (var found : Roles.of(s.method(), blocks, role)) {
+                var form = found.place().block().form();
+                if (nth < bases.size() && in.test(form) && RoleNumber.has(form, number)) {
+                    double base = RoleNumber.value(bases.get(nth).place().block(), number);
+                    double now = RoleNumber.value(found.place().block(), number);
+                    if (base < now) {
+                        blocks = BlockNumbers.with(
+                                blocks, found.place().path(), b -> RoleNumber.with(b, number, base, found.own()));
+                    }
+                }
+                nth++;
+            }
+        }
+        return dose.withBlocks(blocks);
+    }
+
+    /** Whatever is done harder than the hardest of some kinds less so many points, in those kinds alone. */
+    Dose softer(Dose dose, Predicate<BlockForm> in, int points, int least) {
+        int hardest = hardest(dose, in);
+        int to = Math.min(hardest, Math.max(least, hardest - points));
+        return dose.withBlocks(softened(dose.blocks(), in, to));
+    }
+
+    static int hardest(Dose dose, Predicate<BlockForm> in) {
+        int hardest = 0;
+        for (var form : BlockForm.values()) {
+            if (in.test(form)) {
+                for (var place : BlockNumbers.of(dose.blocks(), form)) {
+                    hardest = Math.max(hardest, (int) effort(place.block()));
+                }
+            }
+        }
+        return hardest;
+    }
+
+    private static double effort(BlockDraft block) {
+        return EFFORTS.stream()
+                .filter(n -> RoleNumber.has(block.form(), n))
+                .mapToDouble(n -> RoleNumber.value(block, n))
+                .max()
+                .orElse(0);
+    }
+
+    private List<BlockDraft> softened(List<BlockDraft> blocks, Predicate<BlockForm> in, int to) {
+        var all = blocks;
+        for (var form : BlockForm.values()) {
+            if (in.test(form)) {
+                for (var place : BlockNumbers.of(all, form)) {
+                    all = BlockNumbers.with(all, place.path(), b -> softened(b, to));
+                }
+            }
+        }
+        return all;
+    }
+
+    private static BlockDraft softened(BlockDraft block, int to) {
+        var lower = block;
+        for (var name : EFFORTS) {
+            if (RoleNumber.has(block.form(), name) && RoleNumber.value(block, name) > to) {
+                lower = RoleNumber.with(lower, name, to, null);
+            }
+        }
+        return lower;
+    }
+
+    /** Every ceiling that the ladder moves less so many points, not below what the line began with. */
+    Dose ceilings(Dose dose, int points) {
+        var blocks = dose.blocks();
+        for (var rung : s.method().ladder()) {
+            for (var role : rung.movesEffort() ? rung.roles() : List.<String>of()) {
+                blocks = ceilings(blocks, role, rung.numbers().get(0), points);
+            }
+        }
+        return dose.withBlocks(blocks);
+    }
+
+    private List<BlockDraft> ceilings(List<BlockDraft> blocks, String role, String number, int points) {
+        var all = blocks;
+        var bases = Roles.of(s.method(), s.me().base().blocks(), role);
+        var now = Roles.of(s.method(), s.dose().blocks(), role);
+        for (int i = 0; i < now.size(); i++) {
+            double old = RoleNumber.value(now.get(i).place().block(), number);
+            double base =
+                    i < bases.size() ? RoleNumber.value(bases.get(i).place().block(), number) : old;
+            double to = Math.max(Math.min(base, old), old - points);
+            var own = now.get(i).own();
+            if (to < old) {
+                all = BlockNumbers.with(all, now.get(i).place().path(), b -> RoleNumber.with(b, number, to, own));
+            }
+        }
+        return all;
+    }
+
+    /** The lower of two doses, number by number; what eases, rests and settles among them, is the first one's. */
+    static Dose of(Dose one, Dose other) {
+        var angle = one.angle().compareTo(other.angle()) <= 0 ? one.angle() : other.angle();
+        return new Dose(angle, blocks(one.blocks(), other.blocks()));
+    }
+
+    private static List<BlockDraft> blocks(List<BlockDraft> one, List<BlockDraft> other) {
+        var lower = new ArrayList<BlockDraft>();
+        for (int i = 0; i < one.size(); i++) {
+            boolean same = i < other.size() && one.get(i).form() == other.get(i).form();
+            lower.add(same ? block(one.get(i), other.get(i)) : one.get(i));
+        }
+        return lower;
+    }
+
+    private static BlockDraft block(BlockDraft one, BlockDraft other) {
+        var numbers = new HashMap<>(one.numbers());
+        for (var p : BlockParameter.of(one.form())) {
+            if (!p.eases() && other.number(p.name()) < one.number(p.name())) {
+                numbers.put(p.name(), other.number(p.name()));
+            }
+        }
+        var steps = one.steps();
+        if (steps.size() == other.steps().size()) {
+            var treads = new ArrayList<Tread>();
+            for (int i = 0; i < steps.size(); i++) {
+                treads.add(new Tread(
+                        Math.min(steps.get(i).effort(), other.steps().get(i).effort()),
+                        Math.min(steps.get(i).seconds(), other.steps().get(i).seconds())));
+            }
+            steps = treads;
+        } else if (other.steps().size() < steps.size()) {
+            steps = other.steps();
+        }
+        return new BlockDraft(one.form(), numbers, one.words(), steps, blocks(one.blocks(), other.blocks()));
+    }
+}
