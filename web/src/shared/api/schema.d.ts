@@ -2653,11 +2653,13 @@ export interface components {
             setUp: components["schemas"]["Range"];
             sideChange: components["schemas"]["Range"];
             source: components["schemas"]["Source"];
+            spacing?: components["schemas"]["Range"];
             stretching: string;
             suits: string[];
             summary: string;
             variantOf: string;
             week: components["schemas"]["Range"];
+            weeklyCap?: components["schemas"]["Range"];
         };
         MethodBlock: {
             blocks: components["schemas"]["MethodBlock"][];
@@ -3803,7 +3805,7 @@ export interface components {
         };
         Totals: {
             /** @enum {string} */
-            effortClass: "LIGHT" | "MODERATE" | "HARD" | "MAXIMAL";
+            effortClass: "LIGHT" | "MODERATE" | "HARD" | "MAXIMAL" | "LOADED";
             peak: number;
             /** Format: int32 */
             seconds: number;

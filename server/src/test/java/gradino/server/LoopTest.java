@@ -86,6 +86,7 @@ public class LoopTest {
     @Test
     public void aChangeBeyondTheProposalNeedsAReasonAndObeysTheRestriction() {
         twoClean();
+        assertThat(scene.restrict("cap", "EFFORT_CAP", 50).status()).isLessThan(300);
         var line = Scene.with(scene.line(), "GRADED_SET", "top-hold", 20);
         var further = ",\"dose\":" + Scene.dose(line, "left");
         var harder = ",\"dose\":" + Scene.dose(Scene.with(line, "GRADED_SET", "ceiling", 60), "left");
@@ -94,7 +95,7 @@ public class LoopTest {
                 .containsExactly("reason-needed");
         assertThat(scene.decide("d1", "LEFT", "CHANGED", harder + ",\"reason\":\"x\"")
                         .codes())
-                .containsExactly("newcomer-ceiling");
+                .containsExactly("effort-cap");
         assertThat(scene.decide("d1", "LEFT", "CHANGED", further + ",\"reason\":\"felt easy\"")
                         .status())
                 .isEqualTo(200);

@@ -350,11 +350,13 @@ public final class Advance {
 
         private int sessionsPerWeek(Dose to) {
             int now = s.state().plan().sessionsPerWeek();
-            var before = EffortClass.of(s.dose().ceiling());
-            var after = EffortClass.of(to.ceiling());
-            int harder = after.compareTo(before) > 0 ? Math.min(now, after.weeklyCap()) : now;
-            boolean loaded = to.loadKg() > 0 && s.dose().loadKg() <= 0;
-            return loaded ? Math.min(harder, EffortClass.LOADED_WEEKLY_CAP) : harder;
+            var before = classOf(s.dose());
+            var after = classOf(to);
+            return after.compareTo(before) > 0 ? Math.min(now, s.method().weeklyCap(after.weeklyCap())) : now;
+        }
+
+        private static EffortClass classOf(Dose dose) {
+            return EffortClass.of(dose.ceiling(), dose.loadKg() > 0);
         }
     }
 }

@@ -195,13 +195,13 @@ public class AdvanceRulesTest {
         assertThat(story.left().verdict()).isEqualTo(Verdict.STAY);
     }
 
+    /** A newcomer's limits bind the first dose, not the steps after it. */
     @Test
-    public void aNewcomersCeilingStaysAtFifty() {
+    public void aNewcomerStepsUpByTheLadderToo() {
         var tops = House.held(Story.BASE, 20);
         var p = Story.of(tops).clean(6, 3).passive(32.5, 1.5).left();
-        assertThat(p.lever()).isEqualTo(LeverId.SETS);
-        assertThat(p.alternatives())
-                .anyMatch(a -> a.lever() == LeverId.CEILING && a.why().text().contains("newcomer"));
+        assertThat(p.lever()).isEqualTo(LeverId.CEILING);
+        assertThat(p.to().ceiling()).isEqualTo(EffortPercent.of(60));
     }
 
     /** Fewer than four sessions of the motion, wherever it was trained (house rule). */
@@ -210,10 +210,15 @@ public class AdvanceRulesTest {
         var tops = House.held(Story.BASE, 20);
         var told = Story.of(tops).clean(6, 3).passive(32.5, 1.5);
         var once = told.client(new ClientFacts(Limits.NONE, false, null, 45.0, null, null, null).withSessionsBeside(1));
-        assertThat(once.left().lever()).isEqualTo(LeverId.SETS);
+        assertThat(newcomer(once)).isTrue();
         var twice =
                 told.client(new ClientFacts(Limits.NONE, false, null, 45.0, null, null, null).withSessionsBeside(2));
-        assertThat(twice.left().lever()).isEqualTo(LeverId.CEILING);
+        assertThat(newcomer(twice)).isFalse();
+    }
+
+    private static boolean newcomer(Story story) {
+        return Advance.facts(story.state(), Policy.house(), new Moment(Story.NOW, ZoneOffset.UTC))
+                .newcomer();
     }
 
     @Test

@@ -76,7 +76,7 @@ public final class MethodLadderTest {
         assertThat(p.to().loadKg()).isEqualTo(0.5);
         assertThat(p.why().text()).contains("18 %").contains("12").contains("6");
         assertThat(lifts(p.to()).number("repetitions")).isEqualTo(6);
-        assertThat(p.sessionsPerWeek()).isEqualTo(EffortClass.LOADED_WEEKLY_CAP);
+        assertThat(p.sessionsPerWeek()).isEqualTo(EffortClass.LOADED.weeklyCap());
     }
 
     @Test

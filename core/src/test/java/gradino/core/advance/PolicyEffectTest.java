@@ -200,7 +200,13 @@ public class PolicyEffectTest {
                         4,
                         6,
                         steady().clean(6).session(3, b -> b).morning(3, true, 5)),
-                scene(Threshold.NEWCOMER_SESSIONS, 4, 10, trained(dose(60, 2, 50, 20))),
+                scene(
+                        Threshold.NEWCOMER_SESSIONS,
+                        4,
+                        10,
+                        steady().clean(15, 12, 9, 6)
+                                .session(3, presses(b -> seen(b, 0, 0, 2)))
+                                .morning(3, true, 0)),
                 scene(Threshold.ANGLE_MARGIN, 2, 4, deep(36.5, 0.5)),
                 scene(Threshold.ANGLE_SIGMAS, 1.645, 2.5, deep(38, 2)),
                 scene(Threshold.ANGLE_STEP, 3, 5, deep(50, 1)),

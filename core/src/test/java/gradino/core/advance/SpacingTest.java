@@ -10,6 +10,11 @@ import gradino.core.because.Reason;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.perform.PainKind;
+import gradino.core.prescribe.method.BlockDraft;
+import gradino.core.prescribe.method.BlockForm;
+import gradino.core.prescribe.method.Dose;
+import gradino.core.prescribe.method.Method;
+import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -94,15 +99,67 @@ public class SpacingTest {
         assertThat(story.left().evidence()).doesNotHaveDuplicates().hasSize(4);
     }
 
-    /** High soreness asks for one day more (handbook chapter 5, house rule). */
+    /** High soreness asks for a day more, but after a light line (handbook chapter 5, house rule). */
+    @DataProvider
+    public Object[][] classes() {
+        return new Object[][] {{30, 0, 6, 6}, {50, 0, 18, 42}, {70, 0, 42, 66}, {100, 0, 42, 66}, {30, 1, 42, 66}};
+    }
+
+    @Test(dataProvider = "classes")
+    public void spacingIsOfTheClassAndRealSorenessAsksForADayMore(int effort, int load, int usual, int whenSore) {
+        var lifts = BlockDraft.usual(BlockForm.LIFT_OFF).with("effort", effort).with("load", load);
+        var dose = new Dose(Degrees.of(30), List.of(lifts));
+        var fresh = situation(Story.of(dose).session(3, b -> b).morning(3, true, 1));
+        var sore = situation(Story.of(dose).session(3, b -> b).morning(3, true, 4));
+        assertThat(fresh.rung().spacingHours(fresh.rung().all().get(0))).isEqualTo(usual);
+        assertThat(sore.rung().spacingHours(sore.rung().all().get(0))).isEqualTo(whenSore);
+    }
+
+    /** Worked case 18 and both sides of each spacing; a story's session takes a quarter of an hour, its now is 18:00. */
+    @DataProvider
+    public Object[][] pairs() {
+        return new Object[][] {
+            // Moderate: 22:30 and 00:15; 20:00 and 08:00 next day; an evening, then an afternoon.
+            {50, 0, hours(19.5), hours(17.75), 1},
+            {50, 0, hours(22), hours(10), 1},
+            {50, 0, hours(46), hours(46 - 18.25), 2},
+            {50, 0, hours(46), hours(46 - 18.2), 1},
+            // Hard: 23:30 and 01:30 two days later are 26 h.
+            {70, 0, hours(66.5), hours(40.5), 1},
+            {70, 0, hours(66), hours(66 - 42.25), 2},
+            // A 5 kg stretch 24 h apart, whatever its effort.
+            {50, 5, hours(48), hours(24), 1},
+            {50, 5, hours(66), hours(66 - 42.25), 2},
+            // Light: six hours, but not on one day.
+            {30, 0, hours(10), hours(3), 1},
+            {30, 0, hours(20), hours(3), 2},
+        };
+    }
+
+    private static double hours(double h) {
+        return h / 24;
+    }
+
+    @Test(dataProvider = "pairs")
+    public void case18TwoSessionsCountOnTwoDaysAndTheSpacingApart(
+            int effort, int load, double first, double second, int groups) {
+        var lifts = BlockDraft.usual(BlockForm.LIFT_OFF).with("effort", effort).with("load", load);
+        var story = Story.of(new Dose(Degrees.of(30), List.of(lifts))).clean(first, second);
+        assertThat(situation(story).rung().lastRuns(9)).hasSize(groups);
+    }
+
+    /** A method that states its own spacing has it whatever the effort: ten to max daily. */
     @Test
-    public void realSorenessAsksForOneDayMore() {
-        var hard = Story.BASE.withCeiling(EffortPercent.of(70));
-        var fresh = situation(Story.of(hard).session(3, b -> b).morning(3, true, 1));
-        var sore = situation(Story.of(hard).session(3, b -> b).morning(3, true, 9));
-        int usual = fresh.rung().spacingDays(fresh.rung().all().get(0));
-        assertThat(usual).isEqualTo(2);
-        assertThat(sore.rung().spacingDays(sore.rung().all().get(0))).isEqualTo(usual + 1);
+    public void aMethodThatStatesItsSpacingAndCapHasThem() {
+        var dose = new Dose(
+                Degrees.of(30), Method.byId("ramp-ten-to-max").orElseThrow().firstBlocks(false));
+        var daily = situation(Story.of(dose).by("ramp-ten-to-max").clean(2, 1));
+        assertThat(daily.rung().lastRuns(9)).hasSize(2);
+        assertThat(daily.method().weeklyCap(3)).isEqualTo(7);
+        var house = situation(
+                Story.of(Story.BASE.withCeiling(EffortPercent.of(100))).clean(2, 1));
+        assertThat(house.rung().lastRuns(9)).hasSize(1);
+        assertThat(house.method().weeklyCap(3)).isEqualTo(3);
     }
 
     @Test

@@ -169,6 +169,6 @@ public class AnyPlanTest {
                         EffortClass.HARD,
                         EffortClass.MAXIMAL,
                         EffortClass.MAXIMAL);
-        assertThat(EffortClass.HARD.spacingDays()).isEqualTo(2);
+        assertThat(EffortClass.HARD.spacingHours()).isEqualTo(42);
     }
 }

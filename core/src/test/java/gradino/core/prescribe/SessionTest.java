@@ -358,24 +358,24 @@ public class SessionTest {
         var fine = DataRows.shipped("pulses");
         return new Object[][] {
             {"a,b\r\n", "row 1", "unknown-header"},
-            {head + fine + "pulses,,,colour,red,,,,common practice\r\n", "row 22", "unknown-field"},
-            {head + fine + "pulses,1.1,pulses,colour,3,,,,common practice\r\n", "row 22", "unknown-field"},
-            {head + fine + "pulses,2,juggling,,,,,,common practice\r\n", "row 22", "unknown-form"},
-            {head + fine + "pulses,2,rest,seconds,9000,,,,common practice\r\n", "row 22", "out-of-bounds"},
-            {head + fine + "pulses,2,rest,seconds,ten,,,,common practice\r\n", "row 22", "unreadable"},
-            {head + fine + "pulses,2,rest,seconds,10,,,,\r\n", "row 22", "no-source"},
-            {head + fine + "pulses,2\r\n", "row 22", "cells"},
+            {head + fine + "pulses,,,colour,red,,,,common practice\r\n", "row 24", "unknown-field"},
+            {head + fine + "pulses,1.1,pulses,colour,3,,,,common practice\r\n", "row 24", "unknown-field"},
+            {head + fine + "pulses,2,juggling,,,,,,common practice\r\n", "row 24", "unknown-form"},
+            {head + fine + "pulses,2,rest,seconds,9000,,,,common practice\r\n", "row 24", "out-of-bounds"},
+            {head + fine + "pulses,2,rest,seconds,ten,,,,common practice\r\n", "row 24", "unreadable"},
+            {head + fine + "pulses,2,rest,seconds,10,,,,\r\n", "row 24", "no-source"},
+            {head + fine + "pulses,2\r\n", "row 24", "cells"},
             {head + "mine,1,rest,seconds,10,,,,common practice\r\n", "row 2", "missing"},
-            {head + fine + "pulses,,,cramp,now and then,,,,common practice\r\n", "row 22", "unreadable"},
+            {head + fine + "pulses,,,cramp,now and then,,,,common practice\r\n", "row 24", "unreadable"},
             // A ladder's step: for a role that is not there, a number that is not there, beyond the range, down, in a
             // circle.
-            {head + fine + "pulses,ladder,wings,repetitions,,,,,common practice\r\n", "row 22", "ladder"},
-            {head + fine + "pulses,ladder,pulses,feathers,,,,,common practice\r\n", "row 22", "ladder"},
-            {head + fine + "pulses,ladder,pulses,effort,,,101,,common practice\r\n", "row 22", "ladder"},
-            {head + fine + "pulses,ladder,pulses,effort,-5,,,,common practice\r\n", "row 22", "ladder"},
-            {head + fine + "pulses,ladder,pulses,effort,much,,,,common practice\r\n", "row 22", "unreadable"},
-            {head + fine + "pulses,ladder,pulses,repetitions,,,12,,common practice\r\n", "row 22", "ladder"},
-            {head + fine + "pulses,ladder,pulses,,,,,,common practice\r\n", "row 22", "ladder"},
+            {head + fine + "pulses,ladder,wings,repetitions,,,,,common practice\r\n", "row 24", "ladder"},
+            {head + fine + "pulses,ladder,pulses,feathers,,,,,common practice\r\n", "row 24", "ladder"},
+            {head + fine + "pulses,ladder,pulses,effort,,,101,,common practice\r\n", "row 24", "ladder"},
+            {head + fine + "pulses,ladder,pulses,effort,-5,,,,common practice\r\n", "row 24", "ladder"},
+            {head + fine + "pulses,ladder,pulses,effort,much,,,,common practice\r\n", "row 24", "unreadable"},
+            {head + fine + "pulses,ladder,pulses,repetitions,,,12,,common practice\r\n", "row 24", "ladder"},
+            {head + fine + "pulses,ladder,pulses,,,,,,common practice\r\n", "row 24", "ladder"},
         };
     }
 

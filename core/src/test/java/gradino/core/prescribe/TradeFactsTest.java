@@ -156,7 +156,7 @@ public class TradeFactsTest {
     public void theLoadedPhaseComesTwoOrThreeDaysAWeek() {
         assertThat(method("release-activate-load").week().least()).isEqualTo(2);
         assertThat(method("release-activate-load").week().most()).isEqualTo(3);
-        assertThat(EffortClass.LOADED_WEEKLY_CAP).isEqualTo(2);
+        assertThat(EffortClass.LOADED.weeklyCap()).isEqualTo(2);
     }
 
     @Test

@@ -62,7 +62,7 @@ public class DecisionsBrowserTest {
         page.navigate(server.url("/clients/" + Scene.CLIENT + "/advance"));
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("in “Evening”"))
                 .click();
-        assertThat(page.getByText("Contraction: 5 s → 6 s").first()).isVisible();
+        assertThat(page.getByText("Contraction: 3 s → 4 s").first()).isVisible();
         browser.button("Change");
         var contract = page.getByLabel("Contract", new Page.GetByLabelOptions().setExact(true));
         contract.fill("99");
@@ -72,7 +72,7 @@ public class DecisionsBrowserTest {
         contract.fill("7");
         page.getByLabel("Why (needed").fill("strong today");
         browser.button("Set this dose");
-        assertThat(page.getByText("contract–relax, contract 5 s → 7 s").first()).isVisible();
+        assertThat(page.getByText("contract–relax, contract 3 s → 7 s").first()).isVisible();
     }
 
     @Test

@@ -36,7 +36,7 @@ public final class Watch {
                 .ifPresent(x -> notes.add(Because.of(
                         Reason.SORE,
                         Term.of(x.sorenessOrZero(), Unit.OF_TEN),
-                        Term.of(s.rung().spacingDays(x), Unit.DAY))));
+                        Term.of(s.rung().spacingHours(x), Unit.HOUR))));
     }
 
     private static void behind(Situation s, List<Because> notes) {

@@ -12,8 +12,10 @@ import org.jspecify.annotations.Nullable;
 /** The sessions of one side that were done at the dose in force, since it came into force, and how they count. */
 public final class RungSessions {
     private static final long SECONDS_A_DAY = 86_400;
+    private static final long SECONDS_AN_HOUR = 3600;
     private static final long SECONDS_CLOCKS_ARE_SET_BY = 3600;
 
+    private final LineState state;
     private final Side side;
     private final Dose dose;
     private final List<SessionFacts> sessions;
@@ -27,6 +29,7 @@ public final class RungSessions {
     public RungSessions(LineState state, Side side, Policy policy, Moment moment) {
         var me = state.side(side);
         var changed = me.lastChange().map(Event.DoseDecided::happenedAt).orElse(Instant.MIN);
+        this.state = state;
         this.side = side;
         this.dose = me.dose();
         this.sessions = state.sessions();
@@ -111,27 +114,29 @@ public final class RungSessions {
         return groups.subList(Math.max(0, groups.size() - wanted), groups.size());
     }
 
-    /** Of the dose's class; asked for again and again. */
+    private EffortClass effortClass() {
+        return EffortClass.of(dose.ceiling(), dose.loadKg() > 0);
+    }
+
+    /** The method's own, or that of the dose's class; asked for again and again. */
     private int spacing() {
         if (spacing < 0) {
-            spacing = EffortClass.of(dose.ceiling()).spacingDays();
+            spacing = state.method().spacingHours(effortClass().spacingHours());
         }
         return spacing;
     }
 
     private boolean isFarFrom(SessionFacts earlier, SessionFacts later) {
-        int most = spacing() + 1;
-        return later.secondsAfter(earlier) > most * SECONDS_A_DAY + SECONDS_CLOCKS_ARE_SET_BY;
+        long most = (spacing() + effortClass().hoursWhenSore()) * SECONDS_AN_HOUR;
+        return later.restAfter(earlier) > most + SECONDS_A_DAY + SECONDS_CLOCKS_ARE_SET_BY;
     }
 
     private List<List<SessionFacts>> grouped(List<SessionFacts> known) {
         var groups = new ArrayList<List<SessionFacts>>();
         SessionFacts first = null;
-        int spacing = 0;
         for (var session : known) {
-            if (first == null || isFree(first, session, spacing)) {
+            if (first == null || isFree(first, session)) {
                 first = session;
-                spacing = spacingDays(session);
                 groups.add(new ArrayList<>());
             }
             groups.get(groups.size() - 1).add(session);
@@ -139,17 +144,18 @@ public final class RungSessions {
         return groups;
     }
 
-    /** By the calendar; far apart or close together no calendar is needed. */
-    private boolean isFree(SessionFacts first, SessionFacts later, int days) {
-        if (later.secondsAfter(first) > days * SECONDS_A_DAY + SECONDS_CLOCKS_ARE_SET_BY) {
-            return true;
+    /** On another day, and the spacing apart; far apart no calendar is needed. */
+    private boolean isFree(SessionFacts first, SessionFacts later) {
+        if (later.restAfter(first) < spacingHours(first) * SECONDS_AN_HOUR) {
+            return false;
         }
-        return !moment.day(later.endedAt()).isBefore(moment.day(first.endedAt()).plusDays(days));
+        return later.secondsAfter(first) > SECONDS_A_DAY + SECONDS_CLOCKS_ARE_SET_BY
+                || !moment.day(later.endedAt()).equals(moment.day(first.endedAt()));
     }
 
-    /** Days that must lie between two sessions at this dose, one more after real soreness. */
-    public int spacingDays(SessionFacts earlier) {
-        int days = spacing();
-        return earlier.sorenessOrZero() >= policy.value(Threshold.SORENESS_SPACING) ? days + 1 : days;
+    /** Hours from the end of a session at this dose to the start of the next, a day more after real soreness. */
+    public int spacingHours(SessionFacts earlier) {
+        boolean sore = earlier.sorenessOrZero() >= policy.value(Threshold.SORENESS_SPACING);
+        return spacing() + (sore ? effortClass().hoursWhenSore() : 0);
     }
 }

@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
 /** A session as the fold keeps it, with what was answered the next morning. */
 public record SessionFacts(
         String id,
+        Instant startedAt,
         Instant endedAt,
         Instant recordedAt,
         Observer observer,
@@ -41,6 +42,7 @@ public record SessionFacts(
         });
         return new SessionFacts(
                 session.id(),
+                session.startedAt(),
                 session.endedAt(),
                 recordedAt,
                 session.observer(),
@@ -51,11 +53,16 @@ public record SessionFacts(
     }
 
     SessionFacts with(Morning answer) {
-        return new SessionFacts(id, endedAt, recordedAt, observer, doses, asked, sides, answer);
+        return new SessionFacts(id, startedAt, endedAt, recordedAt, observer, doses, asked, sides, answer);
     }
 
     public SideFacts on(Side side) {
         return sides.on(side);
+    }
+
+    /** From the end of the earlier one to the start of this. */
+    long restAfter(SessionFacts earlier) {
+        return startedAt.getEpochSecond() - earlier.endedAt.getEpochSecond();
     }
 
     long secondsAfter(SessionFacts earlier) {

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A school of doing it, from {@code methods.csv} or a studio's own file: its blocks with defaults and ranges, how often a week,
@@ -17,6 +18,8 @@ import java.util.stream.Stream;
  *
  * @param variantOf id of the method it is a form of; empty for none
  * @param week sessions a week
+ * @param spacing hours between two sessions, where the method states them; null for those of the line's class
+ * @param weeklyCap most sessions a week, where the method states it; null for that of the line's class
  * @param ladder what grows, in order
  * @param suits range, control, both, newcomer, strength: what it is for
  */
@@ -28,6 +31,8 @@ public record Method(
         Range week,
         Range setUp,
         Range sideChange,
+        @Nullable Range spacing,
+        @Nullable Range weeklyCap,
         String breath,
         Cramp cramp,
         String stretching,
@@ -65,6 +70,16 @@ public record Method(
         ladder = List.copyOf(ladder);
         suits = List.copyOf(suits);
         blocks = List.copyOf(blocks);
+    }
+
+    /** Hours between two sessions: its own, or those of the line's class. */
+    public int spacingHours(int ofClass) {
+        return spacing == null ? ofClass : spacing.usualWhole();
+    }
+
+    /** Most sessions a week: its own, or that of the line's class. */
+    public int weeklyCap(int ofClass) {
+        return weeklyCap == null ? ofClass : weeklyCap.usualWhole();
     }
 
     /** Those that ship with Gradino, in the order of the file. */

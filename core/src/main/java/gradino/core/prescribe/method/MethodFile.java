@@ -29,6 +29,7 @@ public final class MethodFile {
     private static final Set<String> WORDS =
             Set.of("name", "variant-of", "summary", "breath", "cramp", "stretching", "suits");
     private static final Set<String> RANGES = Set.of("week", "set-up", "side-change");
+    private static final Set<String> STATED = Set.of("spacing", "weekly-cap");
     private static final Set<String> BLOCK_WORDS =
             Set.of("area", "tool", "part", "joint", "order", "cue", "what", "contact", "waypoints", MethodBlock.ROLE);
 
@@ -121,7 +122,7 @@ public final class MethodFile {
         } else if (WORDS.contains(parameter)) {
             draft.words.put(parameter, row.get("value"));
             source(row).ifPresent(s -> draft.source = s);
-        } else if (RANGES.contains(parameter)) {
+        } else if (RANGES.contains(parameter) || STATED.contains(parameter)) {
             range(row, 0, 600).ifPresent(r -> draft.ranges.put(parameter, r));
         } else {
             say(row, "unknown-field", "unknown field '" + parameter + "'.");
@@ -227,6 +228,8 @@ public final class MethodFile {
                 ranged(draft, "week"),
                 ranged(draft, "set-up"),
                 ranged(draft, "side-change"),
+                draft.ranges.get("spacing"),
+                draft.ranges.get("weekly-cap"),
                 word(draft, "breath"),
                 Cramp.byId(word(draft, "cramp")).orElseThrow(),
                 word(draft, "stretching"),

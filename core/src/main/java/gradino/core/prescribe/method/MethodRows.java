@@ -4,6 +4,7 @@ import gradino.core.prescribe.method.MethodBlock.Range;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** A method as the rows of its file. */
 final class MethodRows {
@@ -28,6 +29,8 @@ final class MethodRows {
         rows.word("suits", String.join(";", method.suits()));
         rows.range("", "", "set-up", method.setUp());
         rows.range("", "", "side-change", method.sideChange());
+        rows.stated("spacing", method.spacing());
+        rows.stated("weekly-cap", method.weeklyCap());
         method.blocks().forEach(rows::block);
         method.ladder().forEach(rows::rung);
         return rows.rows;
@@ -65,6 +68,12 @@ final class MethodRows {
                 rung.top() == null ? "" : rung.top(),
                 rung.what() == LadderRung.What.NUMBER ? rung.words() : "",
                 rung.source().text()));
+    }
+
+    private void stated(String name, @Nullable Range range) {
+        if (range != null) {
+            range("", "", name, range);
+        }
     }
 
     private void word(String name, String value) {

@@ -65,7 +65,7 @@ final class BlockCheck {
         if (seconds > LONGEST_SUPPORTED_HOLD) {
             stop(place, "hold-too-long", LONGEST_SUPPORTED_HOLD, "s", "Supported holds end at 120 s: shorten it.");
         } else if (facts.newcomer() && seconds > NEWCOMER_HOLD) {
-            stop(place, "newcomer-hold", NEWCOMER_HOLD, "s", "A newcomer stays at 60 s for the first four sessions.");
+            advise(place, "newcomer-hold", (double) NEWCOMER_HOLD, "s", "A newcomer begins with at most 60 s.");
         }
     }
 
@@ -77,12 +77,12 @@ final class BlockCheck {
         boolean graded = block.form() == BlockForm.GRADED_SET;
         double peak = graded ? block.number("ceiling") : top;
         if (facts.newcomer() && peak > NEWCOMER_CEILING) {
-            stop(
+            advise(
                     graded ? path + ".numbers.ceiling" : path + ".steps",
                     "newcomer-ceiling",
-                    NEWCOMER_CEILING,
+                    (double) NEWCOMER_CEILING,
                     "%",
-                    "A newcomer stays at 50 % for the first four sessions.");
+                    "A newcomer begins with at most 50 %.");
         }
     }
 

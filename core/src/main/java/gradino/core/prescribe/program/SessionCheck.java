@@ -251,7 +251,8 @@ public final class SessionCheck {
                     "Between 1 and 14 a week."));
             return;
         }
-        int cap = protocol.map(SessionCheck::cap).orElse(14);
+        int ofClass = protocol.map(SessionCheck::cap).orElse(14);
+        int cap = method == null ? ofClass : method.weeklyCap(ofClass);
         if (perWeek > cap) {
             var words = "At this effort at most %d a week: harder work means fewer days.".formatted(cap);
             findings.add(Finding.advice(path + ".sessionsPerWeek", "weekly-cap", (double) cap, "", words));
@@ -276,9 +277,7 @@ public final class SessionCheck {
                 }
             }
         }
-        return loaded
-                ? EffortClass.LOADED_WEEKLY_CAP
-                : EffortClass.of(EffortPercent.of(peak)).weeklyCap();
+        return EffortClass.of(EffortPercent.of(peak), loaded).weeklyCap();
     }
 
     private void minutes(Timeline timeline) {

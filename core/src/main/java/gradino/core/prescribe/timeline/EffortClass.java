@@ -4,26 +4,34 @@ import gradino.core.quantity.EffortPercent;
 
 /** How hard a line is by its peak effort, and what follows for the week (common practice, no source). */
 public enum EffortClass {
-    LIGHT(30, 1, 7),
-    MODERATE(60, 1, 5),
-    HARD(85, 2, 3),
+    LIGHT(30, 6, 7),
+    MODERATE(60, 18, 5),
+    HARD(85, 42, 3),
     /** Twice a week, three times with bodyweight only, which is all there is so far. */
-    MAXIMAL(100, 2, 3);
-
+    MAXIMAL(100, 42, 3),
     /** With added load, whatever the effort. */
-    public static final int LOADED_WEEKLY_CAP = 2;
+    LOADED(100, 42, 2);
+
+    private static final int HOURS_A_DAY = 24;
 
     private final int topPercent;
-    private final int spacingDays;
+    private final int spacingHours;
     private final int weeklyCap;
 
-    EffortClass(int topPercent, int spacingDays, int weeklyCap) {
+    EffortClass(int topPercent, int spacingHours, int weeklyCap) {
         this.topPercent = topPercent;
-        this.spacingDays = spacingDays;
+        this.spacingHours = spacingHours;
         this.weeklyCap = weeklyCap;
     }
 
     public static EffortClass of(EffortPercent peak) {
+        return of(peak, false);
+    }
+
+    public static EffortClass of(EffortPercent peak, boolean loaded) {
+        if (loaded) {
+            return LOADED;
+        }
         for (var effortClass : values()) {
             if (peak.value() <= effortClass.topPercent) {
                 return effortClass;
@@ -32,9 +40,16 @@ public enum EffortClass {
         throw new IllegalStateException("no class for " + peak);
     }
 
-    /** Days before the same joint again. */
-    public int spacingDays() {
-        return spacingDays;
+    /**
+     * Hours from the end of one session to the start of the next (house rule: an evening, then an afternoon, counts).
+     */
+    public int spacingHours() {
+        return spacingHours;
+    }
+
+    /** Hours that real soreness the next morning adds: a light session is no reason to wait. */
+    public int hoursWhenSore() {
+        return this == LIGHT ? 0 : HOURS_A_DAY;
     }
 
     /** Most sessions of the joint a week. */
