@@ -168,7 +168,10 @@ public final class Scene {
         blocks.forEach((id, phases) -> {
             var first = phases.get(0);
             boolean press = first.path("block").asString().equals("PRESS");
-            int top = phases.get(phases.size() - 1).path("effortTo").asInt();
+            int top = phases.stream()
+                    .mapToInt(p -> p.path("effortTo").asInt())
+                    .max()
+                    .orElse(0);
             var rows = phases.stream()
                     .map(p -> "{\"kind\":\"%s\",\"plannedSeconds\":%d,\"doneSeconds\":%d}"
                             .formatted(p.path("kind").asString(), seconds(p), seconds(p)))

@@ -1,0 +1,56 @@
+package gradino.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** What two clean sessions of each kind of work come to, composed, run and judged over HTTP (common practice, no source). */
+public class SchoolsTest {
+    private TestServer server;
+    private Scene scene;
+
+    @BeforeMethod
+    public void start() {
+        server = TestServer.empty();
+        scene = new Scene(server).client().measured(36, 30);
+    }
+
+    @AfterMethod(alwaysRun = true)
+    public void stop() {
+        server.close();
+    }
+
+    @DataProvider
+    public Object[][] rows() {
+        return new Object[][] {
+            {"hip-internal-rotation", "prone-knee-bent", "contract-relax-linger", "Contraction: 3 s → 4 s"},
+            {"hip-flexion", "lunge-rocks", "controlled-movement", "Repetitions: 5 → 6"},
+            {"hip-flexion", "standing-hip-circles", "controlled-circles", "Circles each way: 5 → 6"},
+            {"hip-internal-rotation", "prone-knee-bent", "ramp-ten-scale", "Effort, both ways: 50 % → 60 %"},
+            {"hip-internal-rotation", "prone-knee-bent", "ramp-ten-to-max", "Effort: 50 % → 60 %"},
+            {"hip-internal-rotation", "prone-knee-bent", "ramp-gentle", "Top hold: 5 s → 6 s"},
+            {"hip-internal-rotation", "prone-knee-bent", "sidestep", "Times away and in: 2 → 3"},
+            {"hip-internal-rotation", "prone-knee-bent", "hands-off", "Hands-off hold: 10 s → 12 s"},
+            {"hip-internal-rotation", "prone-knee-bent", "pulses", "Pulses: 9 → 10"},
+            {"hip-internal-rotation", "prone-knee-bent", "light-breath", "Each contraction by one breath: 12 s → 18 s"},
+            {"hip-internal-rotation", "seated-90-90-rear", "strength-first", "Rounds: 2 → 3"},
+            {"hip-flexion", "supine-strap-raise", "sidestep-strap", "Rounds: 2 → 3"},
+            {"hip-flexion", "long-lunge", "release-activate-load", "Activation hold: 5 s → 6 s"},
+            {"ankle-dorsiflexion", "calf-lean", "loaded-lengthening", "Rounds: 3 → 4"},
+            {"hip-internal-rotation", "seated-90-90-rear", "stage-ladder", "Lifts: 3 → 4"},
+        };
+    }
+
+    @Test(dataProvider = "rows")
+    public void twoCleanSessionsClimbTheMethodsOwnLadder(String motion, String position, String method, String step) {
+        scene.eveningOf(scene.suggestedLine(motion, position, method)).cleanRun("r1");
+        server.clock.move(java.time.Duration.ofDays(3));
+        scene.cleanRun("r2");
+        var line = server.get("/api/today").body().at("/clients/0/lines/0");
+        assertThat(line.path("why").asString()).as(line.toString()).isEqualTo(step);
+        assertThat(line.path("verdict").asString()).isEqualTo("STEP_UP");
+    }
+}
