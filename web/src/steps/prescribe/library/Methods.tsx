@@ -50,9 +50,12 @@ function MethodWords({ known }: { known: Known }) {
       </h3>
       <p className="text-sm">{m.summary}</p>
       <p className="text-sm text-soft">
-        {m.week.least === m.week.most ? m.week.usual : `${m.week.least} to ${m.week.most}`}× a week · breath: {m.breath}{' '}
-        · cramp: {words(m.cramp)} · stretching: {m.stretching} · grows by {m.ladder.map((r) => r.words).join('; ')} ·{' '}
-        {m.source.text}
+        {m.week.least === m.week.most ? m.week.usual : `${m.week.least} to ${m.week.most}`}× a week
+        {m.spacing && `, ${m.spacing.usual} h apart`} · breath: {m.breath} · cramp: {words(m.cramp)} · stretching:{' '}
+        {m.stretching} · {m.source.text}
+      </p>
+      <p className="text-sm">
+        <span className="font-semibold">Climbs by</span> {m.ladder.map((r) => r.words).join(' → ')}
       </p>
     </div>
   );

@@ -10,6 +10,7 @@ import gradino.core.advance.gate.UnknownsGate;
 import gradino.core.advance.gate.Watch;
 import gradino.core.advance.lever.Ladder;
 import gradino.core.advance.lever.Lever;
+import gradino.core.advance.lever.Lower;
 import gradino.core.advance.lever.StepDown;
 import gradino.core.advance.state.Attendance;
 import gradino.core.advance.state.Event;
@@ -87,11 +88,15 @@ public final class Advance {
         return suspension(now).orElseGet(() -> judged(now, now.dose(), null));
     }
 
-    /** The dose to train with: the one in force, unless later facts suspended the step that brought it. */
+    /**
+     * The dose to train with: the one in force, unless later facts suspended the step that brought it; then of the doses before
+     * and after it the lower, number by number.
+     */
     public static Dose effectiveDose(LineState state, Side side, Policy policy, Moment moment) {
+        var inForce = state.side(side).dose();
         return suspension(new Situation(state, side, policy, moment)).isPresent()
-                ? state.side(side).lastChange().orElseThrow().before()
-                : state.side(side).dose();
+                ? Lower.of(state.side(side).lastChange().orElseThrow().before(), inForce)
+                : inForce;
     }
 
     /** Whether a proposal waits for the coach: it says something other than stay that was not declined on the same facts. */
@@ -228,7 +233,8 @@ public final class Advance {
             var cause = deciding.cause();
             if (verdict == Verdict.STEP_DOWN && cause != null) {
                 var down = StepDown.of(cause, deciding.felt(), s);
-                return new Step(verdict, null, down.why(), down.dose(), null);
+                var lower = suspends == null ? down.dose() : Lower.of(down.dose(), inForce);
+                return new Step(verdict, null, down.why(), lower, null);
             }
             return new Step(
                     verdict == null ? Verdict.STAY : verdict,

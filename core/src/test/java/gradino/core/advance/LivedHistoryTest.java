@@ -246,6 +246,16 @@ public class LivedHistoryTest {
     }
 
     @Test(dataProvider = "seeds")
+    public void noStepDownRaisesAnything(int seed) {
+        live(seed, (life, p) -> {
+            if (p.verdict() == Verdict.STEP_DOWN) {
+                assertThat(Change.isMore(p.from(), p.to())).as(p.toString()).isFalse();
+                assertThat(p.to().angle().compareTo(p.from().angle())).isNotPositive();
+            }
+        });
+    }
+
+    @Test(dataProvider = "seeds")
     public void noStepUpBreaksWhatAPlanMayHold(int seed) {
         live(seed, (life, p) -> {
             if (p.verdict() == Verdict.STEP_UP) {

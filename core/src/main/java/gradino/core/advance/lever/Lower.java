@@ -17,7 +17,7 @@ import java.util.List;
 import java.util.function.Predicate;
 
 /** Doses with less in them: nothing here ever raises a number. */
-final class Lower {
+public final class Lower {
     static final Predicate<BlockForm> EVERYWHERE = form -> true;
 
     private static final List<String> EFFORTS = List.of("ceiling", "effort");
@@ -172,7 +172,7 @@ final class Lower {
     }
 
     /** The lower of two doses, number by number; what eases, rests and settles among them, is the first one's. */
-    static Dose of(Dose one, Dose other) {
+    public static Dose of(Dose one, Dose other) {
         var angle = one.angle().compareTo(other.angle()) <= 0 ? one.angle() : other.angle();
         return new Dose(angle, blocks(one.blocks(), other.blocks()));
     }

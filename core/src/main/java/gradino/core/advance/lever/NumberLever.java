@@ -146,13 +146,12 @@ final class NumberLever implements Lever {
                 .map(spot -> new Move(spot.place().path(), spot.number(), next(s, spot)))
                 .toList();
         var dose = s.moved(moves, () -> with(s.dose(), spots, moves));
-        var label = rung.words();
         var unit = RoleNumber.unit(first.form(), first.number());
         return Attempt.step(
                 dose,
                 Because.of(
                         Reason.STEP_NUMBER,
-                        Term.of(Character.toUpperCase(label.charAt(0)) + label.substring(1)),
+                        Term.of(capital(rung.words())),
                         Term.of(first.now(), unit),
                         Term.of(next(s, first), unit)));
     }
@@ -176,5 +175,9 @@ final class NumberLever implements Lever {
         }
         return Because.of(
                 Reason.AT_TOP, Term.of(rung.words()), Term.of(spot.top(), RoleNumber.unit(spot.form(), spot.number())));
+    }
+
+    private static String capital(String words) {
+        return words.isEmpty() ? words : Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 }
