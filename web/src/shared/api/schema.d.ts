@@ -3513,7 +3513,7 @@ export interface components {
             /** Format: int32 */
             cramps: number;
             /** Format: double */
-            doneSeconds: number;
+            done: number;
             /** Format: int32 */
             faults: number;
             /** Format: double */
@@ -3522,9 +3522,11 @@ export interface components {
             /** Format: double */
             lowestPhase: number;
             /** Format: double */
-            plannedSeconds: number;
+            planned: number;
             /** Format: double */
             ratio: number;
+            /** @enum {string} */
+            work?: "CONTRACTION" | "REPETITIONS" | "HOLD" | "NONE";
             /** Format: int32 */
             worstPain: number;
         };

@@ -62,6 +62,14 @@ export function ClosePage() {
   );
 }
 
+/** What the share is of: the kind of work that was done least of. */
+function done(side: Schemas['SideSummary']): string {
+  if (!side.work) return 'nothing was planned on this side';
+  const kind = { CONTRACTION: 'contraction', REPETITIONS: 'repetitions', HOLD: 'hold', NONE: 'work' }[side.work];
+  const unit = side.work === 'REPETITIONS' ? '' : ' s';
+  return `of the planned ${kind} (${Math.round(side.done)} of ${Math.round(side.planned)}${unit})`;
+}
+
 function Compared({ summary }: { summary: Schemas['Summary'] }) {
   return (
     <section>
@@ -73,9 +81,7 @@ function Compared({ summary }: { summary: Schemas['Summary'] }) {
             <div key={side} className="border-t-[5px] border-ink pt-1">
               <p className="font-semibold">{side === 'LEFT' ? 'Left' : 'Right'}</p>
               <p className="text-5xl font-bold">{Math.floor(s.ratio * 100)} %</p>
-              <p className="text-sm text-soft">
-                of the planned contraction ({Math.round(s.doneSeconds)} of {Math.round(s.plannedSeconds)} s)
-              </p>
+              <p className="text-sm text-soft">{done(s)}</p>
               <p className="text-sm">
                 {s.worstPain > 0 ? `pain ${s.worstPain}/10 · ` : ''}
                 {counted(s.faults, 'fault')} · {counted(s.cramps, 'cramp')}

@@ -109,7 +109,7 @@ public class VariantsRunTest {
                 .contains("set 1 press: not done")
                 .noneMatch(left -> left.contains("easier"));
         // Done besides the plan: told by its kind, counted neither for nor against what was planned.
-        assertThat(summary.at("/sides/left/doneSeconds").asDouble()).isZero();
+        assertThat(summary.at("/sides/left/done").asDouble()).isZero();
         var press = summary.path("rows")
                 .valueStream()
                 .filter(r -> r.path("kind").asString().equals("PRESS"))

@@ -66,12 +66,6 @@ public record BlockRecord(
         return blockId.besidesThePlan();
     }
 
-    public List<PhaseDone> contractions() {
-        return phases.stream()
-                .filter(phase -> kind.isContraction() && phase.kind().works())
-                .toList();
-    }
-
     /** Whether the seconds of a phase count as done: contractions, without the stretch between them, and what is held. */
     boolean counts(PhaseDone phase) {
         return kind.work() == BlockKind.Work.HOLD || phase.kind().works();

@@ -14,12 +14,16 @@ import org.jspecify.annotations.Nullable;
  * @param lowestPhase the same of the worst single phase or repetition that counts
  * @param holdRatio of the supported holds and releases; 1 when none was planned
  * @param least the kind of work that the ratio is of; null when nothing was planned
+ * @param planned of that kind, seconds or repetitions
+ * @param done of that kind: what was too much of one makes up for none of another
  */
 public record DoneRatio(
         double ratio,
         double lowestPhase,
         double holdRatio,
-        @Nullable Work least) {
+        @Nullable Work least,
+        double planned,
+        double done) {
 
     public static DoneRatio of(SessionRecord session, Side side) {
         return of(session.blocks(), side);
@@ -50,11 +54,17 @@ public record DoneRatio(
 
     private static DoneRatio lower(Sum one, Work ofOne, Sum other, Work ofOther, double holds) {
         if (one.planned == 0 && other.planned == 0) {
-            return new DoneRatio(0, 0, holds, null);
+            return new DoneRatio(0, 0, holds, null, 0, 0);
         }
         boolean first = other.planned == 0 || (one.planned > 0 && one.ratio() <= other.ratio());
+        var lower = first ? one : other;
         return new DoneRatio(
-                (first ? one : other).ratio(), Math.min(one.lowest, other.lowest), holds, first ? ofOne : ofOther);
+                lower.ratio(),
+                Math.min(one.lowest, other.lowest),
+                holds,
+                first ? ofOne : ofOther,
+                lower.planned,
+                lower.done);
     }
 
     /** Adds up one kind of work. */

@@ -7,6 +7,7 @@ import gradino.core.perform.DoneRatio;
 import gradino.core.perform.PhaseDone;
 import gradino.core.perform.SessionLoad;
 import gradino.core.prescribe.block.BlockKind;
+import gradino.core.prescribe.block.BlockKind.Work;
 import gradino.server.perform.record.RecordRepository.Closed;
 import gradino.server.perform.record.RecordRepository.Morning;
 import java.util.List;
@@ -31,14 +32,17 @@ public record Summary(
     /**
      * One side, planned against done.
      *
-     * @param doneSeconds of what was planned: a second too long makes up for none that is missing
+     * @param work the kind that was done least of, of which the ratio is; null when nothing was planned
+     * @param planned of that kind, seconds or repetitions
+     * @param done of what was planned: a second too long makes up for none that is missing
      */
     public record SideSummary(
             double ratio,
             double lowestPhase,
             double holdRatio,
-            double plannedSeconds,
-            double doneSeconds,
+            @Nullable Work work,
+            double planned,
+            double done,
             int worstPain,
             int faults,
             int cramps,
@@ -78,16 +82,13 @@ public record Summary(
     private static SideSummary side(List<BlockRecord> all, Side side) {
         var ratio = DoneRatio.of(all, side);
         var blocks = all.stream().filter(b -> b.isOf(side)).toList();
-        var contractions = blocks.stream()
-                .filter(b -> !b.besidesThePlan())
-                .flatMap(b -> b.contractions().stream())
-                .toList();
         return new SideSummary(
                 ratio.ratio(),
                 ratio.lowestPhase(),
                 ratio.holdRatio(),
-                contractions.stream().mapToDouble(PhaseDone::plannedSeconds).sum(),
-                contractions.stream().mapToDouble(PhaseDone::counted).sum(),
+                ratio.least(),
+                ratio.planned(),
+                ratio.done(),
                 blocks.stream()
                         .flatMap(b -> b.pains().stream())
                         .mapToInt(p -> p.score().value())
