@@ -8,9 +8,11 @@ import gradino.core.because.Reason;
 import gradino.core.because.Verdict;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Position;
+import gradino.core.body.Side;
 import gradino.core.effort.Gravity;
 import gradino.core.intake.Limits;
 import gradino.core.perform.Observer;
+import gradino.core.prescribe.block.BlockKind;
 import gradino.core.prescribe.method.BlockDraft;
 import gradino.core.prescribe.method.BlockForm;
 import gradino.core.prescribe.method.BlockNumbers;
@@ -19,6 +21,7 @@ import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.method.RoleNumber;
 import gradino.core.prescribe.program.FirstDose;
 import gradino.core.quantity.Degrees;
+import gradino.core.quantity.EffortPercent;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -300,6 +303,28 @@ public final class LadderWalkTest {
 
     private static double repetitions(Dose dose) {
         return Walk.value(dose, BlockForm.LOADED_STRETCH, 0, "repetitions");
+    }
+
+    /** The block that a step moves was done itself: a hold that was cut short stays as long, though every ramp was done. */
+    @Test
+    public void aHoldThatWasCutShortIsNotLengthened() {
+        var held = Story.of(first("ramp-ten-to-max").withCeiling(EffortPercent.of(100)))
+                .by("ramp-ten-to-max")
+                .client(CLIENT)
+                .clean(9)
+                .passive(21, 0.1);
+        var whole = held.session(6, b -> b).morning(6, true, 0);
+        assertThat(whole.left().lever()).isEqualTo(LeverId.SUPPORTED_HOLD);
+        var cut = whole.session(
+                        3,
+                        b -> b.kind() == BlockKind.SUPPORTED_HOLD
+                                ? Story.doneShare(Side.LEFT, 0.5).apply(b)
+                                : b)
+                .morning(3, true, 0)
+                .left();
+        assertThat(cut.lever()).isEqualTo(LeverId.HOLD);
+        assertThat(cut.alternatives().get(1).why().text())
+                .isEqualTo("Supported hold done: 0.50 of what was planned, below 0.95");
     }
 
     /** A coach's own block has no role: it stands for the method's block of its kind. */

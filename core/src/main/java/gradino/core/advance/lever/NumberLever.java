@@ -18,6 +18,7 @@ import gradino.core.prescribe.method.RoleNumber;
 import gradino.core.prescribe.method.Roles;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** Numbers of a line's blocks, moved together: each by its step, up to its top. */
@@ -62,10 +63,28 @@ final class NumberLever implements Lever {
         }
         for (var spot : spots) {
             if (next(s, spot) > spot.now()) {
-                return moved(s, spots, spot);
+                return notHeld(s, spot).orElseGet(() -> moved(s, spots, spot));
             }
         }
         return Attempt.blocked(atTop(s, spots.get(0)));
+    }
+
+    /** A hold that was cut short grows no longer, though the contractions were all done. */
+    private static Optional<Attempt> notHeld(Situation s, Spot spot) {
+        if (spot.form() != BlockForm.SUPPORTED_HOLD) {
+            return Optional.empty();
+        }
+        double least = s.value(Threshold.DONE_RATIO);
+        return s.rung().lastRuns().stream()
+                .flatMap(List::stream)
+                .map(session -> session.on(s.side()).done().holdRatio())
+                .min(Double::compare)
+                .filter(held -> held < least)
+                .map(held -> Attempt.blocked(Because.of(
+                        Reason.DONE_TOO_LITTLE,
+                        Term.of("Supported hold"),
+                        Term.of(held, Unit.RATIO),
+                        Term.of(least, Unit.RATIO))));
     }
 
     private List<Spot> spots(Situation s) {
