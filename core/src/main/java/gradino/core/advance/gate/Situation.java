@@ -18,8 +18,10 @@ import gradino.core.measure.reading.RangeState;
 import gradino.core.prescribe.method.BlockDraft;
 import gradino.core.prescribe.method.BlockForm;
 import gradino.core.prescribe.method.Dose;
+import gradino.core.prescribe.method.LadderRung;
 import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.method.MethodBlock;
+import gradino.core.prescribe.method.Roles;
 import gradino.core.prescribe.program.Plan;
 import gradino.core.prescribe.program.SessionContext.LineFacts;
 import gradino.core.quantity.Degrees;
@@ -69,6 +71,7 @@ public final class Situation {
         private static final int MOST = 100;
 
         private final Map<Object, Dose> moved = new HashMap<>();
+        private final IdentityHashMap<LadderRung, List<Roles.Found>> places = new IdentityHashMap<>();
         private final IdentityHashMap<Dose, Optional<Because>> newcomers = new IdentityHashMap<>();
         private final IdentityHashMap<Dose, Optional<Because>> others = new IdentityHashMap<>();
         private final IdentityHashMap<List<BlockDraft>, Optional<Finding>> newcomersBlocks = new IdentityHashMap<>();
@@ -79,6 +82,10 @@ public final class Situation {
                 forget();
             }
             return moved.computeIfAbsent(change, c -> to.get());
+        }
+
+        private synchronized List<Roles.Found> places(LadderRung rung, Function<LadderRung, List<Roles.Found>> found) {
+            return places.computeIfAbsent(rung, found);
         }
 
         private void forget() {
@@ -152,6 +159,15 @@ public final class Situation {
      */
     public Dose moved(Object change, Supplier<Dose> to) {
         return checked.moved(change, to);
+    }
+
+    /** The blocks of the dose in force that a step of the ladder moves, found once. */
+    public List<Roles.Found> places(LadderRung rung) {
+        return checked.places(
+                rung,
+                r -> r.roles().stream()
+                        .flatMap(role -> Roles.of(method(), dose().blocks(), role).stream())
+                        .toList());
     }
 
     public Optional<Because> checkedOnce(Dose dose, Function<Dose, Optional<Because>> check) {

@@ -5,10 +5,11 @@ import gradino.core.advance.state.LeverId;
 import gradino.core.because.Source;
 import gradino.core.measure.limit.Limiter;
 import gradino.core.prescribe.method.LadderRung;
+import gradino.core.prescribe.method.Method;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -27,8 +28,9 @@ public final class Ladder {
             Map.entry("attempts", LeverId.ROUNDS),
             Map.entry("height", LeverId.HEIGHT));
 
-    /** Asked for in every state that is looked at; there are only as many as methods. */
-    private static final Map<List<LadderRung>, List<Lever>> KNOWN = new ConcurrentHashMap<>();
+    /** Of the methods that ship: asked for in every state that is looked at. */
+    private static final Map<String, List<Lever>> SHIPPED = Method.shipped().stream()
+            .collect(Collectors.toUnmodifiableMap(Method::id, method -> read(method.ladder())));
 
     private Ladder() {}
 
@@ -53,7 +55,9 @@ public final class Ladder {
     }
 
     private static List<Lever> ownOf(Situation s) {
-        return KNOWN.computeIfAbsent(s.method().ladder(), Ladder::read);
+        // An id that ships cannot be taken by another.
+        var known = SHIPPED.get(s.method().id());
+        return known != null ? known : read(s.method().ladder());
     }
 
     private static List<Lever> read(List<LadderRung> rungs) {

@@ -15,7 +15,6 @@ import gradino.core.prescribe.method.LadderRung;
 import gradino.core.prescribe.method.MethodBlock;
 import gradino.core.prescribe.method.MethodBlock.Range;
 import gradino.core.prescribe.method.RoleNumber;
-import gradino.core.prescribe.method.Roles;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -28,10 +27,16 @@ final class NumberLever implements Lever {
 
     private final LadderRung rung;
     private final LeverId id;
+    private final @Nullable Double top;
+    private final @Nullable Threshold namedTop;
 
     NumberLever(LadderRung rung, LeverId id) {
+        var said = rung.top();
+        boolean named = said != null && !Character.isDigit(said.charAt(0));
         this.rung = rung;
         this.id = id;
+        this.top = said == null || named ? null : Double.valueOf(said);
+        this.namedTop = said != null && named ? Threshold.valueOf(said) : null;
     }
 
     @Override
@@ -89,22 +94,22 @@ final class NumberLever implements Lever {
 
     private List<Spot> spots(Situation s) {
         var spots = new ArrayList<Spot>();
-        for (var role : rung.roles()) {
-            for (var found : Roles.of(s.method(), s.dose().blocks(), role)) {
-                add(s, found.place(), found.own(), spots);
-            }
-            if (spots.isEmpty()) {
-                // What a line was given beyond its method grows as the method does that goes furthest with it.
-                BlockForm.byId(role)
-                        .filter(form -> s.method()
-                                .ranges(form, rung.numbers().get(0))
-                                .findAny()
-                                .isEmpty())
-                        .ifPresent(form ->
-                                BlockNumbers.of(s.dose().blocks(), form).forEach(place -> add(s, place, null, spots)));
-            }
+        for (var found : s.places(rung)) {
+            add(s, found.place(), found.own(), spots);
+        }
+        if (spots.isEmpty()) {
+            rung.roles().forEach(role -> foreign(s, role, spots));
         }
         return spots;
+    }
+
+    /** What a line was given beyond its method grows as the method does that goes furthest with it. */
+    private void foreign(Situation s, String role, List<Spot> spots) {
+        BlockForm.byId(role)
+                .filter(form ->
+                        s.method().ranges(form, rung.numbers().get(0)).findAny().isEmpty())
+                .ifPresent(
+                        form -> BlockNumbers.of(s.dose().blocks(), form).forEach(place -> add(s, place, null, spots)));
     }
 
     private void add(Situation s, Place place, @Nullable MethodBlock own, List<Spot> spots) {
@@ -117,9 +122,10 @@ final class NumberLever implements Lever {
 
     /** One set more for the side that is really behind. */
     private double top(Situation s, Place place, @Nullable MethodBlock own, String number) {
-        var said = rung.top();
-        if (said != null) {
-            return Character.isDigit(said.charAt(0)) ? Double.parseDouble(said) : s.value(Threshold.valueOf(said));
+        if (namedTop != null) {
+            return s.value(namedTop);
+        } else if (top != null) {
+            return top;
         }
         double most = own == null
                 ? BlockNumbers.range(s.method(), place.block().form(), number)
@@ -157,7 +163,7 @@ final class NumberLever implements Lever {
     }
 
     private static boolean isLong(Spot spot) {
-        return RoleNumber.unit(spot.form(), spot.number()) == Unit.SECOND && spot.now() >= LONG_SECONDS;
+        return spot.now() >= LONG_SECONDS && RoleNumber.unit(spot.form(), spot.number()) == Unit.SECOND;
     }
 
     private Attempt moved(Situation s, List<Spot> spots, Spot first) {

@@ -24,6 +24,7 @@ public final class RungSessions {
     private final Moment moment;
     private @Nullable List<SessionFacts> all;
     private @Nullable List<List<SessionFacts>> lastRuns;
+    private @Nullable EffortClass effortClass;
     private int spacing = -1;
 
     public RungSessions(LineState state, Side side, Policy policy, Moment moment) {
@@ -115,7 +116,12 @@ public final class RungSessions {
     }
 
     private EffortClass effortClass() {
-        return EffortClass.of(dose.ceiling(), dose.loadKg() > 0);
+        var known = effortClass;
+        if (known == null) {
+            known = EffortClass.of(dose.ceiling(), dose.loadKg() > 0);
+            effortClass = known;
+        }
+        return known;
     }
 
     /** The method's own, or that of the dose's class; asked for again and again. */

@@ -1,5 +1,6 @@
 package gradino.core.prescribe.method;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -23,6 +24,9 @@ public enum BlockForm {
     REST("rest"),
     GROUP("rounds of several"),
     RE_MEASURE("re-measure");
+
+    /** Without a copy each time. */
+    static final List<BlockForm> ALL = List.of(values());
 
     private final String words;
 

@@ -50,6 +50,7 @@ public record Method(
     private record FormKey(String method, BlockForm form) {}
 
     private static final Map<FormKey, List<MethodBlock>> FIRST_OF = new HashMap<>();
+    private static final Map<FormKey, List<MethodBlock>> OF_FORM = new HashMap<>();
 
     /** Of the shipped methods: asked for by every lever of every state. */
     private static final Map<RangeKey, Range> RANGES = new HashMap<>();
@@ -57,6 +58,7 @@ public record Method(
     static {
         for (var method : SHIPPED) {
             for (var form : BlockForm.values()) {
+                OF_FORM.put(new FormKey(method.id(), form), ofForm(method, form));
                 FIRST_OF.put(new FormKey(method.id(), form), firstOf(method, form));
             }
             method.everyBlock()
@@ -135,11 +137,13 @@ public record Method(
 
     /** Its blocks of a form in their order, those for later too. */
     List<MethodBlock> ofForm(BlockForm form) {
-        return everyBlock().filter(b -> b.form() == form).toList();
+        // An id that ships cannot be taken by another.
+        var known = OF_FORM.get(new FormKey(id, form));
+        return known != null ? known : ofForm(this, form);
     }
 
-    List<MethodBlock> withRole(String role) {
-        return everyBlock().filter(b -> b.role().equals(role)).toList();
+    private static List<MethodBlock> ofForm(Method method, BlockForm form) {
+        return method.everyBlock().filter(b -> b.form() == form).toList();
     }
 
     /** Ranges of a number in every block of a form. */
