@@ -67,7 +67,7 @@ function done(side: Schemas['SideSummary']): string {
   if (!side.work) return 'nothing was planned on this side';
   const kind = { CONTRACTION: 'contraction', REPETITIONS: 'repetitions', HOLD: 'hold', NONE: 'work' }[side.work];
   const unit = side.work === 'REPETITIONS' ? '' : ' s';
-  return `of the planned ${kind} (${Math.round(side.done)} of ${Math.round(side.planned)}${unit})`;
+  return `of the planned ${kind} (${Math.floor(side.done)} of ${Math.round(side.planned)}${unit})`;
 }
 
 function Compared({ summary }: { summary: Schemas['Summary'] }) {
