@@ -31,7 +31,7 @@ public record Finding(
     /** What an exception says, as a reader expects it: with a capital and a full stop. */
     public static String sentence(String message) {
         var whole = message.endsWith(".") ? message : message + ".";
-        return Character.toUpperCase(whole.charAt(0)) + whole.substring(1);
+        return Wording.capital(whole);
     }
 
     public static Finding advice(String path, String code, @Nullable Double bound, String unit, String message) {

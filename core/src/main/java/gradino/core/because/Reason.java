@@ -59,7 +59,6 @@ public enum Reason {
     AT_EFFORT_CAP,
     NOT_ALLOWED,
     STEP_ANGLE,
-    STEP_CEILING,
     STEP_HANDS_OFF,
     ADD_HANDS_OFF,
     STEP_LOAD,
@@ -110,6 +109,5 @@ public enum Reason {
     SUGGEST_STOPPED,
     SUGGEST_NO_POSITION,
     SUGGEST_NEWCOMER,
-    SUGGEST_WARM_UP,
     SUGGEST_MINUTES
 }

@@ -24,6 +24,10 @@ public final class Wording {
         return new MessageFormat(pattern, Locale.ROOT).format(texts);
     }
 
+    public static String capital(String words) {
+        return words.isEmpty() ? words : Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
+
     private static Properties load() {
         var properties = new Properties();
         try (var in = Objects.requireNonNull(Wording.class.getResourceAsStream("/gradino/wording.properties"));

@@ -1,6 +1,7 @@
 package gradino.core.intake;
 
 import gradino.core.because.Source;
+import gradino.core.because.Wording;
 import gradino.core.body.Side;
 import java.time.Duration;
 import java.time.Instant;
@@ -176,7 +177,7 @@ public record Intake(
         var id = "%s:%s:%s:%s".formatted(e.kind(), e.joint(), side == null ? "both" : side.word(), e.on());
         var says = side == null ? e.joint() : side.word() + " " + e.joint();
         var start = e.on().atStartOfDay(zone).toInstant();
-        var text = "%s of the %s on %s".formatted(capital(e.kind().words()), says, e.on());
+        var text = "%s of the %s on %s".formatted(Wording.capital(e.kind().words()), says, e.on());
         var scope = Scope.joint(e.joint(), side);
         return switch (e.kind()) {
             case REPLACEMENT, OPERATION -> new ScreenRule.Finding(id, "joint-operation", text, scope, start, null);
@@ -198,10 +199,6 @@ public record Intake(
                         start,
                         e.on().plusDays(1).atStartOfDay(zone).toInstant().plus(STRAIN));
         };
-    }
-
-    private static String capital(String words) {
-        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 
     private static ScreenRule.Finding whole(String id, String rule, String says, Instant since) {

@@ -11,10 +11,10 @@ import gradino.core.intake.Limits;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.Pain;
 import gradino.core.perform.PainKind;
-import gradino.core.perform.PhaseDone;
 import gradino.core.prescribe.House;
 import gradino.core.prescribe.block.BlockKind;
 import gradino.core.prescribe.method.BlockDraft;
+import gradino.core.prescribe.method.BlockDraft.Tread;
 import gradino.core.prescribe.method.BlockForm;
 import gradino.core.prescribe.method.BlockNumbers;
 import gradino.core.prescribe.method.Dose;
@@ -24,7 +24,6 @@ import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
 import gradino.core.quantity.PainScore;
 import java.util.List;
-import java.util.function.Predicate;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -199,23 +198,7 @@ public final class StepDownTest {
     }
 
     private static BlockRecord cramped(BlockRecord b, int cramps) {
-        return changed(b, b.phases(), cramps);
-    }
-
-    private static BlockRecord changed(BlockRecord b, List<PhaseDone> phases, int cramps) {
-        return new BlockRecord(
-                b.blockId(),
-                b.side(),
-                b.kind(),
-                phases,
-                b.effortRating(),
-                b.faults(),
-                b.pains(),
-                cramps,
-                b.effortMissed(),
-                b.skippedBecause(),
-                b.note(),
-                b.prop());
+        return Story.changed(b, b.phases(), b.pains(), cramps, b.prop());
     }
 
     /** A newcomer eases off, whatever the method allows. */
@@ -243,22 +226,25 @@ public final class StepDownTest {
     @Test
     public void case29RepetitionsThatWereLeftOutKeepTheLineBack() {
         var p = lived("release-activate-load", usual("release-activate-load"), usual("release-activate-load"))
-                .session(3, none(b -> b.kind() == BlockKind.LOADED_STRETCH))
+                .session(
+                        3,
+                        b -> b.kind() == BlockKind.LOADED_STRETCH
+                                ? Story.doneShare(b.side(), 0).apply(b)
+                                : b)
                 .morning(3, true, 0)
                 .left();
         assertThat(p.verdict()).isEqualTo(Verdict.STAY);
         assertThat(p.why().text()).isEqualTo("Repetitions done: 0.00 of what was planned, below 0.95");
     }
 
-    private static java.util.function.UnaryOperator<BlockRecord> none(Predicate<BlockRecord> of) {
-        return b -> of.test(b)
-                ? changed(
-                        b,
-                        b.phases().stream()
-                                .map(x -> new PhaseDone(x.kind(), x.plannedSeconds(), 0))
-                                .toList(),
-                        0)
-                : b;
+    @Test
+    public void aRampThatIsLoweredStillRises() {
+        var base = usual("ramp-ten-scale");
+        var p = hurt("ramp-ten-scale", base, base, BlockKind.PRESS, PainKind.WHILE_CONTRACTING);
+        for (var form : List.of(BlockForm.PRESS_RAMP, BlockForm.PULL_RAMP)) {
+            var steps = BlockNumbers.of(p.to().blocks(), form).get(1).block().steps();
+            assertThat(steps).extracting(Tread::effort).containsExactly(30.0, 50.0, 60.0, 70.0, 80.0);
+        }
     }
 
     /** A coach's own block that the method has not: its effort goes down too. */

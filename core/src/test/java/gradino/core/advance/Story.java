@@ -334,6 +334,11 @@ final class Story {
 
     private static BlockRecord changed(
             BlockRecord b, List<PhaseDone> phases, List<Pain> pains, @Nullable PropUsed prop) {
+        return changed(b, phases, pains, b.cramps(), prop);
+    }
+
+    static BlockRecord changed(
+            BlockRecord b, List<PhaseDone> phases, List<Pain> pains, int cramps, @Nullable PropUsed prop) {
         return new BlockRecord(
                 b.blockId(),
                 b.side(),
@@ -342,7 +347,7 @@ final class Story {
                 b.effortRating(),
                 b.faults(),
                 pains,
-                b.cramps(),
+                cramps,
                 b.effortMissed(),
                 b.skippedBecause(),
                 b.note(),

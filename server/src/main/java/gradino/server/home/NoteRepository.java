@@ -60,14 +60,12 @@ public class NoteRepository {
     }
 
     private static Note note(ResultSet row) throws SQLException {
-        long readAt = row.getLong("read_at");
-        var read = row.wasNull() ? null : Instant.ofEpochMilli(readAt);
         return new Note(
                 row.getString("id"),
                 row.getString("client_id"),
                 row.getString("text"),
                 Sql.instant(row, "happened_at"),
                 Sql.instant(row, "recorded_at"),
-                read);
+                Sql.instantOrNull(row, "read_at"));
     }
 }

@@ -109,6 +109,11 @@ public class Sql {
         return Instant.ofEpochMilli(row.getLong(column));
     }
 
+    public static @Nullable Instant instantOrNull(ResultSet row, String column) throws SQLException {
+        long millis = row.getLong(column);
+        return row.wasNull() ? null : Instant.ofEpochMilli(millis);
+    }
+
     public static @Nullable Integer integer(ResultSet row, String column) throws SQLException {
         int value = row.getInt(column);
         return row.wasNull() ? null : value;

@@ -16,11 +16,9 @@ import gradino.core.body.Sided;
 import gradino.core.measure.limit.Limiter;
 import gradino.core.measure.reading.RangeState;
 import gradino.core.prescribe.method.BlockDraft;
-import gradino.core.prescribe.method.BlockForm;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.method.LadderRung;
 import gradino.core.prescribe.method.Method;
-import gradino.core.prescribe.method.MethodBlock;
 import gradino.core.prescribe.method.Roles;
 import gradino.core.prescribe.program.Plan;
 import gradino.core.prescribe.program.SessionContext.LineFacts;
@@ -241,11 +239,6 @@ public final class Situation {
     /** Whether nothing is done on this side. */
     public boolean isEmpty() {
         return !dose().hasBlocks();
-    }
-
-    /** A number of the line's method; empty where the method has none of it. */
-    public Optional<MethodBlock.Range> range(BlockForm form, String name) {
-        return method().find(form, name);
     }
 
     public double value(Threshold threshold) {

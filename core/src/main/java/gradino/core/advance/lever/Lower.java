@@ -11,6 +11,7 @@ import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.method.LadderRung;
 import gradino.core.prescribe.method.RoleNumber;
 import gradino.core.prescribe.method.Roles;
+import gradino.core.quantity.EffortPercent;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -20,7 +21,6 @@ import java.util.function.Predicate;
 public final class Lower {
     static final Predicate<BlockForm> EVERYWHERE = form -> true;
 
-    private static final List<String> EFFORTS = List.of("ceiling", "effort");
     private static final String HANDS_OFF = "hold";
 
     private final Situation s;
@@ -106,41 +106,23 @@ public final class Lower {
         for (var form : BlockForm.values()) {
             if (in.test(form)) {
                 for (var place : BlockNumbers.of(dose.blocks(), form)) {
-                    hardest = Math.max(hardest, (int) effort(place.block()));
+                    hardest = Math.max(hardest, BlockNumbers.effort(place.block()));
                 }
             }
         }
         return hardest;
     }
 
-    private static double effort(BlockDraft block) {
-        return EFFORTS.stream()
-                .filter(n -> RoleNumber.has(block.form(), n))
-                .mapToDouble(n -> RoleNumber.value(block, n))
-                .max()
-                .orElse(0);
-    }
-
-    private List<BlockDraft> softened(List<BlockDraft> blocks, Predicate<BlockForm> in, int to) {
+    private static List<BlockDraft> softened(List<BlockDraft> blocks, Predicate<BlockForm> in, int to) {
         var all = blocks;
         for (var form : BlockForm.values()) {
             if (in.test(form)) {
                 for (var place : BlockNumbers.of(all, form)) {
-                    all = BlockNumbers.with(all, place.path(), b -> softened(b, to));
+                    all = BlockNumbers.with(all, place.path(), b -> BlockNumbers.capped(b, EffortPercent.of(to)));
                 }
             }
         }
         return all;
-    }
-
-    private static BlockDraft softened(BlockDraft block, int to) {
-        var lower = block;
-        for (var name : EFFORTS) {
-            if (RoleNumber.has(block.form(), name) && RoleNumber.value(block, name) > to) {
-                lower = RoleNumber.with(lower, name, to, null);
-            }
-        }
-        return lower;
     }
 
     /** Every ceiling that the ladder moves less so many points, not below what the line began with. */

@@ -7,6 +7,7 @@ import gradino.core.because.Because;
 import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
+import gradino.core.because.Wording;
 import gradino.core.prescribe.method.BlockForm;
 import gradino.core.prescribe.method.BlockNumbers;
 import gradino.core.prescribe.method.BlockNumbers.Place;
@@ -44,12 +45,8 @@ final class NumberLever implements Lever {
         return id;
     }
 
-    /** A number where it stands, and how far it may go. */
-    private record Spot(Place place, @Nullable MethodBlock own, String number, double top) {
-        double now() {
-            return RoleNumber.value(place.block(), number);
-        }
-
+    /** A number where it stands, what it is next, and how far it may go. */
+    private record Spot(Place place, @Nullable MethodBlock own, String number, double now, double next, double top) {
         BlockForm form() {
             return place.block().form();
         }
@@ -67,7 +64,7 @@ final class NumberLever implements Lever {
             return Attempt.blocked(Because.of(Reason.NOT_IN_LINE, Term.of(rung.words())));
         }
         for (var spot : spots) {
-            if (next(s, spot) > spot.now()) {
+            if (spot.next() > spot.now()) {
                 return notHeld(s, spot).orElseGet(() -> moved(s, spots, spot));
             }
         }
@@ -115,7 +112,7 @@ final class NumberLever implements Lever {
     private void add(Situation s, Place place, @Nullable MethodBlock own, List<Spot> spots) {
         for (var number : rung.numbers()) {
             if (RoleNumber.has(place.block().form(), number)) {
-                spots.add(new Spot(place, own, number, top(s, place, own, number)));
+                spots.add(spot(s, place, own, number));
             }
         }
     }
@@ -137,38 +134,41 @@ final class NumberLever implements Lever {
         return behind ? most + 1 : most;
     }
 
-    private double next(Situation s, Spot spot) {
-        double now = spot.now();
-        return Math.max(now, Math.min(Math.min(spot.top(), cap(s, spot)), now + step(s, spot)));
+    private Spot spot(Situation s, Place place, @Nullable MethodBlock own, String number) {
+        double now = RoleNumber.value(place.block(), number);
+        double top = top(s, place, own, number);
+        double most = Math.min(top, cap(s, number));
+        double next = now < most ? Math.min(most, now + step(s, place.block().form(), number, now)) : now;
+        return new Spot(place, own, number, now, next, top);
     }
 
-    private static double cap(Situation s, Spot spot) {
-        return RoleNumber.isEffort(spot.number())
+    private static double cap(Situation s, String number) {
+        return RoleNumber.isEffort(number)
                 ? s.state().client().limits().highestEffort().value()
                 : Double.MAX_VALUE;
     }
 
-    private double step(Situation s, Spot spot) {
+    private double step(Situation s, BlockForm form, String number, double now) {
         var said = rung.step();
         if (said != null) {
             return said;
-        } else if (RoleNumber.isEffort(spot.number())) {
+        } else if (RoleNumber.isEffort(number)) {
             return s.value(Threshold.CEILING_STEP);
         }
         return switch (id) {
             case SUPPORTED_HOLD -> s.value(Threshold.SUPPORTED_HOLD_STEP);
             case HANDS_OFF_HOLD -> s.value(Threshold.HANDS_OFF_STEP);
-            default -> isLong(spot) ? s.value(Threshold.TOP_HOLD_STEP) : 1;
+            default -> isLong(form, number, now) ? s.value(Threshold.TOP_HOLD_STEP) : 1;
         };
     }
 
-    private static boolean isLong(Spot spot) {
-        return spot.now() >= LONG_SECONDS && RoleNumber.unit(spot.form(), spot.number()) == Unit.SECOND;
+    private static boolean isLong(BlockForm form, String number, double now) {
+        return now >= LONG_SECONDS && RoleNumber.unit(form, number) == Unit.SECOND;
     }
 
     private Attempt moved(Situation s, List<Spot> spots, Spot first) {
         var moves = spots.stream()
-                .map(spot -> new Move(spot.place().path(), spot.number(), next(s, spot)))
+                .map(spot -> new Move(spot.place().path(), spot.number(), spot.next()))
                 .toList();
         var dose = s.moved(moves, () -> with(s.dose(), spots, moves));
         var unit = RoleNumber.unit(first.form(), first.number());
@@ -176,9 +176,9 @@ final class NumberLever implements Lever {
                 dose,
                 Because.of(
                         Reason.STEP_NUMBER,
-                        Term.of(capital(rung.words())),
+                        Term.of(Wording.capital(rung.words())),
                         Term.of(first.now(), unit),
-                        Term.of(next(s, first), unit)));
+                        Term.of(first.next(), unit)));
     }
 
     private static Dose with(Dose dose, List<Spot> spots, List<Move> moves) {
@@ -194,15 +194,11 @@ final class NumberLever implements Lever {
     }
 
     private Because atTop(Situation s, Spot spot) {
-        double cap = cap(s, spot);
+        double cap = cap(s, spot.number());
         if (cap < spot.top()) {
             return Because.of(Reason.AT_EFFORT_CAP, Term.of(cap, Unit.PERCENT));
         }
         return Because.of(
                 Reason.AT_TOP, Term.of(rung.words()), Term.of(spot.top(), RoleNumber.unit(spot.form(), spot.number())));
-    }
-
-    private static String capital(String words) {
-        return words.isEmpty() ? words : Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 }

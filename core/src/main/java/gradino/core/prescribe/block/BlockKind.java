@@ -21,11 +21,6 @@ public enum BlockKind {
     RE_MEASURE,
     SIDE_CHANGE;
 
-    /** Whether a weight can hang on it. */
-    public boolean mayCarry() {
-        return this == LIFT_OFF || this == ECCENTRIC || this == LOADED_STRETCH;
-    }
-
     /** What one unit of work is. */
     public enum Work {
         /** A second of contraction. */

@@ -1,5 +1,6 @@
 package gradino.core.prescribe.method;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,7 +31,19 @@ public record BlockDraft(
     }
 
     /** A tread as typed: percent and seconds. */
-    public record Tread(double effort, double seconds) {}
+    public record Tread(double effort, double seconds) {
+        /** Treads above an effort are dropped and it is the last; all of them where none is above. */
+        public static List<Tread> cappedAt(List<Tread> steps, double effort) {
+            var kept = new ArrayList<Tread>();
+            for (var step : steps) {
+                kept.add(new Tread(Math.min(effort, step.effort()), step.seconds()));
+                if (step.effort() >= effort) {
+                    break;
+                }
+            }
+            return kept;
+        }
+    }
 
     /** A block of a kind as it begins when nothing is known: usual numbers, and a short staircase where it has one. */
     public static BlockDraft usual(BlockForm form) {

@@ -81,19 +81,6 @@ public final class BlockNumbers {
                 .toList();
     }
 
-    /**
-     * The range in which a method keeps a number of the block: of the same one among its own blocks, or of its first of this kind
-     * where the coach composed another number of them. Where it has none of this kind the method that goes furthest speaks.
-     */
-    public static Optional<Range> range(Method method, List<BlockDraft> blocks, Place place, String name) {
-        var own = method.firstOf(place.block().form());
-        var there = of(blocks, place.block().form());
-        int n = there.indexOf(place);
-        return !own.isEmpty() && own.size() == there.size() && n >= 0
-                ? Optional.ofNullable(own.get(n).numbers().get(name))
-                : range(method, place.block().form(), name);
-    }
-
     /** A number of a kind of block as the method keeps it, or as the one that goes furthest does where it has no such block. */
     public static Optional<Range> range(Method method, BlockForm form, String name) {
         return method.find(form, name)
@@ -119,7 +106,8 @@ public final class BlockNumbers {
         return most;
     }
 
-    private static int effort(BlockDraft block) {
+    /** Highest that a block itself asks for, 0 to 100 %. */
+    public static int effort(BlockDraft block) {
         return (int) Math.round(
                 switch (block.form()) {
                     case GRADED_SET -> block.number("ceiling");
@@ -130,26 +118,15 @@ public final class BlockNumbers {
     }
 
     /** The same block with nothing harder than an effort: treads above it are dropped and it is the last. */
-    static BlockDraft capped(BlockDraft block, EffortPercent at) {
+    public static BlockDraft capped(BlockDraft block, EffortPercent at) {
         if (effort(block) <= at.value()) {
             return block;
         }
         return switch (block.form()) {
             case GRADED_SET -> block.with("ceiling", at.value());
-            case PRESS_RAMP, PULL_RAMP -> block.withSteps(cut(block.steps(), at.value()));
+            case PRESS_RAMP, PULL_RAMP -> block.withSteps(Tread.cappedAt(block.steps(), at.value()));
             default -> block.with("effort", at.value());
         };
-    }
-
-    private static List<Tread> cut(List<Tread> steps, int at) {
-        var kept = new ArrayList<Tread>();
-        for (var step : steps) {
-            kept.add(new Tread(Math.min(at, step.effort()), step.seconds()));
-            if (step.effort() >= at) {
-                break;
-            }
-        }
-        return kept;
     }
 
     /** Heaviest load that anything carries, kg. */

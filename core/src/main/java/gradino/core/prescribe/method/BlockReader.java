@@ -1,6 +1,7 @@
 package gradino.core.prescribe.method;
 
 import gradino.core.because.Finding;
+import gradino.core.because.Wording;
 import gradino.core.prescribe.block.Block;
 import gradino.core.prescribe.block.Breathing;
 import gradino.core.prescribe.block.Contraction;
@@ -107,7 +108,7 @@ public final class BlockReader {
                     parameter.unit(),
                     "%s: between %s and %s %s."
                             .formatted(
-                                    capital(parameter.label()),
+                                    Wording.capital(parameter.label()),
                                     plain(parameter.least()),
                                     plain(parameter.most()),
                                     parameter.unit())
@@ -308,10 +309,6 @@ public final class BlockReader {
 
     private void say(String path, String code, @Nullable Double bound, String unit, String message) {
         findings.add(Finding.blocking(path, code, bound, unit, message));
-    }
-
-    private static String capital(String text) {
-        return Character.toUpperCase(text.charAt(0)) + text.substring(1);
     }
 
     private static String plain(double bound) {

@@ -49,7 +49,6 @@ public record Method(
 
     private record FormKey(String method, BlockForm form) {}
 
-    private static final Map<FormKey, List<MethodBlock>> FIRST_OF = new HashMap<>();
     private static final Map<FormKey, List<MethodBlock>> OF_FORM = new HashMap<>();
 
     /** Of the shipped methods: asked for by every lever of every state. */
@@ -59,7 +58,6 @@ public record Method(
         for (var method : SHIPPED) {
             for (var form : BlockForm.values()) {
                 OF_FORM.put(new FormKey(method.id(), form), ofForm(method, form));
-                FIRST_OF.put(new FormKey(method.id(), form), firstOf(method, form));
             }
             method.everyBlock()
                     .forEach(b -> b.numbers()
@@ -126,13 +124,7 @@ public record Method(
 
     /** Its blocks of a form that a line begins with, in their order. */
     public List<MethodBlock> firstOf(BlockForm form) {
-        // An id that ships cannot be taken by another.
-        var known = FIRST_OF.get(new FormKey(id, form));
-        return known != null ? known : firstOf(this, form);
-    }
-
-    private static List<MethodBlock> firstOf(Method method, BlockForm form) {
-        return method.ofForm(form).stream().filter(MethodBlock::inFirstDose).toList();
+        return ofForm(form).stream().filter(MethodBlock::inFirstDose).toList();
     }
 
     /** Its blocks of a form in their order, those for later too. */

@@ -1,10 +1,7 @@
 package gradino.core.prescribe.method;
 
 import gradino.core.because.Unit;
-import gradino.core.prescribe.block.EffortStep;
-import gradino.core.prescribe.block.RampPattern;
 import gradino.core.prescribe.method.BlockDraft.Tread;
-import gradino.core.quantity.EffortPercent;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -79,40 +76,33 @@ public final class RoleNumber {
         if (!isOfTreads(block.form(), number)) {
             return block.with(number, to);
         } else if (number.equals(CEILING)) {
-            return block.withSteps(raised(block.steps(), to, own));
+            return block.withSteps(topped(block.steps(), to, own));
         }
         var steps = new ArrayList<>(block.steps());
         steps.set(steps.size() - 1, new Tread(last(steps).effort(), to));
         return block.withSteps(steps);
     }
 
-    /** As the method goes up, where the block does; else its last tread alone. What was longer on top stays as long. */
-    private static List<Tread> raised(List<Tread> steps, double to, @Nullable MethodBlock own) {
+    /**
+     * Down, treads above are dropped. Up as the method goes, where the block does; else its last tread alone. What was longer on top
+     * stays as long.
+     */
+    private static List<Tread> topped(List<Tread> steps, double to, @Nullable MethodBlock own) {
         var top = last(steps);
-        if (own != null
-                && !own.steps().isEmpty()
-                && efforts(capped(own.steps(), top.effort())).equals(efforts(steps))) {
-            var whole = new ArrayList<>(capped(own.steps(), to));
-            var last = last(whole);
-            whole.set(whole.size() - 1, new Tread(last.effort(), Math.max(last.seconds(), top.seconds())));
-            return whole;
+        if (to < top.effort()) {
+            return Tread.cappedAt(steps, to);
         }
-        var same = new ArrayList<>(steps);
-        same.set(steps.size() - 1, new Tread(to, top.seconds()));
-        return same;
+        var whole = own == null ? List.<Tread>of() : Tread.cappedAt(own.steps(), to);
+        boolean asTheMethod = !whole.isEmpty()
+                && last(whole).effort() == to
+                && efforts(Tread.cappedAt(whole, top.effort())).equals(efforts(steps));
+        var raised = new ArrayList<>(asTheMethod ? whole : steps);
+        raised.set(raised.size() - 1, new Tread(to, Math.max(last(raised).seconds(), top.seconds())));
+        return raised;
     }
 
     private static List<Double> efforts(List<Tread> steps) {
         return steps.stream().map(Tread::effort).toList();
-    }
-
-    private static List<Tread> capped(List<Tread> steps, double at) {
-        var pattern = new RampPattern(steps.stream()
-                .map(t -> new EffortStep(EffortPercent.of((int) t.effort()), (int) t.seconds()))
-                .toList());
-        return pattern.cappedAt(EffortPercent.of((int) at)).stream()
-                .map(s -> new Tread(s.effort().value(), s.seconds()))
-                .toList();
     }
 
     private static Tread last(List<Tread> steps) {

@@ -1,8 +1,6 @@
 package gradino.core.prescribe.program;
 
 import gradino.core.intake.Limits;
-import gradino.core.prescribe.block.EffortStep;
-import gradino.core.prescribe.block.RampPattern;
 import gradino.core.prescribe.method.BlockDraft;
 import gradino.core.prescribe.method.BlockDraft.Tread;
 import gradino.core.prescribe.method.BlockForm;
@@ -43,7 +41,7 @@ public final class FirstDose {
     private BlockDraft fitted(BlockDraft block) {
         var numbers = new HashMap<>(block.numbers());
         EFFORTS.forEach(name -> numbers.computeIfPresent(name, (n, v) -> Math.min(v, cap)));
-        var steps = block.form() == BlockForm.GRADED_SET ? block.steps() : capped(block.steps());
+        var steps = block.form() == BlockForm.GRADED_SET ? block.steps() : Tread.cappedAt(block.steps(), cap);
         var most = limits.contractionCap();
         if (most.isPresent()) {
             double seconds = most.get().bound();
@@ -54,37 +52,18 @@ public final class FirstDose {
         return new BlockDraft(block.form(), numbers, block.words(), steps, inside);
     }
 
-    /** The treads above the cap are dropped and the cap is the last, as in every ramp. */
-    private List<Tread> capped(List<Tread> steps) {
-        boolean above = steps.stream().anyMatch(t -> t.effort() > cap);
-        return above ? treads(pattern(steps).cappedAt(EffortPercent.of(cap))) : steps;
-    }
-
     private List<Tread> shortened(BlockDraft block, List<Tread> steps, Map<String, Double> numbers, int seconds) {
         if (steps.isEmpty()) {
             return steps;
         }
         boolean graded = block.form() == BlockForm.GRADED_SET;
         int ceiling = numbers.getOrDefault("ceiling", 100.0).intValue();
-        int climbed =
-                graded ? pattern(steps).cappedAt(EffortPercent.of(ceiling)).size() : steps.size();
+        int climbed = graded ? Tread.cappedAt(steps, ceiling).size() : steps.size();
         double down = graded ? 0 : block.number("down");
         var ramp = ShortRamp.of(seconds, climbed);
         numbers.put("top-hold", Math.max(0, Math.min(block.number("top-hold"), ramp.topHoldSeconds() - down)));
         return steps.stream()
                 .map(t -> new Tread(t.effort(), Math.min(t.seconds(), ramp.eachSeconds())))
-                .toList();
-    }
-
-    private static RampPattern pattern(List<Tread> steps) {
-        return new RampPattern(steps.stream()
-                .map(t -> new EffortStep(EffortPercent.of((int) t.effort()), (int) t.seconds()))
-                .toList());
-    }
-
-    private static List<Tread> treads(List<EffortStep> steps) {
-        return steps.stream()
-                .map(s -> new Tread(s.effort().value(), s.seconds()))
                 .toList();
     }
 }

@@ -1,5 +1,6 @@
 package gradino.core.prescribe.timeline;
 
+import gradino.core.because.Wording;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
 import gradino.core.prescribe.block.Quiet.Rest;
@@ -162,7 +163,7 @@ public final class Compiler {
         if (side == Side.MIDLINE) {
             return named(line);
         }
-        var which = Character.toUpperCase(side.word().charAt(0)) + side.word().substring(1);
+        var which = Wording.capital(side.word());
         return which + " side: " + named(line);
     }
 

@@ -97,8 +97,6 @@ class HomeLinkRepository {
     }
 
     private static Link link(ResultSet row) throws SQLException {
-        long revoked = row.getLong("revoked_at");
-        var revokedAt = row.wasNull() ? null : Instant.ofEpochMilli(revoked);
         return new Link(
                 row.getString("id"),
                 row.getString("client_id"),
@@ -106,7 +104,7 @@ class HomeLinkRepository {
                 row.getInt("wrong_pins"),
                 Sql.instant(row, "happened_at"),
                 Sql.instant(row, "expires_at"),
-                revokedAt,
+                Sql.instantOrNull(row, "revoked_at"),
                 row.getInt("devices"));
     }
 }

@@ -122,11 +122,6 @@ public class DecisionRepository {
         return sql.first(WITH_UNDO + "WHERE d.id = ?", this::decision, id);
     }
 
-    private static @Nullable Instant undone(ResultSet row) throws SQLException {
-        long at = row.getLong("undone_at");
-        return row.wasNull() ? null : Instant.ofEpochMilli(at);
-    }
-
     private static DoseDecided decided(ResultSet row, Function<String, Dose> doses) throws SQLException {
         var lever = row.getString("lever");
         return new DoseDecided(
@@ -150,6 +145,6 @@ public class DecisionRepository {
                 row.getString("inputs"),
                 row.getString("policy_version"),
                 row.getString("engine_version"),
-                undone(row));
+                Sql.instantOrNull(row, "undone_at"));
     }
 }

@@ -136,8 +136,6 @@ public class LineRepository implements ClientOwned {
     }
 
     private static Line line(ResultSet row) throws SQLException {
-        long ended = row.getLong("ended_at");
-        var endedAt = row.wasNull() ? null : Instant.ofEpochMilli(ended);
         return new Line(
                 row.getString("id"),
                 row.getString("client_id"),
@@ -146,6 +144,6 @@ public class LineRepository implements ClientOwned {
                 Sql.instant(row, "happened_at"),
                 Sql.instant(row, "recorded_at"),
                 row.getString("follows"),
-                endedAt);
+                Sql.instantOrNull(row, "ended_at"));
     }
 }
