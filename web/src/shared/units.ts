@@ -43,11 +43,6 @@ export function day(instant: string): string {
   return new Date(instant).toLocaleDateString(undefined, { day: 'numeric', month: 'short' });
 }
 
-/** The middle is kept on the left. */
-export function sideWords(side: string, midline: boolean): string {
-  return midline ? 'middle' : words(side);
-}
-
 /** hip-internal-rotation → hip internal rotation */
 export function words(id: string): string {
   return id.replaceAll('-', ' ').replaceAll('_', ' ').toLowerCase();

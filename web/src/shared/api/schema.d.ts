@@ -1784,6 +1784,15 @@ export interface components {
             side: "LEFT" | "RIGHT" | "MIDLINE";
             skippedBecause?: string;
         };
+        BlockWord: {
+            choices: components["schemas"]["Choice"][];
+            /** @enum {string} */
+            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE";
+            label: string;
+            name: string;
+            only: boolean;
+            source: components["schemas"]["Source"];
+        };
         BloodPressure: {
             /** Format: int32 */
             diastolic: number;
@@ -1817,7 +1826,7 @@ export interface components {
             /** Format: int32 */
             atSecond: number;
             /** @enum {string} */
-            phase: "IN" | "OUT" | "SHALLOW";
+            phase: "IN" | "OUT" | "SHALLOW" | "FREE";
         };
         Cable: {
             in: boolean;
@@ -1845,6 +1854,10 @@ export interface components {
             /** @enum {string} */
             unit: "DEGREE" | "CENTIMETRE" | "KILOGRAM" | "SECOND" | "MINUTE" | "HOUR" | "DAY" | "PERCENT" | "OF_TEN" | "RATIO" | "COUNT";
             what: string;
+        };
+        Choice: {
+            text: string;
+            value: string;
         };
         Clearance: {
             clearedBy: string;
@@ -2095,11 +2108,14 @@ export interface components {
             /** @enum {string} */
             instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
             line: string;
+            measuredSides: ("LEFT" | "RIGHT" | "MIDLINE")[];
             motion: string;
             otherProps: components["schemas"]["SidedListSetUp"];
             position: string;
             positionId: string;
             props: components["schemas"]["SidedSetUp"];
+            /** @enum {string} */
+            sides: "LEFT" | "RIGHT" | "ONE_AFTER_OTHER" | "FIRST_TWICE" | "ALTERNATING" | "TOGETHER" | "MIDLINE";
         };
         FloorReference: {
             allowed: boolean;
@@ -2139,6 +2155,7 @@ export interface components {
             form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE";
             id: string;
             parameters: components["schemas"]["BlockParameter"][];
+            said: components["schemas"]["BlockWord"][];
             usual: components["schemas"]["BlockDraft"];
             words: string;
         };
@@ -2494,7 +2511,7 @@ export interface components {
             /** Format: double */
             sideChangeSeconds: number;
             /** @enum {string} */
-            sides: "LEFT" | "RIGHT" | "ONE_AFTER_OTHER" | "ALTERNATING" | "MIDLINE";
+            sides: "LEFT" | "RIGHT" | "ONE_AFTER_OTHER" | "FIRST_TWICE" | "ALTERNATING" | "TOGETHER" | "MIDLINE";
             unequalReason: string;
         };
         LineSet: {
@@ -3022,7 +3039,7 @@ export interface components {
             /** Format: int32 */
             sideChangeSeconds: number;
             /** @enum {string} */
-            sides: "LEFT" | "RIGHT" | "ONE_AFTER_OTHER" | "ALTERNATING" | "MIDLINE";
+            sides: "LEFT" | "RIGHT" | "ONE_AFTER_OTHER" | "FIRST_TWICE" | "ALTERNATING" | "TOGETHER" | "MIDLINE";
             unequalReason: string;
         };
         PolicyDraft: {
@@ -3856,6 +3873,8 @@ export interface components {
             source: components["schemas"]["Source"];
             stops: string[];
             tissue: string;
+            /** @enum {string} */
+            together: "NO" | "MAY" | "USUAL";
         };
         Tread: {
             /** Format: double */
@@ -3928,12 +3947,13 @@ export interface components {
                 text: string;
             }[];
             lineId: string;
-            midline: boolean;
             motion: string;
             plain: boolean;
             session?: string;
             /** @enum {string} */
             side: "LEFT" | "RIGHT" | "MIDLINE";
+            /** @enum {string} */
+            sides: "LEFT" | "RIGHT" | "ONE_AFTER_OTHER" | "FIRST_TWICE" | "ALTERNATING" | "TOGETHER" | "MIDLINE";
             suspends: boolean;
             to: components["schemas"]["Dose"];
             /** @enum {string} */

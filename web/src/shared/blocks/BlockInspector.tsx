@@ -1,3 +1,4 @@
+import { useId } from 'react';
 import type { Finding } from '../api/client';
 import { Button } from '../ui/Button';
 import { FieldFinding } from '../ui/Findings';
@@ -12,28 +13,6 @@ type Props = {
   findings: Finding[];
   change: (key: string, make: (block: Block) => Block) => void;
 };
-
-const WORDS: Partial<Record<Block['form'], [string, string][]>> = {
-  RELEASE: [
-    ['area', 'Area'],
-    ['tool', 'Tool'],
-  ],
-  SUPPORTED_HOLD: [['cue', 'What to say']],
-  CONTROLLED_ROTATION: [['waypoints', 'Waypoints']],
-  LIFT_OFF: [['part', 'What is lifted']],
-  TRANSITION: [['cue', 'What to say']],
-  RE_MEASURE: [['what', 'What is measured']],
-  PRESS_RAMP: [['contact', 'Against']],
-  PULL_RAMP: [['contact', 'Off']],
-};
-
-const ORDERS = [
-  ['press-pull', 'press, then pull'],
-  ['pull-press', 'pull, then press'],
-  ['pull-press-pull', 'pull, press, pull'],
-  ['press', 'press only'],
-  ['pull', 'pull only'],
-] as const;
 
 /** Every number and word of one block; arrows step, with Shift five steps. */
 export function BlockInspector({ block, place, forms, findings, change }: Props) {
@@ -54,32 +33,8 @@ export function BlockInspector({ block, place, forms, findings, change }: Props)
             findings={findings}
           />
         ))}
-        {block.form === 'GRADED_SET' && (
-          <label className="text-sm text-soft">
-            Order
-            <select
-              className="mt-1 block min-h-11 w-full border border-rule bg-card px-2 text-ink"
-              value={block.words['order'] ?? 'press-pull'}
-              onChange={(e) => change(`${place}.order`, setWord('order', e.target.value))}
-            >
-              {ORDERS.map(([id, text]) => (
-                <option key={id} value={id}>
-                  {text}
-                </option>
-              ))}
-            </select>
-          </label>
-        )}
-        {WORDS[block.form]?.map(([name, label]) => (
-          <label key={name} className="text-sm text-soft">
-            {label}
-            <input
-              className="mt-1 block w-full border-b-2 border-rule bg-transparent py-1 text-base text-ink focus:border-ink"
-              value={block.words[name] ?? ''}
-              maxLength={200}
-              onChange={(e) => change(`${place}.${name}`, setWord(name, e.target.value))}
-            />
-          </label>
+        {info.said.map((word) => (
+          <Word key={word.name} word={word} block={block} place={place} findings={findings} change={change} />
         ))}
       </div>
       {info.usual.steps.length > 0 && <Steps block={block} place={place} findings={findings} change={change} />}
@@ -87,6 +42,51 @@ export function BlockInspector({ block, place, forms, findings, change }: Props)
         <Inside block={block} place={place} forms={forms} findings={findings} change={change} />
       )}
       <FieldFinding findings={findings} path={place} />
+    </div>
+  );
+}
+
+type WordProps = Omit<Props, 'forms'> & { word: FormInfo['said'][number] };
+
+/** One of its words: picked where nothing else can be, else typed, with what it usually is at hand. */
+function Word({ word, block, place, findings, change }: WordProps) {
+  const id = useId();
+  const value = block.words[word.name] ?? '';
+  const set = (to: string) => change(`${place}.${word.name}`, setWord(word.name, to));
+  return (
+    <div>
+      <label className="text-sm text-soft">
+        {word.label}
+        {word.only ? (
+          <select
+            className="mt-1 block min-h-11 w-full border border-rule bg-card px-2 text-ink"
+            value={value || word.choices[0]?.value}
+            onChange={(e) => set(e.target.value)}
+          >
+            {word.choices.map((choice) => (
+              <option key={choice.value} value={choice.value}>
+                {choice.text}
+              </option>
+            ))}
+          </select>
+        ) : (
+          <input
+            className="mt-1 block w-full border-b-2 border-rule bg-transparent py-1 text-base text-ink focus:border-ink"
+            value={value}
+            maxLength={200}
+            list={word.choices.length > 0 ? id : undefined}
+            onChange={(e) => set(e.target.value)}
+          />
+        )}
+      </label>
+      {!word.only && word.choices.length > 0 && (
+        <datalist id={id}>
+          {word.choices.map((choice) => (
+            <option key={choice.value} value={choice.value} />
+          ))}
+        </datalist>
+      )}
+      <FieldFinding findings={findings} path={`${place}.words.${word.name}`} />
     </div>
   );
 }

@@ -2,7 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, ask, on, type Schemas, type Side } from '../../shared/api/client';
-import { sideWords, words } from '../../shared/units';
+import { sideWords } from '../../shared/sides';
+import { words } from '../../shared/units';
 import { Choice } from '../../shared/ui/Choice';
 import { ClientHead, useClientDay } from '../../shared/ui/ClientHead';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
@@ -83,7 +84,7 @@ function Decisions({ proposals, clientId }: { proposals: Schemas['Proposals']; c
   const waiting = trained.find((side) => on(side, sides).waits) ?? trained[0] ?? 'LEFT';
   const [picked, setPicked] = useState<Side | null>(null);
   const side = picked ?? waiting;
-  const midline = proposals.plan.sides === 'MIDLINE';
+  const order = proposals.plan.sides;
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (isTyping(e) || trained.length < 2) return;
@@ -101,7 +102,7 @@ function Decisions({ proposals, clientId }: { proposals: Schemas['Proposals']; c
           label={words(proposals.line.motion)}
           value={side}
           onChange={setPicked}
-          options={trained.map((one) => [one, title(sideWords(one, midline), on(one, sides).waits)])}
+          options={trained.map((one) => [one, title(sideWords(one, order), on(one, sides).waits)])}
         />
         <p className="text-soft">This line then takes {proposals.minutes} min.</p>
       </div>
@@ -112,7 +113,7 @@ function Decisions({ proposals, clientId }: { proposals: Schemas['Proposals']; c
         clientId={clientId}
         onDecided={() => setPicked(null)}
       />
-      <FlightView lineId={proposals.line.id} side={side} title={sideWords(side, midline)} />
+      <FlightView lineId={proposals.line.id} side={side} title={sideWords(side, order)} />
       <LoadOfWeeks clientId={clientId} />
       <DecisionList lineId={proposals.line.id} />
     </>

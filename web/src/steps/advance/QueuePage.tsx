@@ -3,7 +3,8 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, newId, on, type Schemas } from '../../shared/api/client';
 import { VerdictGlyph } from '../../shared/draw/VerdictGlyph';
-import { amount, sideWords, words } from '../../shared/units';
+import { sideWords } from '../../shared/sides';
+import { amount, words } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { Failure } from '../../shared/ui/Findings';
 import { isTyping } from '../../shared/ui/keys';
@@ -110,7 +111,7 @@ export function QueuePage() {
               setLast({
                 lineId: now.lineId,
                 decisionId,
-                words: `${now.clientName}, ${sideWords(now.side, now.midline)}`,
+                words: `${now.clientName}, ${sideWords(now.side, now.sides)}`,
               });
             }}
           />
@@ -154,7 +155,7 @@ function List({ waiting, chosen, choose }: ListProps) {
             >
               <span className="flex items-baseline justify-between gap-2">
                 <strong>{w.clientName}</strong>
-                <span className="text-sm whitespace-nowrap text-soft">{sideWords(w.side, w.midline)}</span>
+                <span className="text-sm whitespace-nowrap text-soft">{sideWords(w.side, w.sides)}</span>
               </span>
               {w.session && <span className="block text-xs text-soft">in “{w.session}”</span>}
               <span className="block text-sm">{w.suspends ? `suspends: ${w.why.text}` : w.why.text}</span>
@@ -194,7 +195,7 @@ function Detail({ waiting, onDecided }: { waiting: Waiting; onDecided: (decision
         <Link className="font-bold underline" to={`/clients/${waiting.clientId}/advance`}>
           {waiting.clientName}
         </Link>
-        , {words(waiting.motion)}, {sideWords(waiting.side, waiting.midline)}
+        , {words(waiting.motion)}, {sideWords(waiting.side, waiting.sides)}
         {waiting.session && <span className="text-soft"> in “{waiting.session}”</span>}
       </p>
       <Failure error={proposals.error} />

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, ask, AT_HOME, findingsOf, newId, SIDES, type Schemas, type Side } from '../../shared/api/client';
+import { api, ask, AT_HOME, findingsOf, newId, type Schemas, type Side } from '../../shared/api/client';
 import { Button } from '../../shared/ui/Button';
 import { Failure } from '../../shared/ui/Findings';
 import { NumberField } from '../../shared/ui/NumberField';
@@ -11,11 +11,11 @@ type Props = {
   clientId: string;
   line: Schemas['FloorLine'];
   warmth: Schemas['MeasurementDraft']['warmth'];
-  sides?: Side[];
+  sides: Side[];
 };
 
 /** One passive reading a side at its moment: cold before the start, warm during and after. Kept beside the careful ones. */
-export function MeasureNow({ clientId, line, warmth, sides = SIDES }: Props) {
+export function MeasureNow({ clientId, line, warmth, sides }: Props) {
   if (line.instrument === 'TAPE') {
     return (
       <Link className="font-semibold underline" to={`/clients/${clientId}/measure/bench`}>

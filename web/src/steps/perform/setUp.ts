@@ -1,4 +1,4 @@
-import { on, SIDES, type Schemas, type Side } from '../../shared/api/client';
+import { on, type Schemas } from '../../shared/api/client';
 import { degrees } from '../../shared/units';
 import type { Phase, Run } from './run';
 
@@ -7,11 +7,6 @@ export type FloorLine = Schemas['FloorLine'];
 export function setUpWords(setUp: Schemas['SetUp']): string {
   if (setUp.stackCm !== undefined) return `${setUp.stackCm} cm under the foot, ${degrees(setUp.reachedDegrees)}`;
   return setUp.reachedDegrees === 0 ? 'no angle set' : `strap at ${degrees(setUp.reachedDegrees)}`;
-}
-
-/** Which sides a line is measured on. */
-export function sidesOf(line: FloorLine): Side[] {
-  return line.firstSide === 'MIDLINE' ? ['MIDLINE'] : SIDES;
 }
 
 /** How the sides lie outlives a reload of the page. */

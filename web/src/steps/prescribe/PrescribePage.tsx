@@ -1,8 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { api, ask, on, SIDES, type Schemas } from '../../shared/api/client';
-import { day, degrees, sideWords, words } from '../../shared/units';
+import { api, ask, on, type Schemas } from '../../shared/api/client';
+import { sideWords, trainedSides } from '../../shared/sides';
+import { day, degrees, words } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { ButtonLink } from '../../shared/ui/ButtonLink';
 import { ClientHead, useClientDay } from '../../shared/ui/ClientHead';
@@ -137,8 +138,7 @@ function LineRow({ clientId, current }: { clientId: string; current: Line }) {
   const { line, plan } = current;
   const positions = useCatalogue().data?.positions;
   const today = useClientDay(clientId).data?.lines.find((l) => l.lineId === line.id);
-  const midline = plan.sides === 'MIDLINE';
-  const sides = midline ? (['LEFT'] as const) : SIDES.filter((s) => on(s, plan.doses).blocks.length > 0);
+  const sides = trainedSides(plan);
   return (
     <li className="border-t border-rule py-2">
       <p>
@@ -148,7 +148,7 @@ function LineRow({ clientId, current }: { clientId: string; current: Line }) {
         </span>
       </p>
       <p>
-        {sides.map((s) => `${sideWords(s, midline)} ${degrees(on(s, plan.doses).angle)}`).join(', ')} ·{' '}
+        {sides.map((s) => `${sideWords(s, plan.sides)} ${degrees(on(s, plan.doses).angle)}`).join(', ')} ·{' '}
         {plan.sessionsPerWeek} × a week · {current.minutes} min
       </p>
       <p className="text-sm text-soft">

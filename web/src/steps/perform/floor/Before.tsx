@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { AT_HOME, on, type Schemas } from '../../../shared/api/client';
 import { clock } from '../../../shared/units';
+import { hasFirst } from '../../../shared/sides';
 import { Button } from '../../../shared/ui/Button';
 import { ClientCautions } from '../../../shared/ui/ClientHead';
 import * as Runs from '../run';
@@ -9,6 +10,12 @@ import { setUpWords } from '../setUp';
 import { StopRules } from '../StopRules';
 
 type Props = { floor: Schemas['Floor']; start: () => void; resumed: boolean; children?: ReactNode };
+
+function begins({ sides, firstSide }: Schemas['FloorLine']): string {
+  if (hasFirst(sides)) return `${Runs.sideWord(firstSide)} side first`;
+  if (sides === 'LEFT' || sides === 'RIGHT') return `${Runs.sideWord(sides)} side`;
+  return sides === 'TOGETHER' ? 'Both sides together' : '';
+}
 
 /** Before the start: what to lay ready, the cautions, the stop rules, one button. */
 export function Before({ floor, start, resumed, children }: Props) {
@@ -20,9 +27,7 @@ export function Before({ floor, start, resumed, children }: Props) {
         {only ? (
           <>
             {floor.title && <p className="text-2xl">{only.position}</p>}
-            <p className="text-5xl font-bold">
-              {only.firstSide === 'MIDLINE' ? floor.title : `${Runs.sideWord(only.firstSide)} side first`}
-            </p>
+            <p className="text-5xl font-bold">{begins(only) || floor.title}</p>
             <p className="my-4 text-2xl first-letter:uppercase">{setUpWords(on(only.firstSide, only.props))}</p>
           </>
         ) : (

@@ -1,6 +1,5 @@
 import type { Schemas } from '../../../shared/api/client';
 import { MeasureNow } from '../MeasureNow';
-import { sidesOf } from '../setUp';
 import { Connect } from './Connect';
 import type { FloorStore } from './floorStore';
 
@@ -22,7 +21,7 @@ function Cold({ floor }: { floor: Schemas['Floor'] }) {
       {floor.lines.map((line) => (
         <div key={line.line} className="mt-2">
           {floor.lines.length > 1 && <p className="text-soft">{line.position}</p>}
-          <MeasureNow clientId={floor.clientId} line={line} warmth="COLD" sides={sidesOf(line)} />
+          <MeasureNow clientId={floor.clientId} line={line} warmth="COLD" sides={line.measuredSides} />
         </div>
       ))}
     </details>

@@ -4,6 +4,7 @@ const WORDS: Record<Schemas['BreathMark']['phase'], string> = {
   IN: 'breathe in',
   OUT: 'breathe out',
   SHALLOW: 'small breaths, never held',
+  FREE: 'breathe as you like',
 };
 
 /** The breath as a word and a ring that grows and shrinks. */

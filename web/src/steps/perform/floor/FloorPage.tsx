@@ -19,7 +19,6 @@ import { useClientDay } from '../../../shared/ui/ClientHead';
 import { useFloorKeys } from './useFloorKeys';
 import { MeasureNow } from '../MeasureNow';
 import { useOthers } from './presence';
-import { sidesOf } from '../setUp';
 import { extraSet } from '../variants';
 import { useWakeLock } from './wakeLock';
 
@@ -148,7 +147,7 @@ function Warm({ floor, run }: { floor: Schemas['Floor']; run: Runs.Run }) {
       clientId={floor.clientId}
       line={line}
       warmth="WARM"
-      sides={phase.side === 'MIDLINE' ? sidesOf(line) : [phase.side]}
+      sides={phase.side === 'MIDLINE' ? line.measuredSides : [phase.side]}
     />
   );
 }

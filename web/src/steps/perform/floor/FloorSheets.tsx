@@ -1,6 +1,8 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { api, ask, AT_HOME, on, type Schemas } from '../../../shared/api/client';
+import { words } from '../../../shared/units';
+import { Choice } from '../../../shared/ui/Choice';
 import { Button } from '../../../shared/ui/Button';
 import { Sheet } from '../../../shared/ui/Sheet';
 import type { FloorStore } from './floorStore';
@@ -46,7 +48,7 @@ type Part = { store: FloorStore; close: () => void; run: Runs.Run };
 
 function Skip({ store, close, run }: Part) {
   const [whole, setWhole] = useState(false);
-  const side = Runs.sideWord(Runs.current(run).side).toLowerCase();
+  const { side } = Runs.current(run);
   const skip = (because: string) => {
     store.leave((r, now) => (whole ? Runs.skipSide(r, because, now) : Runs.skipBlock(r, because, now)));
     close();
@@ -55,7 +57,7 @@ function Skip({ store, close, run }: Part) {
     <div className="space-y-3">
       <label className="flex min-h-11 items-center gap-3 text-lg">
         <input type="checkbox" className="size-6" checked={whole} onChange={(e) => setWhole(e.target.checked)} />
-        leave out all that is left of the {side} side
+        leave out all that is left of {side === 'MIDLINE' ? 'this line' : `the ${words(side)} side`}
       </label>
       <div className="grid gap-2 sm:grid-cols-2">
         {SKIP_REASONS.map((reason) => (
@@ -99,22 +101,48 @@ function Fault({ store, close, floor, run }: Part & { floor: Schemas['Floor'] })
   const [block] = useState(() => Runs.notedBlock(run));
   const line = run.phases.find((p) => p.blockId === block)?.line;
   const faults = floor.lines.find((l) => l.line === line)?.faults ?? floor.lines.flatMap((l) => l.faults);
+  const [side, which] = useWhichSide(run, block, floor);
   return (
-    <div className="grid gap-2 sm:grid-cols-2">
-      {faults.map((fault) => (
-        <Button
-          key={fault}
-          className="min-h-14 text-lg"
-          onClick={() => {
-            store.note(block, (n) => ({ faults: [...n.faults, fault] }));
-            close();
-          }}
-        >
-          {fault}
-        </Button>
-      ))}
-    </div>
+    <>
+      {which}
+      <div className="grid gap-2 sm:grid-cols-2">
+        {faults.map((fault) => (
+          <Button
+            key={fault}
+            className="min-h-14 text-lg"
+            onClick={() => {
+              store.note(block, (n) => ({ faults: [...n.faults, side ? `${fault}, ${side}` : fault] }));
+              close();
+            }}
+          >
+            {fault}
+          </Button>
+        ))}
+      </div>
+    </>
   );
+}
+
+/** Where both sides work at once, which of them it is about: asked, and said with what is noted. */
+function useWhichSide(run: Runs.Run, block: string, floor: Schemas['Floor']): [string, ReactNode] {
+  const [side, setSide] = useState('');
+  const phase = run.phases.find((p) => p.blockId === block);
+  const line = floor.lines.find((l) => l.line === phase?.line);
+  if (phase?.side !== 'MIDLINE' || line?.sides !== 'TOGETHER') return ['', null];
+  return [
+    side,
+    <Choice
+      key="side"
+      label="On which side?"
+      value={side}
+      onChange={setSide}
+      options={[
+        ['', 'both'],
+        ['left', 'left'],
+        ['right', 'right'],
+      ]}
+    />,
+  ];
 }
 
 function PainSheet({ store, close, run, floor }: Part & { floor: Schemas['Floor'] }) {
@@ -123,9 +151,12 @@ function PainSheet({ store, close, run, floor }: Part & { floor: Schemas['Floor'
   const [score, setScore] = useState<number | null>(null);
   const [where, setWhere] = useState('');
   const [block] = useState(() => Runs.notedBlock(run));
+  const [side, which] = useWhichSide(run, block, floor);
   const keep = (kind: Schemas['Pain']['kind']) => {
     if (score === null) return;
-    store.note(block, (n) => ({ pains: [...n.pains, { score, kind, where }] }));
+    store.note(block, (n) => ({
+      pains: [...n.pains, { score, kind, where: [side, where].filter(Boolean).join(', ') }],
+    }));
     const now = store.snapshot().run;
     const ends = score > endsAbove && Runs.current(now).blockId === block;
     if (ends) store.leave((r, at) => Runs.skipBlock(r, `pain ${score}`, at));
@@ -167,6 +198,7 @@ function PainSheet({ store, close, run, floor }: Part & { floor: Schemas['Floor'
           </Button>
         ))}
       </div>
+      {which}
       <label className="block text-sm text-soft">
         Where, if worth saying
         <input

@@ -1,8 +1,9 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { api, ask, findingsOf, newId, on, SIDES, type Schemas } from '../../../shared/api/client';
-import { daysAgo, sideWords, words } from '../../../shared/units';
+import { api, ask, findingsOf, newId, on, type Schemas } from '../../../shared/api/client';
+import { hasFirst, sideWords, trainedSides } from '../../../shared/sides';
+import { daysAgo, words } from '../../../shared/units';
 import { Button } from '../../../shared/ui/Button';
 import { ClientHead, useClientDay } from '../../../shared/ui/ClientHead';
 import { Failure, OtherFindings } from '../../../shared/ui/Findings';
@@ -135,8 +136,7 @@ function Ready({ clientId, session, lines, days }: ReadyProps) {
 function SetUps({ current }: { current: Line }) {
   const { line, plan, props } = current;
   const positionName = usePositionName(line.position);
-  const midline = plan.sides === 'MIDLINE';
-  const sides = midline ? (['LEFT'] as const) : SIDES.filter((s) => on(s, plan.doses).blocks.length > 0);
+  const sides = trainedSides(plan);
   return sides.map((side, i) => (
     <tr key={side} className="border-t border-rule text-lg">
       {i === 0 && (
@@ -144,11 +144,11 @@ function SetUps({ current }: { current: Line }) {
           {words(line.motion)}
           <span className="block text-sm text-soft">
             {positionName}
-            {!midline && plan.sides !== 'LEFT' && plan.sides !== 'RIGHT' && `, ${words(plan.firstSide)} first`}
+            {hasFirst(plan.sides) && `, ${words(plan.firstSide)} first`}
           </span>
         </th>
       )}
-      <td className="py-2 pr-3">{sideWords(side, midline)}</td>
+      <td className="py-2 pr-3">{sideWords(side, plan.sides)}</td>
       <td>{setUpWords(on(side, props))}</td>
     </tr>
   ));

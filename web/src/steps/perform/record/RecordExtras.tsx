@@ -1,7 +1,6 @@
 import type { Schemas } from '../../../shared/api/client';
 import { Traces } from '../gauge/Traces';
 import { MeasureNow } from '../MeasureNow';
-import { sidesOf } from '../setUp';
 import { Corrections } from './Corrections';
 import { MorningAfter } from './MorningAfter';
 
@@ -27,7 +26,7 @@ function WarmAfter({ floor }: { floor: Schemas['Floor'] }) {
       {floor.lines.map((line) => (
         <div key={line.line} className="mt-2">
           {floor.lines.length > 1 && <p className="text-soft">{line.position}</p>}
-          <MeasureNow clientId={floor.clientId} line={line} warmth="WARM" sides={sidesOf(line)} />
+          <MeasureNow clientId={floor.clientId} line={line} warmth="WARM" sides={line.measuredSides} />
         </div>
       ))}
     </details>

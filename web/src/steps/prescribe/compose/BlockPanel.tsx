@@ -1,5 +1,6 @@
 import { memo } from 'react';
 import type { Finding, Schemas } from '../../../shared/api/client';
+import { isOne, sideWords } from '../../../shared/sides';
 import { Button } from '../../../shared/ui/Button';
 import { AddBlock, BlockInspector } from '../../../shared/blocks/BlockInspector';
 import * as edit from './edit';
@@ -34,13 +35,13 @@ export const BlockPanel = memo(function BlockPanel(props: Props) {
           {block ? forms.find((f) => f.form === block.form)?.words : 'No block'}
           <span className="font-normal text-soft">
             {' '}
-            · {together && line.sides !== 'MIDLINE' ? 'both sides' : spot.side}
+            · {isOne(line.sides) ? sideWords('LEFT', line.sides) : together ? 'both sides' : spot.side}
           </span>
         </h2>
-        {line.sides !== 'MIDLINE' && (
+        {!isOne(line.sides) && (
           <label className="flex items-center gap-2">
             <input type="checkbox" checked={together} onChange={(e) => setTogether(e.target.checked)} />
-            both sides together
+            change both sides
           </label>
         )}
       </div>

@@ -1,5 +1,6 @@
 import { memo } from 'react';
 import type { Finding, Schemas } from '../../../shared/api/client';
+import { hasFirst, isOne } from '../../../shared/sides';
 import { degrees, words } from '../../../shared/units';
 import { Button } from '../../../shared/ui/Button';
 import { Choice } from '../../../shared/ui/Choice';
@@ -26,16 +27,21 @@ type StandProps = {
 type TermsProps = {
   line: LineHead;
   place: string;
+  /** Whether both sides can work at once in its position. */
+  together: boolean;
   findings: Finding[];
   change: Change;
   takeMethod: (method: string) => void;
+  setSides: (sides: Line['sides']) => void;
 };
 
 type MovesProps = { line: LineHead; change: Change; remove: () => void; shift: (by: number) => void };
 
 const SIDE_PLANS = [
   ['ONE_AFTER_OTHER', 'one, then the other'],
+  ['FIRST_TWICE', 'one, the other, the first again'],
   ['ALTERNATING', 'block by block'],
+  ['TOGETHER', 'both together'],
   ['LEFT', 'left only'],
   ['RIGHT', 'right only'],
 ] as const;
@@ -69,31 +75,28 @@ export const LineStand = memo(function LineStand(props: StandProps) {
       ))}
       <div className="min-w-52 flex-1 space-y-3">
         <p className="text-sm">{position?.setup}</p>
-        {line.sides !== 'MIDLINE' && (
-          <div className="grid grid-cols-2 gap-3">
-            {(['left', 'right'] as const).map((side) => (
-              <NumberField
-                key={side}
-                label={`Angle ${side}`}
-                unit="°"
-                step={0.5}
-                value={line.angles[side]}
-                onChange={(v) =>
-                  change(at(`angle-${side}`), (l) => ({ ...l, angles: { ...l.angles, [side]: v ?? 0 } }))
-                }
-                path={at(`angles.${side}`)}
-                findings={findings}
-              />
-            ))}
-          </div>
-        )}
+        <div className="grid grid-cols-2 gap-3">
+          {(isOne(line.sides) ? (['left'] as const) : (['left', 'right'] as const)).map((side) => (
+            <NumberField
+              key={side}
+              label={isOne(line.sides) ? 'Angle' : `Angle ${side}`}
+              unit="°"
+              step={0.5}
+              value={line.angles[side]}
+              onChange={(v) => change(at(`angle-${side}`), (l) => ({ ...l, angles: { ...l.angles, [side]: v ?? 0 } }))}
+              path={at(`angles.${side}`)}
+              findings={findings}
+            />
+          ))}
+        </div>
       </div>
     </div>
   );
 }, sameButBlocks);
 
 /** By which method a line is done, on which sides, how often a week. */
-export const LineTerms = memo(function LineTerms({ line, place, findings, change, takeMethod }: TermsProps) {
+export const LineTerms = memo(function LineTerms(props: TermsProps) {
+  const { line, place, together, findings, change, takeMethod, setSides } = props;
   const methods = useMethods();
   const method = methods.data?.find((m) => m.method.id === line.method)?.method;
   const at = (name: string) => `${place}.${name}`;
@@ -118,11 +121,11 @@ export const LineTerms = memo(function LineTerms({ line, place, findings, change
           <Choice
             label="Sides"
             value={line.sides}
-            options={SIDE_PLANS}
-            onChange={(sides) => change(null, (l) => ({ ...l, sides }))}
+            options={SIDE_PLANS.filter(([plan]) => plan !== 'TOGETHER' || together || line.sides === plan)}
+            onChange={setSides}
           />
         )}
-        {line.sides !== 'MIDLINE' && (
+        {hasFirst(line.sides) && (
           <Choice
             label="First"
             value={line.firstSide}
@@ -149,6 +152,7 @@ export const LineTerms = memo(function LineTerms({ line, place, findings, change
         </p>
       )}
       <FieldFinding findings={findings} path={at('position')} />
+      <FieldFinding findings={findings} path={at('sides')} />
       <FieldFinding findings={findings} path={at('method')} />
       {(line.unequalReason !== '' || findings.some((f) => f.path === at('unequalReason'))) && (
         <TextField
@@ -167,7 +171,7 @@ export const LineTerms = memo(function LineTerms({ line, place, findings, change
 export const LineMoves = memo(function LineMoves({ line, change, shift, remove }: MovesProps) {
   return (
     <div className="flex flex-wrap gap-2">
-      {line.sides !== 'MIDLINE' && (
+      {!isOne(line.sides) && (
         <>
           <Button onClick={() => change(null, (l) => mirror(l, 'left'))}>Left to right</Button>
           <Button onClick={() => change(null, (l) => mirror(l, 'right'))}>Right to left</Button>

@@ -1,5 +1,6 @@
 import { memo, useMemo } from 'react';
 import type { Finding, Schemas } from '../../../shared/api/client';
+import { isOne } from '../../../shared/sides';
 import { clock, words } from '../../../shared/units';
 import { useCatalogue } from '../../../shared/ui/useCatalogue';
 import * as edit from './edit';
@@ -37,6 +38,10 @@ export const LineSection = memo(function LineSection(props: Props) {
     change((d) => edit.removeLine(d, spot.station, spot.line));
     select(null);
   });
+  const setSides = useStable((sides: edit.Line['sides']) => {
+    changeLine(null, (l) => edit.onSides(l, sides));
+    if (isOne(sides)) select({ ...spot, side: 'left' });
+  });
   const own = useMemo(() => sets?.filter((s) => s.line === line?.id) ?? [], [sets, line?.id]);
   if (!line) return null;
   const position = catalogue.data?.positions.find((p) => p.id === line.position);
@@ -56,7 +61,15 @@ export const LineSection = memo(function LineSection(props: Props) {
           findings={findings}
           change={changeLine}
         />
-        <LineTerms line={line} place={place} findings={findings} change={changeLine} takeMethod={takeMethod} />
+        <LineTerms
+          line={line}
+          place={place}
+          together={position?.training !== undefined && position.training.together !== 'NO'}
+          findings={findings}
+          change={changeLine}
+          takeMethod={takeMethod}
+          setSides={setSides}
+        />
         <Together
           draft={draft}
           at={spot}

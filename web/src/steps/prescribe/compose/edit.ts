@@ -1,4 +1,5 @@
 import type { Schemas } from '../../../shared/api/client';
+import { isOne } from '../../../shared/sides';
 import type { Block } from '../../../shared/blocks/block';
 
 export { setNumber, setStep, type Block } from '../../../shared/blocks/block';
@@ -75,6 +76,18 @@ export function changeList(draft: Draft, s: Spot, together: boolean, change: (bl
 
 export function mirror(line: Line, from: SideList): Line {
   return { ...line, [other(from)]: line[from], unequalReason: '' };
+}
+
+/** Another plan of the sides: what becomes one dose is the left's, and what is split is given to both. */
+export function onSides(line: Line, sides: Line['sides']): Line {
+  if (isOne(sides)) return { ...line, sides, right: [], unequalReason: '' };
+  const split = isOne(line.sides);
+  return {
+    ...line,
+    sides,
+    right: split ? line.left : line.right,
+    angles: split ? { left: line.angles.left, right: line.angles.left } : line.angles,
+  };
 }
 
 /** One extra set on the worse side, which goes first. */

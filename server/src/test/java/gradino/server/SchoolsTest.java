@@ -2,10 +2,13 @@ package gradino.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** What two clean sessions of each kind of work come to, composed, run and judged over HTTP (common practice, no source). */
 public class SchoolsTest {
@@ -41,6 +44,7 @@ public class SchoolsTest {
             {"hip-flexion", "long-lunge", "release-activate-load", "Activation hold: 5 s → 6 s"},
             {"ankle-dorsiflexion", "calf-lean", "loaded-lengthening", "Rounds: 3 → 4"},
             {"hip-internal-rotation", "seated-90-90-rear", "stage-ladder", "Lifts: 3 → 4"},
+            {"hip-abduction", "wide-knee-rocks", "controlled-movement", "Repetitions: 5 → 6"},
         };
     }
 
@@ -52,5 +56,28 @@ public class SchoolsTest {
         var line = server.get("/api/today").body().at("/clients/0/lines/0");
         assertThat(line.path("why").asString()).as(line.toString()).isEqualTo(step);
         assertThat(line.path("verdict").asString()).isEqualTo("STEP_UP");
+    }
+
+    /** Squat rocks, soles together: both legs in one stretch of time are one dose, and may be parted again. */
+    @Test
+    public void bothLegsAtOnceAreOneDoseUntilTheyAreSplit() {
+        var line = (ObjectNode) scene.suggestedLine("hip-abduction", "wide-knee-rocks", "controlled-movement");
+        assertThat(line.path("sides").asString()).isEqualTo("TOGETHER");
+        assertThat(line.path("right")).isEmpty();
+        scene.eveningOf(line).cleanRun("r1");
+        server.clock.move(java.time.Duration.ofDays(3));
+        scene.cleanRun("r2");
+        assertThat(proposals().path("trained")).hasSize(1);
+        scene.eveningOf(line.put("sides", "ONE_AFTER_OTHER").set("right", line.path("left")));
+        var split = proposals();
+        assertThat(split.path("trained")).hasSize(2);
+        for (var side : List.of("left", "right")) {
+            assertThat(split.at("/sides/" + side + "/proposal/verdict").asString())
+                    .isEqualTo("STEP_UP");
+        }
+    }
+
+    private JsonNode proposals() {
+        return server.get("/api/lines/l1/proposals").body();
     }
 }

@@ -111,7 +111,7 @@ public class SessionRunTest {
         }
         var csv = new String(server.bytes("/api/exchange/files/blocks.csv"), StandardCharsets.UTF_8);
         assertThat(csv.split("once,r1", -1)).hasSize(2);
-        assertThat(server.post("/api/runs/r1/blocks", block.replace("l0-midline-rotation", "l0-midline-rotation-9"))
+        assertThat(server.post("/api/runs/r1/blocks", block.replace("l0-left-rotation", "l0-left-rotation-9"))
                         .codes())
                 .containsExactly("unknown-block");
     }

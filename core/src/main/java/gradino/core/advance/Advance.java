@@ -48,7 +48,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Advance {
     /** Changes whenever the same state and policy could give another proposal. */
-    public static final String ENGINE_VERSION = "7";
+    public static final String ENGINE_VERSION = "8";
 
     private static final List<Gate> GATES =
             List.of(new StopSignGate(), new TooMuchGate(), new LongGapGate(), new UnknownsGate(), new QualifiedGate());

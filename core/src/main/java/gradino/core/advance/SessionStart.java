@@ -182,13 +182,10 @@ public final class SessionStart {
         return wish.motion().midline() ? List.of(Side.LEFT) : Side.PAIR;
     }
 
-    /** Structure before control before range before nothing: the more cautious side decides what is done. */
+    /** The more cautious side decides what is done. */
     private static Limiter worse(Wish wish) {
-        var order = List.of(Limiter.STRUCTURE, Limiter.CONTROL, Limiter.BOTH, Limiter.RANGE, Limiter.NEITHER);
-        return order.stream()
-                .filter(l -> sides(wish).stream().anyMatch(s -> wish.limiters().on(s) == l))
-                .findFirst()
-                .orElse(Limiter.UNKNOWN);
+        return Limiter.worse(
+                sides(wish).stream().map(s -> wish.limiters().on(s)).toList());
     }
 
     private void prescribe(Wish wish, Limiter limiter) {
@@ -261,8 +258,8 @@ public final class SessionStart {
 
     private LineDraft line(Wish wish, Method method, List<BlockDraft> blocks, String id) {
         var position = wish.position();
-        boolean midline = wish.motion().midline();
-        var angles = wish.passive()
+        var order = order(wish.motion(), position);
+        var each = wish.passive()
                 .map((side, p) -> p.map(a -> angle(
                                         a,
                                         wish.limits(),
@@ -270,21 +267,33 @@ public final class SessionStart {
                                         d -> asked.onProps().apply(position, d))
                                 .value())
                         .orElse(0.0));
+        // Both sides at once go as far as the shorter one.
+        var angles = order == SideOrder.TOGETHER ? Sided.both(Math.min(each.left(), each.right())) : each;
         var worse = angles.left() <= angles.right() ? Side.LEFT : Side.RIGHT;
         return new LineDraft(
                 id,
                 wish.motion().id(),
                 position.id(),
                 method.id(),
-                midline ? SideOrder.MIDLINE : SideOrder.ONE_AFTER_OTHER,
+                order,
                 worse,
                 angles,
                 blocks,
-                midline ? List.of() : blocks,
+                order.one() ? List.of() : blocks,
                 method.setUp().first(),
                 method.sideChange().first(),
                 (int) method.week().first(),
                 "");
+    }
+
+    private static SideOrder order(Motion motion, Position position) {
+        if (motion.midline()) {
+            return SideOrder.MIDLINE;
+        }
+        var training = position.training();
+        return training != null && training.together() == Training.Together.USUAL
+                ? SideOrder.TOGETHER
+                : SideOrder.ONE_AFTER_OTHER;
     }
 
     /** The first angle (house rule): short of the estimate by 2° or by its error, whichever is more, within a cap, on the props. */

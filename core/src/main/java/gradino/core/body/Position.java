@@ -61,6 +61,11 @@ public record Position(
         return training == null ? "" : training.pull();
     }
 
+    /** Whether both sides can work in it in the same stretch of time. */
+    public boolean allowsTogether() {
+        return training != null && training.together() != Training.Together.NO;
+    }
+
     /** Ids of what it needs. */
     public List<String> equipment() {
         return training == null ? List.of() : training.equipment();

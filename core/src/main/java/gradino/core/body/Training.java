@@ -2,6 +2,7 @@ package gradino.core.body;
 
 import gradino.core.because.Source;
 import java.util.List;
+import java.util.Locale;
 import org.apache.commons.csv.CSVRecord;
 
 /**
@@ -15,6 +16,7 @@ import org.apache.commons.csv.CSVRecord;
  * @param stops signs that end it here, beside those that end everything
  * @param equipment ids that it needs
  * @param methods ids that suit it
+ * @param together whether both sides can work in it in the same stretch of time
  */
 public record Training(
         String tissue,
@@ -27,7 +29,15 @@ public record Training(
         List<String> stops,
         List<String> equipment,
         List<String> methods,
+        Together together,
         Source source) {
+
+    /** Both sides in the same stretch of time: never, if the coach likes, or as it is usually done. */
+    public enum Together {
+        NO,
+        MAY,
+        USUAL
+    }
 
     /** One thing and what it leads to: a prop and its effect, a fault and its fix. */
     public record Pair(String what, String then) {}
@@ -44,6 +54,7 @@ public record Training(
                 DataFile.list(said(row, "stops")),
                 DataFile.list(row.get("equipment")),
                 DataFile.list(said(row, "methods")),
+                Together.valueOf(said(row, "together").toUpperCase(Locale.ROOT)),
                 Source.parse(row.get("source")));
     }
 

@@ -68,12 +68,21 @@ public record Forecast(List<Pool> pools, List<Shortfall> marks) {
         for (var phase : timeline.phases()) {
             if (phase.direction() != Direction.NONE) {
                 var muscles = muscles(motions.getOrDefault(phase.line(), ""), phase.direction());
-                pools.computeIfAbsent(
-                                new Key(muscles, phase.side()), k -> new PoolRun(joint(k.motion()), timeline.seconds()))
-                        .ask(phase);
+                for (var side : working(muscles, phase.side())) {
+                    pools.computeIfAbsent(
+                                    new Key(muscles, side), k -> new PoolRun(joint(k.motion()), timeline.seconds()))
+                            .ask(phase);
+                }
             }
         }
         return run(pools);
+    }
+
+    /** What both sides do together is work of each. */
+    private static List<Side> working(String motion, Side side) {
+        boolean together = side == Side.MIDLINE
+                && Catalogue.motion(motion).filter(m -> !m.midline()).isPresent();
+        return together ? Side.PAIR : List.of(side);
     }
 
     private static Forecast run(Map<Key, PoolRun> pools) {

@@ -65,12 +65,15 @@ public record Limits(String motion, List<Restriction> restrictions) {
         return isNone() ? Optional.empty() : strictest(of(RestrictionKind.CONTRACTION_CAP));
     }
 
+    /** @param side the midline for what both sides do together: the stricter of them */
     public Optional<Restriction> angleCap(Side side) {
         if (isNone()) {
             return Optional.empty();
         }
         return strictest(of(RestrictionKind.ANGLE_CAP)
-                .filter(r -> r.scope().side() == null || r.scope().side() == side));
+                .filter(r -> side == Side.MIDLINE
+                        || r.scope().side() == null
+                        || r.scope().side() == side));
     }
 
     /** Highest effort allowed, 100 % when there is no cap. */

@@ -23,6 +23,11 @@ public record MeasuredEffort(
     /** With less of the block heard, its self-rating says more (house rule). */
     private static final double LEAST_HEARD = 0.9;
 
+    /** What is done in the middle is of both sides. */
+    public boolean isOf(Side of) {
+        return side == of || side == Side.MIDLINE;
+    }
+
     /** Empty when the gauge did not hear enough of the block, or nothing was asked in it. */
     public static Optional<MeasuredEffort> of(BlockId blockId, Side side, TraceAnalysis analysis) {
         if (analysis.measured() < LEAST_HEARD || analysis.steps().isEmpty()) {

@@ -43,6 +43,11 @@ public record SessionRecord(
                 id, startedAt, endedAt, observer, doses, blocks, rating, stopSign, stopSide, note, measured);
     }
 
+    /** Whether both sides worked at once in it, so that what stops one stops the other. */
+    public boolean bothAtOnce() {
+        return blocks.stream().anyMatch(b -> b.side() == Side.MIDLINE);
+    }
+
     public List<BlockRecord> blocks(Side side) {
         return blocks.stream().filter(b -> b.isOf(side)).toList();
     }

@@ -44,7 +44,9 @@ public class EveryLineIsJudgedTest {
         RIGHT(SideOrder.RIGHT, false, true),
         MIDLINE(SideOrder.MIDLINE, true, false),
         BOTH(SideOrder.ONE_AFTER_OTHER, true, true),
+        TWICE(SideOrder.FIRST_TWICE, true, true),
         TURNS(SideOrder.ALTERNATING, true, true),
+        TOGETHER(SideOrder.TOGETHER, true, false),
         EMPTY_RIGHT(SideOrder.ONE_AFTER_OTHER, true, false),
         EMPTY_LEFT(SideOrder.ALTERNATING, false, true);
 

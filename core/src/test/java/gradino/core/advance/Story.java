@@ -27,6 +27,7 @@ import gradino.core.prescribe.House;
 import gradino.core.prescribe.block.BlockKind;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.program.Plan;
+import gradino.core.prescribe.timeline.SideOrder;
 import gradino.core.prescribe.timeline.Timeline;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
@@ -36,8 +37,10 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -52,10 +55,12 @@ final class Story {
     private Sided<Dose> bases = Sided.both(BASE);
     private ClientFacts client = new ClientFacts(Limits.NONE, false, null, 45.0, null, null, null);
     private UnaryOperator<SideState> ranges = s -> s;
+    private final Map<Side, RangeState> sideRanges = new EnumMap<>(Side.class);
     private Observer observer = Observer.COACH;
     private int sessions;
     private String method = "ramp-both-ways";
     private String position = "prone-knee-bent";
+    private SideOrder order = SideOrder.ONE_AFTER_OTHER;
 
     static Story of(Dose dose) {
         var story = new Story();
@@ -195,6 +200,19 @@ final class Story {
         return this;
     }
 
+    /** Both sides at once, at one dose. */
+    Story together() {
+        order = SideOrder.TOGETHER;
+        doses = doses.with(Side.RIGHT, new Dose(doses.left().angle(), List.of()));
+        return this;
+    }
+
+    /** The same of one side alone. */
+    Story passive(Side side, double degrees, double se, double daysAgo) {
+        sideRanges.put(side, RangeState.known(Story.daysAgo(daysAgo), degrees, se * se));
+        return this;
+    }
+
     Story in(String id) {
         position = id;
         return this;
@@ -224,7 +242,9 @@ final class Story {
             boolean stepped = events.stream().anyMatch(e -> e instanceof Event.DoseDecided);
             var first = start.side(side);
             var dose = stepped ? first.dose() : doses.on(side);
-            start = start.with(side, ranges.apply(new SideState(dose, first.base(), List.of(), null, null, null)));
+            var ranged = ranges.apply(new SideState(dose, first.base(), List.of(), null, null, null));
+            var own = sideRanges.get(side);
+            start = start.with(side, own == null ? ranged : ranged.withPassive(own));
         }
         return start;
     }
@@ -242,7 +262,7 @@ final class Story {
     }
 
     Plan plan() {
-        return House.line(position, method, Side.LEFT, doses);
+        return House.line(position, method, order, Side.LEFT, doses);
     }
 
     /** A session of a quarter of an hour that nothing ended. */

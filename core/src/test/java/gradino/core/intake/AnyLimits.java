@@ -1,6 +1,7 @@
 package gradino.core.intake;
 
 import gradino.core.because.Source;
+import gradino.core.body.Side;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -30,8 +31,18 @@ public final class AnyLimits {
         return new Limits("hip-internal-rotation", List.of(one(kind, limit)));
     }
 
+    /** Of one side. */
+    public static Limits of(RestrictionKind kind, double limit, Side side) {
+        var motion = "hip-internal-rotation";
+        return new Limits(motion, List.of(one(kind, limit, Scope.motion(motion, side))));
+    }
+
     public static Restriction one(RestrictionKind kind, @Nullable Double limit) {
+        return one(kind, limit, Scope.WHOLE_BODY);
+    }
+
+    private static Restriction one(RestrictionKind kind, @Nullable Double limit, Scope scope) {
         return new Restriction(
-                "invented/" + kind, kind, Scope.WHOLE_BODY, limit, "invented reason", INVENTED, Instant.EPOCH, null);
+                "invented/" + kind, kind, scope, limit, "invented reason", INVENTED, Instant.EPOCH, null);
     }
 }

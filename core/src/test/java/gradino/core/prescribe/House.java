@@ -42,7 +42,11 @@ public final class House {
     }
 
     public static Plan line(String position, String method, Side first, Sided<Dose> doses) {
+        return line(position, method, SideOrder.ONE_AFTER_OTHER, first, doses);
+    }
+
+    public static Plan line(String position, String method, SideOrder order, Side first, Sided<Dose> doses) {
         var motion = Catalogue.position(position).orElseThrow().motions().get(0);
-        return new Plan(motion, position, method, SideOrder.ONE_AFTER_OTHER, first, 20, 20, 3, "", doses);
+        return new Plan(motion, position, method, order, first, 20, 20, 3, "", doses);
     }
 }

@@ -45,7 +45,7 @@ public class QueueService {
      * One side of a line in the queue.
      *
      * @param session names of those that the line stands in; null where it stands in none
-     * @param midline it has no sides: the left stands for the whole
+     * @param sides of the line; with one dose for both the left stands for the whole
      * @param plain may be accepted among others at once
      * @param to the dose that would be accepted
      * @param fresh reasons that were not there a week ago
@@ -58,7 +58,7 @@ public class QueueService {
             String motion,
             @Nullable String session,
             Side side,
-            boolean midline,
+            SideOrder sides,
             Urgency urgency,
             Verdict verdict,
             boolean plain,
@@ -130,7 +130,7 @@ public class QueueService {
                         of.client(),
                         line,
                         of.names(line),
-                        state.plan().sides() == SideOrder.MIDLINE,
+                        state.plan().sides(),
                         proposal,
                         known.sinceLastWeek(line, proposal)));
             }
@@ -142,7 +142,7 @@ public class QueueService {
             Client client,
             Line line,
             @Nullable String session,
-            boolean midline,
+            SideOrder sides,
             Proposal proposal,
             ReasonChange change) {
         return new Waiting(
@@ -152,7 +152,7 @@ public class QueueService {
                 line.motion(),
                 session,
                 proposal.side(),
-                midline,
+                sides,
                 Urgency.of(proposal.proposed()),
                 proposal.verdict(),
                 proposal.plain(),

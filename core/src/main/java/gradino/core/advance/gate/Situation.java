@@ -13,6 +13,7 @@ import gradino.core.because.Because;
 import gradino.core.because.Finding;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import gradino.core.measure.limit.EndFeel;
 import gradino.core.measure.limit.Limiter;
 import gradino.core.measure.reading.RangeState;
 import gradino.core.prescribe.method.BlockDraft;
@@ -22,11 +23,13 @@ import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.method.Roles;
 import gradino.core.prescribe.program.Plan;
 import gradino.core.prescribe.program.SessionContext.LineFacts;
+import gradino.core.prescribe.timeline.SideOrder;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.UncertainAngle;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashSet;
@@ -35,6 +38,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -50,6 +54,7 @@ public final class Situation {
     private final List<SessionFacts> undecided;
     private final RungSessions rung;
     private final Attendance attendance;
+    private final SideState measured;
     private final @Nullable UncertainAngle passive;
     private final @Nullable UncertainAngle active;
     private final Checked checked;
@@ -118,8 +123,9 @@ public final class Situation {
         this.undecided = undecidedOnes();
         this.rung = new RungSessions(state, side, policy, moment);
         this.attendance = new Attendance(state, policy, moment);
-        this.passive = today(me().passive());
-        this.active = today(me().active());
+        this.measured = shorter();
+        this.passive = today(measured.passive());
+        this.active = today(measured.active());
         this.checked = checked;
     }
 
@@ -133,6 +139,7 @@ public final class Situation {
         this.undecided = same.undecided;
         this.rung = new RungSessions(state, side, policy, moment);
         this.attendance = new Attendance(state, policy, moment);
+        this.measured = same.measured;
         this.passive = same.passive;
         this.active = same.active;
         this.worst = same.worst;
@@ -223,6 +230,65 @@ public final class Situation {
         return state.side(side);
     }
 
+    /** Whether both sides work in the same stretch of time, at one dose. */
+    private boolean isTogether() {
+        return state.plan().sides() == SideOrder.TOGETHER;
+    }
+
+    /** Whose restrictions and stop signs count: with one dose for both, those of either. */
+    public Side reach() {
+        return state.plan().sides().one() ? Side.MIDLINE : side;
+    }
+
+    /** What is known of this side, or of both where they work together. */
+    private List<SideState> bodies() {
+        return isTogether() ? List.of(state.side(Side.LEFT), state.side(Side.RIGHT)) : List.of(me());
+    }
+
+    /** Whose range decides: of two that work together the shorter one, or the one that was never measured. */
+    private SideState shorter() {
+        if (!isTogether()) {
+            return me();
+        }
+        var left = today(state.side(Side.LEFT).passive());
+        var right = today(state.side(Side.RIGHT).passive());
+        boolean isRight = left != null && (right == null || right.value().compareTo(left.value()) < 0);
+        return state.side(isRight ? Side.RIGHT : Side.LEFT);
+    }
+
+    /** The cold passive series that decides; empty when never measured. */
+    public Optional<RangeState> range() {
+        return Optional.ofNullable(measured.passive());
+    }
+
+    /** The newest cold passive reading, the older of two sides'; empty when never measured. */
+    public Optional<Instant> measuredAt() {
+        return bodies().stream()
+                .flatMap(s -> Stream.ofNullable(s.passive()).map(RangeState::at))
+                .min(Comparator.naturalOrder());
+    }
+
+    /** Of two sides that of the structure, where one has it. */
+    public @Nullable EndFeel endFeel() {
+        for (var body : bodies()) {
+            var feel = body.endFeel();
+            if (feel != null && feel.isStructure()) {
+                return feel;
+            }
+        }
+        return measured.endFeel();
+    }
+
+    /** Newest control grade, the lower of two sides'; 0 when never graded. */
+    public int controlGrade() {
+        int lowest = Integer.MAX_VALUE;
+        for (var body : bodies()) {
+            var grade = body.controlGrade();
+            lowest = Math.min(lowest, grade == null ? 0 : grade);
+        }
+        return lowest;
+    }
+
     public Dose dose() {
         return me().dose();
     }
@@ -273,11 +339,20 @@ public final class Situation {
     }
 
     private Limiter judgedLimiter() {
+        if (!isTogether()) {
+            return limiter(measured, passive, active);
+        }
+        return Limiter.worse(bodies().stream()
+                .map(body -> limiter(body, today(body.passive()), today(body.active())))
+                .toList());
+    }
+
+    private Limiter limiter(SideState body, @Nullable UncertainAngle reached, @Nullable UncertainAngle held) {
         return Limiter.judge(
-                passive,
-                active,
+                reached,
+                held,
                 state.client().wantedDegrees(),
-                me().endFeel(),
+                body.endFeel(),
                 state.client().gapLimit());
     }
 
@@ -305,6 +380,9 @@ public final class Situation {
 
     /** The side that is really behind in the cold passive range, at 95 %. */
     public Optional<Side> reallyBehind() {
+        if (isTogether()) {
+            return Optional.empty();
+        }
         var other = today(state.side(side.other()).passive());
         if (passive == null || other == null) {
             return Optional.empty();
@@ -320,7 +398,7 @@ public final class Situation {
     public boolean plateau() {
         var first = state.sessions().isEmpty() ? null : state.sessions().get(0).endedAt();
         var since = me().lastChange().map(Event.DoseDecided::happenedAt).orElse(first);
-        var range = me().passive();
+        var range = measured.passive();
         if (since == null || range == null || moment.daysSince(since) < value(Threshold.PLATEAU_DAYS)) {
             return false;
         }

@@ -30,7 +30,7 @@ public final class StopSignGate implements Gate {
             return refer(Because.of(Reason.CLIENT_STOPPED, Term.of(stopped.get().reason())));
         }
         for (var stop : s.state().stops()) {
-            if (stop.reaches(s.side())) {
+            if (stop.reaches(s.reach())) {
                 var sign = StopSignText.of(stop.sign()).words();
                 return refer(Because.of(Reason.STOP_SIGN, Term.of(sign)));
             }

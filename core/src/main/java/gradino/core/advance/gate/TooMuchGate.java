@@ -62,7 +62,7 @@ public final class TooMuchGate implements Gate {
         return s.state()
                 .client()
                 .limits()
-                .angleCap(s.side())
+                .angleCap(s.reach())
                 .filter(r -> s.dose().angle().value() > r.bound())
                 .map(r -> {
                     var because = Because.of(

@@ -53,7 +53,7 @@ final class AngleLever implements Lever {
                 && s.reallyBehind().filter(side -> side != s.side()).isPresent()) {
             return blocked(Because.of(Reason.LEVEL_FIRST));
         }
-        var feel = s.me().endFeel();
+        var feel = s.endFeel();
         if (feel != null && feel.isStructure()) {
             return blocked(Because.of(Reason.END_FEEL_STRUCTURE));
         }
@@ -79,12 +79,12 @@ final class AngleLever implements Lever {
     }
 
     private static Optional<Attempt> unproven(Situation s) {
-        var range = s.me().passive();
-        if (range == null) {
+        var reading = s.measuredAt();
+        if (s.range().isEmpty() || reading.isEmpty()) {
             return blocked(Because.of(Reason.NEVER_MEASURED), Because.of(Reason.ASK_COLD));
         }
-        int days = s.moment().daysSince(range.at());
-        if (days > s.value(Threshold.COLD_DAYS) && sessionsSince(s, range.at()) > s.value(Threshold.COLD_SESSIONS)) {
+        int days = s.moment().daysSince(reading.get());
+        if (days > s.value(Threshold.COLD_DAYS) && sessionsSince(s, reading.get()) > s.value(Threshold.COLD_SESSIONS)) {
             return blocked(Because.of(Reason.COLD_READING_OLD, Term.of(days, Unit.DAY)), Because.of(Reason.ASK_COLD));
         }
         return s.rung().isObserved()
@@ -100,7 +100,7 @@ final class AngleLever implements Lever {
 
     private static Attempt move(Situation s) {
         var old = s.dose().angle();
-        var cap = s.state().client().limits().angleCap(s.side());
+        var cap = s.state().client().limits().angleCap(s.reach());
         if (cap.filter(c -> c.bound() - old.value() < s.value(Threshold.ANGLE_LEAST))
                 .isPresent()) {
             var at = cap.get();

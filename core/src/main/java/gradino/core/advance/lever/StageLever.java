@@ -38,9 +38,10 @@ final class StageLever implements Lever {
             return Attempt.blocked(Because.of(Reason.STAGE_NOT_FULL));
         }
         int wanted = s.whole(Threshold.STAGE_GRADE);
-        if (grade(s) < wanted) {
+        if (s.controlGrade() < wanted) {
             return Attempt.blocked(
-                    Because.of(Reason.GRADE_TOO_LOW, Term.of(grade(s), Unit.COUNT), Term.of(wanted, Unit.COUNT)),
+                    Because.of(
+                            Reason.GRADE_TOO_LOW, Term.of(s.controlGrade(), Unit.COUNT), Term.of(wanted, Unit.COUNT)),
                     Because.of(Reason.ASK_GRADE));
         }
         if (!s.rung().isObserved()) {
@@ -63,13 +64,8 @@ final class StageLever implements Lever {
     private boolean isReady(Situation other) {
         return isDone(other)
                 && before.stream().allMatch(lever -> lever.attempt(other).dose() == null)
-                && grade(other) >= other.whole(Threshold.STAGE_GRADE)
+                && other.controlGrade() >= other.whole(Threshold.STAGE_GRADE)
                 && other.rung().lastRuns().size() >= other.whole(Threshold.SESSIONS_NEEDED);
-    }
-
-    private static int grade(Situation s) {
-        var known = s.me().controlGrade();
-        return known == null ? 0 : known;
     }
 
     /** Nothing of the ladder before it waits for a reading or for a coach's eye. */

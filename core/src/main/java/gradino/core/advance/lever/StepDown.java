@@ -180,7 +180,7 @@ public final class StepDown {
     }
 
     private double angleCap() {
-        return s.state().client().limits().angleCap(s.side()).orElseThrow().bound();
+        return s.state().client().limits().angleCap(s.reach()).orElseThrow().bound();
     }
 
     /** The top hold gives way first; what is left is for the coach, who alone changes the ramp. */

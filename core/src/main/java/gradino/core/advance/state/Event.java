@@ -73,6 +73,11 @@ public sealed interface Event {
             Instant recordedAt)
             implements Event {
 
+        /** The same of the other side, where one was decided for both. */
+        public DoseDecided on(Side other) {
+            return new DoseDecided(id, other, answer, proposed, lever, before, after, happenedAt, recordedAt);
+        }
+
         /** With the very same dose where it is equal to one that is known: those are told apart at a glance. */
         DoseDecided knowing(Dose inForce) {
             var from = before.equals(inForce) ? inForce : before;

@@ -10,6 +10,7 @@ import gradino.core.perform.StopSign;
 import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.program.Plan;
 import gradino.core.prescribe.program.SessionContext.LineFacts;
+import gradino.core.prescribe.timeline.SideOrder;
 import gradino.core.quantity.UncertainAngle;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -45,9 +46,13 @@ public record LineState(
     /** A stop sign in force for this line. */
     public record StopFact(
             String sessionId, StopSign sign, @Nullable Side side, Instant at) {
-        /** Whether it suspends this side: systemic and joint-wide signs reach both. */
+        /** Whether it suspends this side: systemic and joint-wide signs reach both, and any reaches what both do together. */
         public boolean reaches(Side other) {
-            return sign.scope() != StopSign.Scope.JOINT_SIDE || side == null || side == other;
+            return sign.scope() != StopSign.Scope.JOINT_SIDE
+                    || side == null
+                    || side == other
+                    || !side.isPaired()
+                    || !other.isPaired();
         }
     }
 
@@ -140,7 +145,7 @@ public record LineState(
         } else if (event instanceof Event.MorningAnswered answered) {
             return answered(answered);
         } else if (event instanceof Event.DoseDecided decided) {
-            return with(decided.side(), side(decided.side()).decided(decided));
+            return decided(decided);
         } else if (event instanceof Event.StopSignElsewhere stop) {
             return stopped(new StopFact(stop.sessionId(), stop.sign(), stop.side(), stop.happenedAt()));
         } else if (event instanceof Event.MethodChanged changed) {
@@ -247,6 +252,15 @@ public record LineState(
         return feel == null
                 ? state.withPassive(range)
                 : state.withPassive(range).withEndFeel(feel);
+    }
+
+    /** Where both sides work at one dose, a step of it is one of both. */
+    private LineState decided(Event.DoseDecided decided) {
+        var next = with(decided.side(), side(decided.side()).decided(decided));
+        boolean moved = !decided.before().equals(decided.after());
+        return moved && plan.sides() == SideOrder.TOGETHER
+                ? next.with(Side.RIGHT, next.side(Side.RIGHT).fixedHere())
+                : next;
     }
 
     private LineState held(Event.SessionHeld held) {

@@ -57,14 +57,15 @@ public record SideFacts(
     static SideFacts of(SessionRecord session, Side side, AskedEfforts presses) {
         var measured = session.efforts().isEmpty()
                 ? List.<MeasuredEffort>of()
-                : session.efforts().stream().filter(e -> e.side() == side).toList();
+                : session.efforts().stream().filter(e -> e.isOf(side)).toList();
         var seen = new Seen(session.doses().on(side), presses, measured);
         for (var block : session.blocks()) {
-            if (block.side() == side) {
+            if (block.isOf(side)) {
                 seen.add(block);
             }
         }
-        boolean sign = session.stopSign() != null && (session.stopSide() == null || session.stopSide() == side);
+        boolean sign = session.stopSign() != null
+                && (session.stopSide() == null || session.stopSide() == side || session.bothAtOnce());
         return seen.facts(DoneRatio.of(session, side), sign);
     }
 

@@ -69,8 +69,12 @@ public record SideState(
         all.add(decision);
         boolean moved = !decision.before().equals(decision.after());
         // From here on "changed since" means since this step.
-        var since = moved && passive != null ? passive.fixedHere() : passive;
-        return new SideState(decision.after(), base, all, since, active, endFeel, controlGrade);
+        var since = moved ? fixedHere() : this;
+        return new SideState(decision.after(), base, all, since.passive, active, endFeel, controlGrade);
+    }
+
+    SideState fixedHere() {
+        return passive == null ? this : withPassive(passive.fixedHere());
     }
 
     public Optional<Event.DoseDecided> lastDecision() {

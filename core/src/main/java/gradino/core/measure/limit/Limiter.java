@@ -1,6 +1,8 @@
 package gradino.core.measure.limit;
 
 import gradino.core.quantity.UncertainAngle;
+import java.util.Collection;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** What limits a motion on one side. */
@@ -12,6 +14,13 @@ public enum Limiter {
     STRUCTURE,
     /** Nothing measured, or nothing to hold it against. */
     UNKNOWN;
+
+    private static final List<Limiter> MOST_CAUTIOUS_FIRST = List.of(STRUCTURE, CONTROL, BOTH, RANGE, NEITHER);
+
+    /** Of both sides the more cautious; unknown only when neither says anything. */
+    public static Limiter worse(Collection<Limiter> sides) {
+        return MOST_CAUTIOUS_FIRST.stream().filter(sides::contains).findFirst().orElse(UNKNOWN);
+    }
 
     /**
      * Judges by 95 % bounds, so that noise does not decide.

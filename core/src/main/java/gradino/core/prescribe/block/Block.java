@@ -7,7 +7,7 @@ import java.util.List;
  * One block of a protocol for one side, its numbers already inside what they can be at all. A leaf knows the phases it
  * unfolds into; a graded set and a group unfold into leaves.
  */
-public sealed interface Block permits Leaf, GradedSet, Group {
+public sealed interface Block permits Leaf, GradedSet, Group, Breathed {
 
     /** The leaves in the order they are done, each with the set or round it belongs to. */
     List<Part> parts();
@@ -29,7 +29,11 @@ public sealed interface Block permits Leaf, GradedSet, Group {
      *
      * @param set 1-based; 0 outside of sets and rounds
      */
-    record Part(Leaf leaf, int set, int sets) {}
+    record Part(Leaf leaf, int set, int sets, Breathing breathing) {
+        Part(Leaf leaf, int set, int sets) {
+            this(leaf, set, sets, leaf.breathing());
+        }
+    }
 
     /** Which muscles work: those that push out of the range, those that pull deeper into it, or none. */
     enum Direction {

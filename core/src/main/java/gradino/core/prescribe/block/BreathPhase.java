@@ -5,5 +5,7 @@ public enum BreathPhase {
     IN,
     OUT,
     /** Above 50 % effort: small breaths, never held. */
-    SHALLOW
+    SHALLOW,
+    /** As it comes. */
+    FREE
 }

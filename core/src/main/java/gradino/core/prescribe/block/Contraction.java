@@ -80,10 +80,16 @@ public sealed interface Contraction extends Leaf {
     /** Contract against the stretch on the inhale, release and deepen on the exhale, again and again. */
     record ContractRelax(int contractSeconds, EffortPercent effort, int relaxSeconds, int cycles, String contact)
             implements Contraction {
+        private static final int LONGEST_INHALE = 10;
+        private static final int LONGEST_EXHALE = 30;
+        private static final int BREATHES_UP_TO = 50;
+
         @Override
         public String inWords() {
-            return "%d times: breathe in and press %s for %d s, breathe out, let go and go deeper for %d s."
-                    .formatted(cycles, effort, contractSeconds, relaxSeconds);
+            var words = isWithTheBreath()
+                    ? "%d times: breathe in and press %s for %d s, breathe out, let go and go deeper for %d s."
+                    : "%d times: press %s for %d s, let go and go deeper for %d s.";
+            return words.formatted(cycles, effort, contractSeconds, relaxSeconds);
         }
 
         @Override
@@ -93,18 +99,33 @@ public sealed interface Contraction extends Leaf {
 
         @Override
         public Breathing breathing() {
-            return new Breathing(Math.min(30, contractSeconds), Math.min(60, relaxSeconds));
+            return isWithTheBreath() ? new Breathing(contractSeconds, relaxSeconds) : Breathing.USUAL;
+        }
+
+        /** Nobody breathes in for half a minute, and hard work goes with small breaths. */
+        private boolean isWithTheBreath() {
+            return contractSeconds <= LONGEST_INHALE
+                    && relaxSeconds <= LONGEST_EXHALE
+                    && effort.value() <= BREATHES_UP_TO;
         }
 
         @Override
         public List<Draft> phases() {
             var drafts = new ArrayList<Draft>();
             var step = new EffortStep(effort, contractSeconds);
+            boolean with = isWithTheBreath();
             for (int n = 1; n <= cycles; n++) {
-                drafts.add(Draft.level(PhaseKind.CONTRACT, Direction.PRESS, step, "Breathe in, press " + effort)
+                drafts.add(Draft.level(
+                                PhaseKind.CONTRACT,
+                                Direction.PRESS,
+                                step,
+                                (with ? "Breathe in, press " : "Press ") + effort)
                         .counted(n, cycles)
                         .against(contact));
-                drafts.add(Draft.still(PhaseKind.RELAX, relaxSeconds, "Breathe out, let go and go deeper")
+                drafts.add(Draft.still(
+                                PhaseKind.RELAX,
+                                relaxSeconds,
+                                with ? "Breathe out, let go and go deeper" : "Let go and go deeper")
                         .counted(n, cycles));
             }
             return drafts;

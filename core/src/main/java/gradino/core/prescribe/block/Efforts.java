@@ -19,8 +19,10 @@ final class Efforts {
     }
 
     static String load(double kg) {
-        return kg > 0
-                ? ", with %s kg".formatted(kg == Math.rint(kg) ? String.valueOf((long) kg) : String.valueOf(kg))
-                : "";
+        return kg > 0 ? ", with %s kg".formatted(plain(kg)) : "";
+    }
+
+    static String plain(double number) {
+        return number == Math.rint(number) ? String.valueOf((long) number) : String.valueOf(number);
     }
 }

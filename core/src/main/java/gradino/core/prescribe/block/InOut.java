@@ -9,9 +9,9 @@ import java.util.List;
 final class InOut {
     private InOut() {}
 
-    record Way(PhaseKind kind, Direction direction, EffortStep step, String cue) {
+    record Way(PhaseKind kind, Direction direction, EffortStep step, String cue, String contact) {
         Draft draft(int n, int of) {
-            return Draft.level(kind, direction, step, cue).counted(n, of);
+            return Draft.level(kind, direction, step, cue).counted(n, of).against(contact);
         }
     }
 

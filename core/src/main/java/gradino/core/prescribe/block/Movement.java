@@ -68,7 +68,16 @@ public sealed interface Movement extends Leaf {
         @Override
         public String inWords() {
             return "Lift %s %d times, hold %d s each%s."
-                    .formatted(part, repetitions, holdSeconds, Efforts.load(loadKg));
+                    .formatted(part + over(), repetitions, holdSeconds, Efforts.load(loadKg));
+        }
+
+        private String over() {
+            return heightCm > 0 ? " over %s cm".formatted(Efforts.plain(heightCm)) : "";
+        }
+
+        LiftOff lower(double byCm) {
+            double height = Math.max(0, heightCm - byCm);
+            return new LiftOff(part, repetitions, holdSeconds, restSeconds, height, loadKg, effort);
         }
 
         @Override
@@ -81,7 +90,7 @@ public sealed interface Movement extends Leaf {
             var lift = new EffortStep(effort, holdSeconds);
             var drafts = new ArrayList<Draft>();
             for (int n = 1; n <= repetitions; n++) {
-                drafts.add(Draft.level(PhaseKind.LIFT, Direction.PULL, lift, "Lift " + part + ", hold")
+                drafts.add(Draft.level(PhaseKind.LIFT, Direction.PULL, lift, "Lift " + part + over() + ", hold")
                         .counted(n, repetitions)
                         .against(part));
                 drafts.add(
@@ -91,18 +100,31 @@ public sealed interface Movement extends Leaf {
         }
     }
 
-    /** Slow controlled lowering out of the range; the way back is free or helped by a partner. */
+    /** Who moves the limb in an eccentric. */
+    enum Mover {
+        SELF,
+        /** A partner moves it into the range, the client resists. */
+        PARTNER_IN,
+        /** The client lowers, a partner brings it back. */
+        PARTNER_BACK
+    }
+
+    /** Slow controlled lowering under resistance, and the way back. */
     record Eccentric(
             int repetitions,
             int loweringSeconds,
             int returnSeconds,
             double loadKg,
-            boolean partner,
+            Mover mover,
+            String contact,
             EffortPercent effort)
             implements Movement {
         @Override
         public String inWords() {
-            return "%d times: lower slowly over %d s%s.".formatted(repetitions, loweringSeconds, Efforts.load(loadKg));
+            var how = mover == Mover.PARTNER_IN ? "a partner moves it in, resist" : "lower slowly";
+            var back = mover == Mover.PARTNER_BACK ? ", a partner brings it back" : "";
+            return "%d times: %s over %d s%s%s."
+                    .formatted(repetitions, how, loweringSeconds, Efforts.load(loadKg), back);
         }
 
         @Override
@@ -113,12 +135,15 @@ public sealed interface Movement extends Leaf {
         @Override
         public List<Draft> phases() {
             var lowering = new EffortStep(effort, loweringSeconds);
-            var back = partner ? "Partner brings it back" : "Back the easy way";
+            var back = mover == Mover.PARTNER_BACK ? "Partner brings it back" : "Back the easy way";
+            var out = mover == Mover.PARTNER_IN
+                    ? "Partner moves it in, resist all the way"
+                    : "Lower slowly, resist all the way";
             var drafts = new ArrayList<Draft>();
             for (int n = 1; n <= repetitions; n++) {
-                drafts.add(
-                        Draft.level(PhaseKind.LOWERING, Direction.PRESS, lowering, "Lower slowly, resist all the way")
-                                .counted(n, repetitions));
+                drafts.add(Draft.level(PhaseKind.LOWERING, Direction.PRESS, lowering, out)
+                        .counted(n, repetitions)
+                        .against(contact));
                 drafts.add(Draft.still(PhaseKind.RETURN, returnSeconds, back).counted(n, repetitions));
             }
             return drafts;
@@ -160,7 +185,8 @@ public sealed interface Movement extends Leaf {
     }
 
     /** Pull in, push out, without leaving the end of the range. */
-    record Pulses(int repetitions, int inSeconds, int outSeconds, EffortPercent effort) implements Movement {
+    record Pulses(int repetitions, int inSeconds, int outSeconds, String contact, EffortPercent effort)
+            implements Movement {
         @Override
         public String inWords() {
             return "%d times: pull in %d s, push out %d s.".formatted(repetitions, inSeconds, outSeconds);
@@ -175,15 +201,26 @@ public sealed interface Movement extends Leaf {
         public List<Draft> phases() {
             return InOut.phases(
                     repetitions,
-                    new InOut.Way(PhaseKind.PULSE_IN, Direction.PULL, new EffortStep(effort, inSeconds), "Pull in"),
                     new InOut.Way(
-                            PhaseKind.PULSE_OUT, Direction.PRESS, new EffortStep(effort, outSeconds), "Push out"));
+                            PhaseKind.PULSE_IN, Direction.PULL, new EffortStep(effort, inSeconds), "Pull in", contact),
+                    new InOut.Way(
+                            PhaseKind.PULSE_OUT,
+                            Direction.PRESS,
+                            new EffortStep(effort, outSeconds),
+                            "Push out",
+                            contact));
         }
     }
 
     /** Away from the range, then into it; what was gained is not given back. */
     record SidestepRounds(
-            int rounds, int awaySeconds, int intoSeconds, int attempts, int restSeconds, EffortPercent effort)
+            int rounds,
+            int awaySeconds,
+            int intoSeconds,
+            int attempts,
+            int restSeconds,
+            String contact,
+            EffortPercent effort)
             implements Movement {
         @Override
         public String inWords() {
@@ -199,12 +236,17 @@ public sealed interface Movement extends Leaf {
         @Override
         public List<Draft> phases() {
             var away = new InOut.Way(
-                    PhaseKind.STEP_AWAY, Direction.PRESS, new EffortStep(effort, awaySeconds), "Away from the range");
+                    PhaseKind.STEP_AWAY,
+                    Direction.PRESS,
+                    new EffortStep(effort, awaySeconds),
+                    "Away from the range",
+                    contact);
             var into = new InOut.Way(
                     PhaseKind.STEP_INTO,
                     Direction.PULL,
                     new EffortStep(effort, intoSeconds),
-                    "Into it, a little further");
+                    "Into it, a little further",
+                    contact);
             var drafts = new ArrayList<Draft>();
             for (int attempt = 1; attempt <= attempts; attempt++) {
                 drafts.addAll(InOut.phases(rounds, away, into));

@@ -40,10 +40,14 @@ public sealed interface Quiet extends Leaf {
         }
     }
 
-    record Rest(int seconds) implements Quiet {
+    record Rest(int seconds, String cue) implements Quiet {
+        public Rest(int seconds) {
+            this(seconds, "Rest");
+        }
+
         @Override
         public String inWords() {
-            return "Rest %d s.".formatted(seconds);
+            return "%s, %d s.".formatted(cue, seconds);
         }
 
         @Override
@@ -53,7 +57,7 @@ public sealed interface Quiet extends Leaf {
 
         @Override
         public List<Draft> phases() {
-            return List.of(Draft.still(PhaseKind.REST, seconds, "Rest"));
+            return List.of(Draft.still(PhaseKind.REST, seconds, cue));
         }
     }
 
@@ -127,7 +131,9 @@ public sealed interface Quiet extends Leaf {
 
         @Override
         public List<Draft> phases() {
-            return List.of(Draft.still(PhaseKind.SETTLE, seconds(), "Settle: breathe out twice as long as in"));
+            boolean twice = breathing.outSeconds() == 2 * breathing.inSeconds();
+            var how = twice ? "breathe out twice as long as in" : "breathe " + breathing;
+            return List.of(Draft.still(PhaseKind.SETTLE, seconds(), "Settle: " + how));
         }
     }
 

@@ -36,8 +36,7 @@ public record BlockParameter(
             .collect(Collectors.groupingBy(
                     BlockParameter::form, Collectors.toMap(BlockParameter::name, Function.identity())));
 
-    private static final Set<String> EASING =
-            Set.of("rest", "settle", "return", "relax", "in", "out", "partner", "re-stretch");
+    private static final Set<String> EASING = Set.of("rest", "settle", "return", "relax", "in", "out", "re-stretch");
 
     /** Whether more of it asks for less. */
     public boolean eases() {

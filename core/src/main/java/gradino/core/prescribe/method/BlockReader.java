@@ -3,6 +3,7 @@ package gradino.core.prescribe.method;
 import gradino.core.because.Finding;
 import gradino.core.because.Wording;
 import gradino.core.prescribe.block.Block;
+import gradino.core.prescribe.block.Breathed;
 import gradino.core.prescribe.block.Breathing;
 import gradino.core.prescribe.block.Contraction;
 import gradino.core.prescribe.block.EffortStep;
@@ -14,11 +15,11 @@ import gradino.core.prescribe.block.RampPattern;
 import gradino.core.prescribe.method.BlockDraft.Tread;
 import gradino.core.quantity.EffortPercent;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** Reads blocks as typed. What cannot be becomes a finding at its place, and the block is left out; reading goes on. */
@@ -61,18 +62,29 @@ public final class BlockReader {
         for (var parameter : BlockParameter.of(draft.form())) {
             bound(parameter, draft, path);
         }
-        if (draft.form() == BlockForm.GRADED_SET && order(draft).isEmpty()) {
-            say(
-                    path + ".words.order",
-                    "unknown-order",
-                    null,
-                    "",
-                    "press-pull, pull-press, pull-press-pull, press or pull.");
-        }
+        words(draft, path);
         var steps = steps(draft, path);
         var inside = inside(draft, path, depth);
         boolean readable = findings.subList(before, findings.size()).stream().noneMatch(Finding::blocks);
-        return readable ? Optional.of(block(draft, steps, inside)) : Optional.empty();
+        return readable ? Optional.of(breathing(draft, block(draft, steps, inside))) : Optional.empty();
+    }
+
+    private void words(BlockDraft draft, String path) {
+        for (var word : BlockWord.of(draft.form())) {
+            if (!word.allows(draft.word(word.name(), ""))) {
+                var choices =
+                        word.choices().stream().map(BlockWord.Choice::value).collect(Collectors.joining(", "));
+                say(path + ".words." + word.name(), "unknown-word", null, "", "One of: " + choices + ".");
+            }
+        }
+        if (Breath.of(draft).isEmpty()) {
+            var words = "In and out seconds, as 4:8, in at most 30, out at most 60; or free.";
+            say(path + ".words." + Breath.WORD, "unknown-breath", null, "", words);
+        }
+    }
+
+    private static Block breathing(BlockDraft draft, Block block) {
+        return Breath.isNamed(draft) ? new Breathed(block, Breath.of(draft).orElseThrow()) : block;
     }
 
     private List<Block> inside(BlockDraft draft, String path, int depth) {
@@ -164,7 +176,7 @@ public final class BlockReader {
             case CONTROLLED_ROTATION, PULSES, SIDESTEP_ROUNDS, TRANSITION -> free(d);
             case LIFT_OFF, ECCENTRIC, LOADED_STRETCH -> loaded(d);
             case RELEASE, SUPPORTED_HOLD, SETTLE, REST, RE_MEASURE -> quiet(d);
-            case GROUP -> new Group(inside, whole(d, "rounds"), whole(d, "rest"));
+            case GROUP -> new Group(inside, whole(d, "rounds"), whole(d, "rest"), d.number("rise"));
         };
     }
 
@@ -200,7 +212,9 @@ public final class BlockReader {
                         whole(d, "seconds"),
                         whole(d, "tension"),
                         d.word("waypoints", ""));
-            case PULSES -> new Movement.Pulses(whole(d, "repetitions"), whole(d, "in"), whole(d, "out"), effort(d));
+            case PULSES ->
+                new Movement.Pulses(
+                        whole(d, "repetitions"), whole(d, "in"), whole(d, "out"), d.word("contact", ""), effort(d));
             case SIDESTEP_ROUNDS ->
                 new Movement.SidestepRounds(
                         whole(d, "rounds"),
@@ -208,6 +222,7 @@ public final class BlockReader {
                         whole(d, "into"),
                         whole(d, "attempts"),
                         whole(d, "rest"),
+                        d.word("contact", ""),
                         effort(d));
             case TRANSITION ->
                 new Movement.Transition(
@@ -219,7 +234,7 @@ public final class BlockReader {
         };
     }
 
-    private static Block loaded(BlockDraft d) {
+    private Block loaded(BlockDraft d) {
         return switch (d.form()) {
             case LIFT_OFF ->
                 new Movement.LiftOff(
@@ -236,7 +251,8 @@ public final class BlockReader {
                         whole(d, "lowering"),
                         whole(d, "return"),
                         d.number("load"),
-                        whole(d, "partner") == 1,
+                        Movement.Mover.valueOf(constant(d.word("moves", "self"))),
+                        d.word("contact", world.press()),
                         effort(d));
             case LOADED_STRETCH ->
                 new Movement.LoadedStretch(
@@ -262,10 +278,10 @@ public final class BlockReader {
         };
     }
 
-    /** Seconds, or breaths of six seconds where breaths are named. */
+    /** Seconds, or breaths of the block's own length where breaths are named. */
     private static int held(BlockDraft d) {
         int breaths = whole(d, "breaths");
-        return breaths > 0 ? breaths * Breathing.USUAL.seconds() : whole(d, "seconds");
+        return breaths > 0 ? breaths * Breath.of(d).orElse(Breathing.USUAL).seconds() : whole(d, "seconds");
     }
 
     private Block ramp(BlockDraft d, List<EffortStep> steps) {
@@ -277,7 +293,7 @@ public final class BlockReader {
     private Block graded(BlockDraft d, List<EffortStep> steps) {
         int settle = whole(d, "settle");
         return new GradedSet(
-                order(d).orElseThrow(),
+                GradedSet.Order.valueOf(constant(d.word("order", "press-pull"))),
                 new RampPattern(steps),
                 EffortPercent.of(whole(d, "ceiling")),
                 whole(d, "top-hold"),
@@ -285,14 +301,11 @@ public final class BlockReader {
                 whole(d, "sets"),
                 settle == 0 ? null : new Quiet.Settle(settle, new Breathing(whole(d, "in"), whole(d, "out"))),
                 whole(d, "rest"),
-                new GradedSet.Contacts(d.word("contact", world.press()), world.pull()));
+                new GradedSet.Contacts(d.word("contact", world.press()), d.word("pull-contact", world.pull())));
     }
 
-    private static Optional<GradedSet.Order> order(BlockDraft d) {
-        var said = d.word("order", "press-pull").toUpperCase(Locale.ROOT).replace('-', '_');
-        return Arrays.stream(GradedSet.Order.values())
-                .filter(o -> o.name().equals(said))
-                .findFirst();
+    private static String constant(String word) {
+        return word.toUpperCase(Locale.ROOT).replace('-', '_');
     }
 
     private static EffortPercent effort(BlockDraft d) {

@@ -30,8 +30,6 @@ public final class MethodFile {
             Set.of("name", "variant-of", "summary", "breath", "cramp", "stretching", "suits");
     private static final Set<String> RANGES = Set.of("week", "set-up", "side-change");
     private static final Set<String> STATED = Set.of("spacing", "weekly-cap");
-    private static final Set<String> BLOCK_WORDS =
-            Set.of("area", "tool", "part", "joint", "order", "cue", "what", "contact", "waypoints", MethodBlock.ROLE);
 
     private final String file;
     private final List<Finding> findings = new ArrayList<>();
@@ -152,10 +150,20 @@ public final class MethodFile {
                     .ifPresent(r -> block.numbers().put(parameter, r));
         } else if (parameter.equals("steps")) {
             steps(row, block.steps());
-        } else if (BLOCK_WORDS.contains(parameter)) {
-            block.words().put(parameter, row.get("value"));
+        } else if (parameter.equals(MethodBlock.ROLE)
+                || BlockWord.find(form.get(), parameter).isPresent()) {
+            word(row, form.get(), parameter, block);
         } else if (!parameter.isEmpty()) {
             say(row, "unknown-field", "a %s has no '%s'.".formatted(form.get().id(), parameter));
+        }
+    }
+
+    private void word(CSVRecord row, BlockForm form, String name, BlockRows block) {
+        var value = row.get("value");
+        if (BlockWord.find(form, name).filter(w -> !w.allows(value)).isPresent()) {
+            say(row, "unreadable", "'%s' is none of what %s can be.".formatted(value, name));
+        } else {
+            block.words().put(name, value);
         }
     }
 

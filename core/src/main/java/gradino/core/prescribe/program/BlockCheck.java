@@ -4,6 +4,7 @@ import gradino.core.because.Finding;
 import gradino.core.prescribe.block.Breathing;
 import gradino.core.prescribe.method.BlockDraft;
 import gradino.core.prescribe.method.BlockForm;
+import gradino.core.prescribe.method.Breath;
 import gradino.core.prescribe.program.SessionContext.LineFacts;
 import java.util.List;
 import java.util.Optional;
@@ -45,6 +46,10 @@ final class BlockCheck {
     }
 
     private void sizes(BlockDraft block, String path) {
+        if (Breath.isToldTwice(block)) {
+            var words = "The pacer says when to breathe: leave it out of the cue, or set the breath free.";
+            advise(path + ".words.cue", "breath-told-twice", null, "", words);
+        }
         switch (block.form()) {
             case SUPPORTED_HOLD -> hold(block, path);
             case GRADED_SET, PRESS_RAMP, PULL_RAMP -> effort(block, path);
@@ -60,7 +65,8 @@ final class BlockCheck {
 
     private void hold(BlockDraft block, String path) {
         double breaths = block.number("breaths");
-        double seconds = breaths > 0 ? breaths * Breathing.USUAL.seconds() : block.number("seconds");
+        double breath = Breath.of(block).orElse(Breathing.USUAL).seconds();
+        double seconds = breaths > 0 ? breaths * breath : block.number("seconds");
         var place = path + ".numbers." + (breaths > 0 ? "breaths" : "seconds");
         if (seconds > LONGEST_SUPPORTED_HOLD) {
             stop(place, "hold-too-long", LONGEST_SUPPORTED_HOLD, "s", "Supported holds end at 120 s: shorten it.");

@@ -24,7 +24,7 @@ import java.util.List;
  * @param sideChangeSeconds between the sides, 0 to 600
  * @param sessionsPerWeek 1 to 14
  * @param unequalReason why the two sides' work differs; empty when it does not
- * @param doses a midline line keeps its dose on the left
+ * @param doses one dose for both sides together, or for the middle, is kept on the left
  */
 public record Plan(
         String motion,
@@ -45,6 +45,9 @@ public record Plan(
         OutOfBoundsException.require("sideChangeSeconds", sideChangeSeconds, 0, 600, "s");
         OutOfBoundsException.require("sessionsPerWeek", sessionsPerWeek, 1, SessionCheck.MOST_A_WEEK, "");
         firstSide.paired();
+        if (sides.one() && doses.right().hasBlocks()) {
+            doses = doses.with(Side.RIGHT, new Dose(doses.right().angle(), List.of()));
+        }
     }
 
     /** @throws OutOfBoundsException for a number that no line can have */
@@ -80,12 +83,12 @@ public record Plan(
                 unequalReason);
     }
 
-    /** The sides that it trains, as their doses are kept: the midline's on the left. A side without a block is none. */
+    /** The sides that it trains, as their doses are kept: one dose for both on the left. A side without a block is none. */
     public List<Side> trained() {
         return switch (sides) {
-            case LEFT, MIDLINE -> List.of(Side.LEFT);
+            case LEFT, TOGETHER, MIDLINE -> List.of(Side.LEFT);
             case RIGHT -> List.of(Side.RIGHT);
-            case ONE_AFTER_OTHER, ALTERNATING ->
+            case ONE_AFTER_OTHER, FIRST_TWICE, ALTERNATING ->
                 Side.PAIR.stream().filter(s -> dose(s).hasBlocks()).toList();
         };
     }
@@ -118,6 +121,11 @@ public record Plan(
 
     public Dose dose(Side side) {
         return doses.on(side);
+    }
+
+    /** What a side does: where there is one dose for both, that one. */
+    public Dose done(Side side) {
+        return doses.on(sides.one() ? Side.LEFT : side);
     }
 
     /**

@@ -14,6 +14,7 @@ import gradino.core.prescribe.program.SessionDraft.LineDraft;
 import gradino.core.prescribe.timeline.Compiler;
 import gradino.core.prescribe.timeline.EffortClass;
 import gradino.core.prescribe.timeline.Protocol;
+import gradino.core.prescribe.timeline.SideOrder;
 import gradino.core.prescribe.timeline.Timeline;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
@@ -74,11 +75,12 @@ public final class SessionCheck {
     /** What a side's angle alone meets. */
     static List<Finding> angle(Plan plan, Side side, LineFacts facts) {
         var check = new SessionCheck(new SessionContext(null, List.of(), any -> facts), Map.of());
-        var path = "angles." + side.word();
-        check.above(plan.dose(side).angle().value(), side, facts, path);
+        var path = "angles." + Protocol.list(side);
+        var done = plan.sides().one() ? Side.MIDLINE : side;
+        check.above(plan.dose(side).angle().value(), done, facts, path);
         var position = Catalogue.position(plan.position());
         var demand = new Demand(
-                side,
+                done,
                 0,
                 0,
                 Optional.of(plan.dose(side).angle()),
@@ -160,13 +162,16 @@ public final class SessionCheck {
     }
 
     private void angle(LineDraft line, Side side, LineFacts facts, String path) {
-        if (side != Side.MIDLINE) {
-            above(line.angles().on(side), side, facts, path + ".angles." + side.word());
-        }
+        above(line.angles().on(kept(side)), side, facts, path + ".angles." + Protocol.list(side));
+    }
+
+    /** Where the dose of a side is kept. */
+    private static Side kept(Side side) {
+        return side.isPaired() ? side : Side.LEFT;
     }
 
     private void above(double angle, Side side, LineFacts facts, String path) {
-        var passive = facts.passive().on(side);
+        var passive = facts.passive(side);
         if (passive.isPresent() && angle > passive.get().value().value()) {
             double edge = passive.get().value().value();
             findings.add(Finding.blocking(
@@ -181,24 +186,21 @@ public final class SessionCheck {
     private void demand(LineDraft line, Side side, LineFacts facts, String path, Protocol protocol) {
         var position = Catalogue.position(line.position());
         var hardest = Hardest.of(line, protocol, side, path);
-        var angle = side == Side.MIDLINE || !Double.isFinite(line.angles().on(side))
-                ? Optional.<Degrees>empty()
-                : degrees(line.angles().on(side));
-        var held =
-                side == Side.MIDLINE ? Optional.<Degrees>empty() : facts.held().on(side);
+        double typed = line.angles().on(kept(side));
+        var angle = Double.isFinite(typed) ? degrees(typed) : Optional.<Degrees>empty();
         var demand = new Demand(
                 side,
                 hardest.peak(),
                 hardest.longest(),
                 angle,
-                held,
+                facts.held().on(kept(side)),
                 position.filter(Position::lying).isPresent(),
                 hardest.release().isPresent(),
                 new Demand.Places(
                         path + "." + Protocol.list(side),
                         hardest.peakAt(),
                         hardest.longestAt(),
-                        path + ".angles." + side.word(),
+                        path + ".angles." + Protocol.list(side),
                         hardest.release().orElse(path)));
         findings.addAll(RestrictionCheck.check(facts.limits(), demand));
     }
@@ -210,6 +212,11 @@ public final class SessionCheck {
     private void sides(LineDraft line, String path, Optional<Protocol> protocol) {
         if (!line.sides().both() || !line.unequalReason().isBlank()) {
             return;
+        }
+        if (line.sides() == SideOrder.FIRST_TWICE) {
+            var words = "The %s side is done twice: say why."
+                    .formatted(line.firstSide().word());
+            advise(path + ".unequalReason", "unequal-sides", words);
         }
         if (line.left().isEmpty() != line.right().isEmpty()) {
             var missing = line.left().isEmpty() ? "left" : "right";

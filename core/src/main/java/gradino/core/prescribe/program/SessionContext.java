@@ -1,10 +1,12 @@
 package gradino.core.prescribe.program;
 
+import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.intake.Limits;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.UncertainAngle;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -46,6 +48,15 @@ public record SessionContext(
             Sided<Optional<UncertainAngle>> passive,
             boolean unloadedMastered,
             boolean liftOffsMastered) {
+        /** Cold estimate of a side; the shorter of both for what is done in the middle, or with both together. */
+        Optional<UncertainAngle> passive(Side side) {
+            return side.isPaired()
+                    ? passive.on(side)
+                    : Side.PAIR.stream()
+                            .flatMap(s -> passive.on(s).stream())
+                            .min(Comparator.comparingDouble(p -> p.value().value()));
+        }
+
         public static final LineFacts UNKNOWN = new LineFacts(
                 Limits.NONE, false, Sided.both(Optional.empty()), Sided.both(Optional.empty()), true, true);
     }

@@ -36,7 +36,8 @@ public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations)
      *
      * @param id within the session
      * @param angles working angle a side, degrees from the position's zero
-     * @param left blocks of the left side, or of the midline
+     * @param left blocks of the left side, of both together, or of the midline
+     * @param right of the right side; none where there is one dose
      * @param unequalReason why the sides differ; empty when they do not
      */
     public record LineDraft(
@@ -55,7 +56,7 @@ public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations)
             String unequalReason) {
         public LineDraft {
             left = List.copyOf(left);
-            right = List.copyOf(right);
+            right = sides.one() ? List.of() : List.copyOf(right);
         }
 
         public LineDraft withBlocks(List<BlockDraft> toLeft, List<BlockDraft> toRight) {
@@ -128,8 +129,8 @@ public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations)
             return switch (sides) {
                 case LEFT -> List.of(Side.LEFT);
                 case RIGHT -> List.of(Side.RIGHT);
-                case MIDLINE -> List.of(Side.MIDLINE);
-                case ONE_AFTER_OTHER, ALTERNATING -> Side.PAIR;
+                case TOGETHER, MIDLINE -> List.of(Side.MIDLINE);
+                case ONE_AFTER_OTHER, FIRST_TWICE, ALTERNATING -> Side.PAIR;
             };
         }
     }

@@ -5,7 +5,6 @@ import gradino.core.body.Catalogue;
 import gradino.core.body.Motion;
 import gradino.core.body.Position;
 import gradino.core.body.Sided;
-import gradino.core.prescribe.block.Leaf;
 import gradino.core.prescribe.method.BlockForm;
 import gradino.core.prescribe.method.BlockReader;
 import gradino.core.prescribe.method.BlockReader.BlockWorld;
@@ -58,7 +57,6 @@ public final class SessionReader {
     }
 
     private SessionPlan session(SessionDraft draft) {
-        var warmUp = new ArrayList<Leaf>();
         for (int i = 0; i < draft.warmUp().size(); i++) {
             if (draft.warmUp().get(i).form() != BlockForm.CONTROLLED_ROTATION) {
                 say(
@@ -68,11 +66,7 @@ public final class SessionReader {
             }
         }
         twice(draft);
-        for (var block : new BlockReader(new BlockWorld("joint", "", ""), findings).all(draft.warmUp(), "warmUp")) {
-            if (block instanceof Leaf leaf) {
-                warmUp.add(leaf);
-            }
-        }
+        var warmUp = new BlockReader(new BlockWorld("joint", "", ""), findings).all(draft.warmUp(), "warmUp");
         var stations = new ArrayList<Station>();
         for (int i = 0; i < draft.stations().size(); i++) {
             station(draft.stations().get(i), "stations[" + i + "]").ifPresent(stations::add);
@@ -150,6 +144,13 @@ public final class SessionReader {
         if (motion.isPresent() && midline != (draft.sides() == SideOrder.MIDLINE)) {
             var words = midline ? "This motion has no sides." : "This motion has a left and a right.";
             say(path + ".sides", "side-for-motion", words);
+        }
+        if (draft.sides() == SideOrder.TOGETHER
+                && position.filter(p -> !p.allowsTogether()).isPresent()) {
+            say(
+                    path + ".sides",
+                    "together-in-position",
+                    "Both sides cannot work at once in this position: do one after the other, or pick another position.");
         }
         if (!draft.firstSide().isPaired()) {
             say(path + ".firstSide", "side-for-motion", "Left or right goes first.");

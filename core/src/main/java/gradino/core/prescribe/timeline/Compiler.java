@@ -36,20 +36,27 @@ public final class Compiler {
     /** How long the compiled timeline would be, without making it. */
     public static int secondsOf(Protocol protocol) {
         int seconds = protocol.setUpSeconds();
-        for (var side : sides(protocol)) {
+        for (var side : turns(protocol)) {
             for (var block : protocol.on(side)) {
-                seconds += block.seconds();
+                seconds += TimelineBuilder.seconds(side, block);
             }
         }
         int pairs =
                 Math.max(protocol.on(Side.LEFT).size(), protocol.on(Side.RIGHT).size());
-        int changes = protocol.sides() == SideOrder.ALTERNATING ? Math.max(0, 2 * pairs - 1) : 1;
-        return seconds + (protocol.sides().both() ? changes * protocol.sideChangeSeconds() : 0);
+        int changes = protocol.sides() == SideOrder.ALTERNATING
+                ? Math.max(0, 2 * pairs - 1)
+                : turns(protocol).size() - 1;
+        return seconds + changes * protocol.sideChangeSeconds();
     }
 
-    private static List<Side> sides(Protocol protocol) {
-        var first = protocol.begins();
-        return protocol.sides().both() ? List.of(first, first.other()) : List.of(first);
+    /** Whose turn it is, one after the other, where a side is done whole. */
+    private static List<Side> turns(Protocol line) {
+        var first = line.begins();
+        return switch (line.sides()) {
+            case LEFT, RIGHT, TOGETHER, MIDLINE -> List.of(first);
+            case ONE_AFTER_OTHER, ALTERNATING -> List.of(first, first.other());
+            case FIRST_TWICE -> List.of(first, first.other(), first);
+        };
     }
 
     /**
@@ -86,16 +93,17 @@ public final class Compiler {
 
     private void line(Placed at) {
         var line = at.line();
-        var first = line.begins();
-        setUp(at, first);
+        setUp(at, line.begins());
         if (line.sides() == SideOrder.ALTERNATING) {
             alternating(at);
             return;
         }
-        side(at, first);
-        if (line.sides().both()) {
-            change(at, first.other());
-            side(at, first.other());
+        var turns = turns(line);
+        for (int turn = 0; turn < turns.size(); turn++) {
+            if (turn > 0) {
+                change(at, turns.get(turn));
+            }
+            side(at, turns.get(turn));
         }
     }
 
@@ -123,14 +131,15 @@ public final class Compiler {
         } else {
             change(head, head.line().begins());
         }
-        for (int pass = 0; pass < 2; pass++) {
+        int passes = lines.stream().mapToInt(l -> turns(l.line()).size()).max().orElse(0);
+        for (int pass = 0; pass < Math.max(2, passes); pass++) {
             for (int i = 0; i < lines.size(); i++) {
                 var line = lines.get(i).line();
                 var side = (i + pass) % 2 == 0 ? line.begins() : line.begins().other();
-                if (pass == 1 && i == 0) {
+                if (pass > 0 && i == 0) {
                     change(head, side);
                 }
-                if (pass == 0 || line.sides().both()) {
+                if (pass < turns(line).size()) {
                     side(lines.get(i), side);
                 }
             }
@@ -161,7 +170,7 @@ public final class Compiler {
 
     private static String cue(Protocol line, Side side) {
         if (side == Side.MIDLINE) {
-            return named(line);
+            return line.sides() == SideOrder.TOGETHER ? "Both sides together: " + named(line) : named(line);
         }
         var which = Wording.capital(side.word());
         return which + " side: " + named(line);

@@ -14,7 +14,7 @@ import java.util.List;
  * @param position id in the catalogue
  * @param method id of the method it follows
  * @param firstSide goes first: the worse one; left for the midline
- * @param blocks a midline line keeps its blocks on the left
+ * @param blocks what is done with both sides together, or in the middle, is kept on the left
  * @param setUpSeconds before the first side, 0 to 600
  * @param sideChangeSeconds between the sides, 0 to 600
  */
@@ -35,7 +35,7 @@ public record Protocol(
         blocks = blocks.map((side, list) -> List.copyOf(list));
     }
 
-    /** The blocks of a side; the midline's are kept on the left. */
+    /** The blocks of a side; one dose for both is kept on the left. */
     public List<Block> on(Side side) {
         return blocks.on(side == Side.MIDLINE ? Side.LEFT : side);
     }
@@ -45,8 +45,8 @@ public record Protocol(
         return switch (sides) {
             case LEFT -> Side.LEFT;
             case RIGHT -> Side.RIGHT;
-            case MIDLINE -> Side.MIDLINE;
-            case ONE_AFTER_OTHER, ALTERNATING -> firstSide;
+            case TOGETHER, MIDLINE -> Side.MIDLINE;
+            case ONE_AFTER_OTHER, FIRST_TWICE, ALTERNATING -> firstSide;
         };
     }
 

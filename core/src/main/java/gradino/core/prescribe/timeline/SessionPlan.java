@@ -1,10 +1,10 @@
 package gradino.core.prescribe.timeline;
 
-import gradino.core.prescribe.block.Leaf;
+import gradino.core.prescribe.block.Block;
 import java.util.List;
 
 /** A session: the rotations that warm up the joints to come, then the stations. */
-public record SessionPlan(List<Leaf> warmUp, List<Station> stations) {
+public record SessionPlan(List<Block> warmUp, List<Station> stations) {
     public SessionPlan {
         warmUp = List.copyOf(warmUp);
         stations = List.copyOf(stations);

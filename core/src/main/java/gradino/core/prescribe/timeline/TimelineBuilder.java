@@ -1,9 +1,12 @@
 package gradino.core.prescribe.timeline;
 
+import gradino.core.body.Joints;
 import gradino.core.body.Side;
 import gradino.core.prescribe.block.Block;
 import gradino.core.prescribe.block.BreathPhase;
 import gradino.core.prescribe.block.Breathing;
+import gradino.core.prescribe.block.Leaf;
+import gradino.core.prescribe.block.Movement;
 import gradino.core.prescribe.timeline.Timeline.BreathMark;
 import gradino.core.prescribe.timeline.Timeline.Phase;
 import gradino.core.quantity.EffortPercent;
@@ -25,7 +28,11 @@ final class TimelineBuilder {
      *
      * @param number of its line in the session, 1-based; 0 for none
      */
-    record Spot(Side side, int number, String line, String place) {}
+    record Spot(Side side, int number, String line, String place) {
+        Spot on(Side other) {
+            return other == side ? this : new Spot(other, number, line, place);
+        }
+    }
 
     Timeline timeline() {
         return new Timeline(phases);
@@ -33,8 +40,33 @@ final class TimelineBuilder {
 
     void add(Spot spot, Block block) {
         for (var part : block.parts()) {
-            add(spot, part);
+            for (var side : sides(spot.side(), part.leaf())) {
+                add(spot.on(side), part);
+            }
         }
+    }
+
+    /** Nobody circles both hips at once: a rotation of a paired joint is done side after side. */
+    private static List<Side> sides(Side side, Leaf leaf) {
+        return isDoneTwice(side, leaf) ? Side.PAIR : List.of(side);
+    }
+
+    /** How long a block takes where it stands. */
+    static int seconds(Side side, Block block) {
+        if (side != Side.MIDLINE) {
+            return block.seconds();
+        }
+        int seconds = 0;
+        for (var part : block.parts()) {
+            seconds += sides(side, part.leaf()).size() * part.leaf().seconds();
+        }
+        return seconds;
+    }
+
+    private static boolean isDoneTwice(Side side, Leaf leaf) {
+        return side == Side.MIDLINE
+                && leaf instanceof Movement.ControlledRotation rotation
+                && Joints.isPaired(rotation.joint());
     }
 
     private void add(Spot spot, Block.Part part) {
@@ -73,7 +105,7 @@ final class TimelineBuilder {
                 part.sets(),
                 draft.count(),
                 draft.counts(),
-                breaths(draft, part.leaf().breathing(), blockStart));
+                breaths(draft, part.breathing(), blockStart));
     }
 
     private List<BreathMark> breaths(Block.Draft draft, Breathing breathing, int blockStart) {

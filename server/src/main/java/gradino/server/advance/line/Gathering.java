@@ -3,9 +3,12 @@ package gradino.server.advance.line;
 import gradino.core.advance.state.Event;
 import gradino.core.advance.state.Event.DoseDecided;
 import gradino.core.advance.state.Moment;
+import gradino.core.body.Side;
+import gradino.core.body.Sided;
 import gradino.core.measure.noise.NoiseBook;
 import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.program.Plan;
+import gradino.core.prescribe.timeline.SideOrder;
 import gradino.server.advance.line.PauseRepository.StoredPause;
 import gradino.server.intake.Client;
 import gradino.server.intake.IntakeRepository;
@@ -22,6 +25,7 @@ import gradino.server.prescribe.program.LineRepository;
 import gradino.server.prescribe.program.LineRepository.LineVersion;
 import gradino.server.prescribe.program.Props;
 import gradino.server.prescribe.program.SessionRepository;
+import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -145,7 +149,25 @@ class Gathering {
     private static Plan plan(List<LineVersion> versions) {
         return versions.get(versions.size() - 1)
                 .plan()
-                .withDoses(versions.get(0).plan().doses());
+                .withDoses(Sided.of(versions.get(0).plan()::done));
+    }
+
+    /** What was decided while both sides had one dose holds for each, should they be parted since. */
+    private static void decided(List<DoseDecided> decisions, List<LineVersion> versions, List<Event> events) {
+        for (var decision : decisions) {
+            events.add(decision);
+            if (decision.side() == Side.LEFT && wasTogether(versions, decision.recordedAt())) {
+                events.add(decision.on(Side.RIGHT));
+            }
+        }
+    }
+
+    private static boolean wasTogether(List<LineVersion> versions, Instant at) {
+        var then = versions.get(0);
+        for (var version : versions) {
+            then = version.recordedAt().isAfter(at) ? then : version;
+        }
+        return then.plan().sides() == SideOrder.TOGETHER;
     }
 
     /** A method of the studio. */
@@ -164,7 +186,10 @@ class Gathering {
                 .mornings(line)
                 .forEach(m -> events.add(new Event.MorningAnswered(
                         m.runId(), m.settled(), m.soreness(), m.happenedAt(), m.recordedAt())));
-        events.addAll(rows.decisions().getOrDefault(line.id(), List.of()));
+        decided(
+                rows.decisions().getOrDefault(line.id(), List.of()),
+                rows.versions().of(line.id()),
+                events);
         rows.pauses().getOrDefault(client.id(), List.of()).forEach(p -> events.add(paused(p, zone)));
         rows.clearances().getOrDefault(client.id(), List.of()).stream()
                 .filter(c -> c.clearance().stopSigns())

@@ -1,6 +1,7 @@
 package gradino.server.advance.line;
 
 import gradino.core.advance.state.Event;
+import gradino.core.body.Side;
 import gradino.core.measure.noise.Mode;
 import gradino.core.measure.noise.NoiseBook;
 import gradino.core.measure.noise.Warmth;
@@ -28,13 +29,18 @@ final class LineReadings {
                 .filter(m ->
                         newest.filter(n -> n.instrument() == m.instrument()).isPresent())
                 .forEach(m -> events.add(new Event.MeasuredCold(
-                        LineRuns.onSide(m.side()), m.mode(), m.reading(book), m.endFeel(), m.recordedAt())));
+                        kept(m.side()), m.mode(), m.reading(book), m.endFeel(), m.recordedAt())));
     }
 
     private static void graded(Measurement m, List<Event> events) {
         var grade = m.controlGrade();
         if (grade != null) {
-            events.add(new Event.ControlGraded(LineRuns.onSide(m.side()), grade, m.happenedAt(), m.recordedAt()));
+            events.add(new Event.ControlGraded(kept(m.side()), grade, m.happenedAt(), m.recordedAt()));
         }
+    }
+
+    /** The middle is kept on the left. */
+    private static Side kept(Side side) {
+        return side == Side.MIDLINE ? Side.LEFT : side;
     }
 }

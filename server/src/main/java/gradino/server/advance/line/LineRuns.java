@@ -5,6 +5,8 @@ import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.MeasuredEffort;
+import gradino.core.prescribe.method.Dose;
+import gradino.core.prescribe.program.SessionDraft.LineDraft;
 import gradino.server.perform.force.TraceRepository;
 import gradino.server.perform.force.TraceRepository.Judged;
 import gradino.server.perform.record.RecordRepository;
@@ -99,9 +101,9 @@ class LineRuns {
                 if (own.isEmpty()) {
                     Gathering.elsewhere(close, events);
                 } else {
-                    var doses = run.line(line.id()).orElseThrow();
-                    var held = RecordRepository.held(run, Sided.of(doses::dose), close, own);
-                    found.add(with(held, run.number(line.id()), heard.getOrDefault(run.id(), List.of())));
+                    var asked = run.line(line.id()).orElseThrow();
+                    var held = RecordRepository.held(run, doses(asked), close, own);
+                    found.add(with(held, run, asked, heard.getOrDefault(run.id(), List.of())));
                 }
             }
             return found;
@@ -110,24 +112,31 @@ class LineRuns {
 
     private static List<StoredBlock> own(Run run, Line line, List<StoredBlock> blocks) {
         int number = run.number(line.id());
+        boolean one = isOne(run.line(line.id()).orElseThrow());
         return blocks.stream()
                 .filter(b -> b.block().blockId().line() == number)
-                .map(LineRuns::onSide)
+                .map(b -> one ? inTheMiddle(b) : b)
                 .toList();
     }
 
-    private static StoredBlock onSide(StoredBlock stored) {
+    private static boolean isOne(LineDraft asked) {
+        return asked.sides().one();
+    }
+
+    /** Where one dose is for both sides, both did what either did. */
+    private static StoredBlock inTheMiddle(StoredBlock stored) {
         BlockRecord block = stored.block();
         return new StoredBlock(
-                stored.id(), stored.runId(), block.on(onSide(block.side())), stored.happenedAt(), stored.recordedAt());
+                stored.id(), stored.runId(), block.on(Side.MIDLINE), stored.happenedAt(), stored.recordedAt());
     }
 
-    /** A midline line is kept on the left. */
-    static Side onSide(Side side) {
-        return side == Side.MIDLINE ? Side.LEFT : side;
+    /** Should the line be split into its sides, each has done it. */
+    private static Sided<Dose> doses(LineDraft asked) {
+        return isOne(asked) ? Sided.both(asked.dose(Side.LEFT)) : Sided.of(asked::dose);
     }
 
-    private static Held with(Held held, int number, List<Judged> heard) {
+    private static Held with(Held held, Run run, LineDraft asked, List<Judged> heard) {
+        int number = run.number(asked.id());
         var own = heard.stream()
                 .filter(j -> j.effort().blockId().line() == number)
                 .toList();
@@ -138,7 +147,7 @@ class LineRuns {
                 .orElse(held.recordedAt());
         var efforts = own.stream()
                 .map(Judged::effort)
-                .map(e -> new MeasuredEffort(e.blockId(), onSide(e.side()), e.within(), e.nearMaxPeak()))
+                .map(e -> isOne(asked) ? new MeasuredEffort(e.blockId(), Side.MIDLINE, e.within(), e.nearMaxPeak()) : e)
                 .toList();
         return new Held(held.record().withEfforts(efforts), latest);
     }

@@ -6,6 +6,7 @@ import gradino.core.body.Sided;
 import gradino.core.measure.noise.Instrument;
 import gradino.core.prescribe.program.Variants.Variant;
 import gradino.core.prescribe.timeline.BlockId;
+import gradino.core.prescribe.timeline.SideOrder;
 import gradino.core.prescribe.timeline.Timeline;
 import gradino.server.intake.Client;
 import gradino.server.perform.force.FloorReference;
@@ -43,6 +44,7 @@ public record Floor(
      * @param line its id in the timeline's phases
      * @param position as the coach reads it
      * @param instrument its range is measured with
+     * @param measuredSides on which its motion is measured
      * @param faults to watch for
      * @param otherProps that a side may lie on instead, none of them deeper
      */
@@ -52,7 +54,9 @@ public record Floor(
             String positionId,
             String position,
             Instrument instrument,
+            SideOrder sides,
             Side firstSide,
+            List<Side> measuredSides,
             List<String> faults,
             Sided<Props.SetUp> props,
             Sided<List<Props.SetUp>> otherProps) {
@@ -66,7 +70,9 @@ public record Floor(
                     place.position(),
                     known.map(p -> p.name()).orElse(place.position()),
                     instrument,
+                    place.sides(),
                     place.first(),
+                    Catalogue.motion(place.motion()).map(Side::of).orElse(Side.PAIR),
                     known.map(p -> p.faults()).orElse(List.of()),
                     place.angles().map((s, angle) -> Props.setUp(grid, angle)),
                     place.angles().map((s, angle) -> Props.easier(grid, angle)));

@@ -4,6 +4,7 @@ import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.prescribe.program.Variants.Variant;
 import gradino.core.prescribe.timeline.BlockId;
+import gradino.core.prescribe.timeline.SideOrder;
 import gradino.core.prescribe.timeline.Timeline;
 import gradino.core.quantity.Degrees;
 import gradino.server.perform.record.RunRepository.Run;
@@ -31,7 +32,8 @@ public record Running(Run run, Timeline timeline, List<Variant> variants) {
      *
      * @param line as the timeline's phases name it
      */
-    public record Place(String line, String motion, String position, Side first, Sided<Degrees> angles) {
+    public record Place(
+            String line, String motion, String position, SideOrder sides, Side first, Sided<Degrees> angles) {
         public Degrees angle(Side side) {
             return angles.on(side == Side.MIDLINE ? Side.LEFT : side);
         }
@@ -43,6 +45,7 @@ public record Running(Run run, Timeline timeline, List<Variant> variants) {
                         l.id(),
                         l.motion(),
                         l.position(),
+                        l.sides(),
                         l.firstSide(),
                         l.angles().map((s, angle) -> angle(angle))))
                 .toList();

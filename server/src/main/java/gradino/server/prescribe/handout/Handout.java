@@ -11,6 +11,7 @@ import gradino.core.prescribe.block.Block;
 import gradino.core.prescribe.timeline.Compiler;
 import gradino.core.prescribe.timeline.Protocol;
 import gradino.core.prescribe.timeline.SessionPlan;
+import gradino.core.prescribe.timeline.SideOrder;
 import gradino.core.prescribe.timeline.Station;
 import gradino.server.intake.Client;
 import gradino.server.prescribe.compose.ComposeService.CurrentSession;
@@ -112,12 +113,26 @@ record Handout(
                 line.on(Side.LEFT).equals(line.on(Side.RIGHT)) || !line.sides().both();
         var first = line.begins();
         if (same) {
-            var each = line.sides().both() ? "Each side, the " + first.word() + " first" : "";
-            return List.of(new HandoutDoses(each, words(line.on(first))));
+            return List.of(new HandoutDoses(order(line), words(line.on(first))));
         }
         return List.of(
                 new HandoutDoses("First the " + first.word() + " side", words(line.on(first))),
-                new HandoutDoses("Then the other side", words(line.on(first.other()))));
+                new HandoutDoses(
+                        line.sides() == SideOrder.FIRST_TWICE
+                                ? "Then the other side, and the first once more"
+                                : "Then the other side",
+                        words(line.on(first.other()))));
+    }
+
+    private static String order(Protocol line) {
+        var first = line.begins().word();
+        return switch (line.sides()) {
+            case LEFT, RIGHT, MIDLINE -> "";
+            case TOGETHER -> "Both sides together";
+            case ONE_AFTER_OTHER -> "Each side, the " + first + " first";
+            case ALTERNATING -> "Block by block, the " + first + " side first";
+            case FIRST_TWICE -> "The " + first + " side, the other, and the " + first + " once more";
+        };
     }
 
     private static List<String> words(List<Block> blocks) {

@@ -3,6 +3,7 @@ package gradino.server.prescribe.library;
 import gradino.core.prescribe.method.BlockDraft;
 import gradino.core.prescribe.method.BlockForm;
 import gradino.core.prescribe.method.BlockParameter;
+import gradino.core.prescribe.method.BlockWord;
 import gradino.server.prescribe.library.LibraryService.LibraryEntry;
 import gradino.server.prescribe.library.MethodService.KnownMethod;
 import jakarta.validation.Valid;
@@ -27,11 +28,17 @@ class LibraryController {
     }
 
     /**
-     * A kind of block with its numbers.
+     * A kind of block with its numbers and words.
      *
      * @param usual as it begins when it is added
      */
-    record Form(BlockForm form, String id, String words, List<BlockParameter> parameters, BlockDraft usual) {}
+    record Form(
+            BlockForm form,
+            String id,
+            String words,
+            List<BlockParameter> parameters,
+            List<BlockWord> said,
+            BlockDraft usual) {}
 
     /** @param text the file's */
     record MethodText(@Size(max = 400_000) String text) {}
@@ -39,7 +46,7 @@ class LibraryController {
     @GetMapping("/api/block-forms")
     List<Form> forms() {
         return Arrays.stream(BlockForm.values())
-                .map(f -> new Form(f, f.id(), f.words(), BlockParameter.of(f), BlockDraft.usual(f)))
+                .map(f -> new Form(f, f.id(), f.words(), BlockParameter.of(f), BlockWord.of(f), BlockDraft.usual(f)))
                 .toList();
     }
 

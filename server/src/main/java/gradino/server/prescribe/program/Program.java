@@ -166,8 +166,10 @@ public class Program {
         }
         lines.add(new LineVersion(line.id(), plan, at, at));
         for (var side : Side.PAIR) {
-            if (!before.dose(side).equals(plan.dose(side))) {
-                history.edited(line, side, before.dose(side), plan.dose(side), at);
+            boolean told =
+                    side == Side.RIGHT && before.sides().one() && plan.sides().one();
+            if (!told && !before.done(side).equals(plan.done(side))) {
+                history.edited(line, side, before.done(side), plan.done(side), at);
             }
         }
     }
