@@ -420,6 +420,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/movements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["movements"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/notes/read": {
         parameters: {
             query?: never;
@@ -1396,6 +1412,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/runs/{runId}/movements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["movement_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/runs/{runId}/references": {
         parameters: {
             query?: never;
@@ -1742,7 +1774,7 @@ export interface components {
         BlockDraft: {
             blocks: components["schemas"]["BlockDraft"][];
             /** @enum {string} */
-            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE";
+            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE" | "MOVEMENT_RETEST";
             numbers: {
                 [key: string]: number;
             };
@@ -1753,7 +1785,7 @@ export interface components {
         };
         BlockParameter: {
             /** @enum {string} */
-            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE";
+            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE" | "MOVEMENT_RETEST";
             label: string;
             /** Format: double */
             least: number;
@@ -1775,7 +1807,7 @@ export interface components {
             effortRating?: number;
             faults: string[];
             /** @enum {string} */
-            kind: "SET_UP" | "ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "CONTRACT_RELAX" | "HANDS_OFF" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP" | "TRANSITION" | "SETTLE" | "REST" | "RE_MEASURE" | "SIDE_CHANGE";
+            kind: "SET_UP" | "ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "CONTRACT_RELAX" | "HANDS_OFF" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP" | "TRANSITION" | "SETTLE" | "REST" | "RE_MEASURE" | "MOVEMENT_RETEST" | "SIDE_CHANGE";
             note: string;
             pains: components["schemas"]["Pain"][];
             phases: components["schemas"]["PhaseDone"][];
@@ -1787,7 +1819,7 @@ export interface components {
         BlockWord: {
             choices: components["schemas"]["Choice"][];
             /** @enum {string} */
-            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE";
+            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE" | "MOVEMENT_RETEST";
             label: string;
             name: string;
             only: boolean;
@@ -2086,6 +2118,7 @@ export interface components {
             clientId: string;
             clientName: string;
             closed: boolean;
+            coldBlocks: string[];
             doneBlocks: string[];
             id: string;
             labels: {
@@ -2152,7 +2185,7 @@ export interface components {
         };
         Form: {
             /** @enum {string} */
-            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE";
+            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE" | "MOVEMENT_RETEST";
             id: string;
             parameters: components["schemas"]["BlockParameter"][];
             said: components["schemas"]["BlockWord"][];
@@ -2681,7 +2714,7 @@ export interface components {
         MethodBlock: {
             blocks: components["schemas"]["MethodBlock"][];
             /** @enum {string} */
-            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE";
+            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE" | "MOVEMENT_RETEST";
             number: string;
             numbers: {
                 [key: string]: components["schemas"]["Range"];
@@ -2748,6 +2781,24 @@ export interface components {
             now?: number;
             /** Format: double */
             then?: number;
+        };
+        MovementResult: {
+            assessmentId?: string;
+            clientId: string;
+            /** Format: date-time */
+            happenedAt: string;
+            id: string;
+            movement: string;
+            note: string;
+            /** Format: date-time */
+            recordedAt: string;
+            runId?: string;
+            /** @enum {string} */
+            unit: "GRADE" | "CENTIMETRE";
+            /** Format: double */
+            value: number;
+            /** @enum {string} */
+            warmth: "COLD" | "WARM";
         };
         MovementTest: {
             higherIsBetter: boolean;
@@ -2867,6 +2918,13 @@ export interface components {
             limit?: number;
             reason: string;
             scope: components["schemas"]["Scope"];
+        };
+        NewRetest: {
+            blockId: string;
+            id: string;
+            note: string;
+            /** Format: double */
+            value: number;
         };
         NewRun: {
             id: string;
@@ -2989,7 +3047,7 @@ export interface components {
         };
         Phase: {
             /** @enum {string} */
-            block: "SET_UP" | "ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "CONTRACT_RELAX" | "HANDS_OFF" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP" | "TRANSITION" | "SETTLE" | "REST" | "RE_MEASURE" | "SIDE_CHANGE";
+            block: "SET_UP" | "ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "CONTRACT_RELAX" | "HANDS_OFF" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP" | "TRANSITION" | "SETTLE" | "REST" | "RE_MEASURE" | "MOVEMENT_RETEST" | "SIDE_CHANGE";
             blockId: string;
             breaths: components["schemas"]["BreathMark"][];
             contact: string;
@@ -3005,7 +3063,7 @@ export interface components {
             /** Format: int32 */
             endSecond: number;
             /** @enum {string} */
-            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "RELEASE" | "HOLD" | "STEP" | "TOP_HOLD" | "RAMP_DOWN" | "CONTRACT" | "RELAX" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "LIFT" | "LOWER" | "LOWERING" | "RETURN" | "BOTTOM" | "UP" | "PULSE_IN" | "PULSE_OUT" | "STEP_AWAY" | "STEP_INTO" | "MOVE" | "END_PAUSE" | "SETTLE" | "REST" | "RE_MEASURE" | "SIDE_CHANGE";
+            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "RELEASE" | "HOLD" | "STEP" | "TOP_HOLD" | "RAMP_DOWN" | "CONTRACT" | "RELAX" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "LIFT" | "LOWER" | "LOWERING" | "RETURN" | "BOTTOM" | "UP" | "PULSE_IN" | "PULSE_OUT" | "STEP_AWAY" | "STEP_INTO" | "MOVE" | "END_PAUSE" | "SETTLE" | "REST" | "RE_MEASURE" | "MOVEMENT_GRADE" | "MOVEMENT_LENGTH" | "SIDE_CHANGE";
             line: string;
             place: string;
             /** Format: int32 */
@@ -3021,7 +3079,7 @@ export interface components {
             /** Format: double */
             doneSeconds: number;
             /** @enum {string} */
-            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "RELEASE" | "HOLD" | "STEP" | "TOP_HOLD" | "RAMP_DOWN" | "CONTRACT" | "RELAX" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "LIFT" | "LOWER" | "LOWERING" | "RETURN" | "BOTTOM" | "UP" | "PULSE_IN" | "PULSE_OUT" | "STEP_AWAY" | "STEP_INTO" | "MOVE" | "END_PAUSE" | "SETTLE" | "REST" | "RE_MEASURE" | "SIDE_CHANGE";
+            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "RELEASE" | "HOLD" | "STEP" | "TOP_HOLD" | "RAMP_DOWN" | "CONTRACT" | "RELAX" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "LIFT" | "LOWER" | "LOWERING" | "RETURN" | "BOTTOM" | "UP" | "PULSE_IN" | "PULSE_OUT" | "STEP_AWAY" | "STEP_INTO" | "MOVE" | "END_PAUSE" | "SETTLE" | "REST" | "RE_MEASURE" | "MOVEMENT_GRADE" | "MOVEMENT_LENGTH" | "SIDE_CHANGE";
             /** Format: double */
             plannedSeconds: number;
         };
@@ -3387,7 +3445,7 @@ export interface components {
         };
         ScorePhase: {
             /** @enum {string} */
-            block: "SET_UP" | "ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "CONTRACT_RELAX" | "HANDS_OFF" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP" | "TRANSITION" | "SETTLE" | "REST" | "RE_MEASURE" | "SIDE_CHANGE";
+            block: "SET_UP" | "ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "CONTRACT_RELAX" | "HANDS_OFF" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP" | "TRANSITION" | "SETTLE" | "REST" | "RE_MEASURE" | "MOVEMENT_RETEST" | "SIDE_CHANGE";
             /** Format: int32 */
             count: number;
             cue: string;
@@ -3401,7 +3459,7 @@ export interface components {
             endSecond: number;
             inhales: number[];
             /** @enum {string} */
-            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "RELEASE" | "HOLD" | "STEP" | "TOP_HOLD" | "RAMP_DOWN" | "CONTRACT" | "RELAX" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "LIFT" | "LOWER" | "LOWERING" | "RETURN" | "BOTTOM" | "UP" | "PULSE_IN" | "PULSE_OUT" | "STEP_AWAY" | "STEP_INTO" | "MOVE" | "END_PAUSE" | "SETTLE" | "REST" | "RE_MEASURE" | "SIDE_CHANGE";
+            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "RELEASE" | "HOLD" | "STEP" | "TOP_HOLD" | "RAMP_DOWN" | "CONTRACT" | "RELAX" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "LIFT" | "LOWER" | "LOWERING" | "RETURN" | "BOTTOM" | "UP" | "PULSE_IN" | "PULSE_OUT" | "STEP_AWAY" | "STEP_INTO" | "MOVE" | "END_PAUSE" | "SETTLE" | "REST" | "RE_MEASURE" | "MOVEMENT_GRADE" | "MOVEMENT_LENGTH" | "SIDE_CHANGE";
             place: string;
             /** Format: int32 */
             set: number;
@@ -3660,7 +3718,7 @@ export interface components {
             /** Format: double */
             asked: number;
             /** @enum {string} */
-            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "RELEASE" | "HOLD" | "STEP" | "TOP_HOLD" | "RAMP_DOWN" | "CONTRACT" | "RELAX" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "LIFT" | "LOWER" | "LOWERING" | "RETURN" | "BOTTOM" | "UP" | "PULSE_IN" | "PULSE_OUT" | "STEP_AWAY" | "STEP_INTO" | "MOVE" | "END_PAUSE" | "SETTLE" | "REST" | "RE_MEASURE" | "SIDE_CHANGE";
+            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "RELEASE" | "HOLD" | "STEP" | "TOP_HOLD" | "RAMP_DOWN" | "CONTRACT" | "RELAX" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "LIFT" | "LOWER" | "LOWERING" | "RETURN" | "BOTTOM" | "UP" | "PULSE_IN" | "PULSE_OUT" | "STEP_AWAY" | "STEP_INTO" | "MOVE" | "END_PAUSE" | "SETTLE" | "REST" | "RE_MEASURE" | "MOVEMENT_GRADE" | "MOVEMENT_LENGTH" | "SIDE_CHANGE";
             /** Format: double */
             mean: number;
             /** Format: double */
@@ -4022,7 +4080,7 @@ export interface components {
         WorkRow: {
             done: components["schemas"]["SidedDouble"];
             /** @enum {string} */
-            kind: "SET_UP" | "ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "CONTRACT_RELAX" | "HANDS_OFF" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP" | "TRANSITION" | "SETTLE" | "REST" | "RE_MEASURE" | "SIDE_CHANGE";
+            kind: "SET_UP" | "ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "CONTRACT_RELAX" | "HANDS_OFF" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP" | "TRANSITION" | "SETTLE" | "REST" | "RE_MEASURE" | "MOVEMENT_RETEST" | "SIDE_CHANGE";
             planned: components["schemas"]["SidedDouble"];
         };
     };
@@ -4783,6 +4841,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MeasurePreview"];
+                };
+            };
+        };
+    };
+    movements: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MovementResult"][];
                 };
             };
         };
@@ -6401,6 +6481,30 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["NewMorning"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    movement_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                runId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewRetest"];
             };
         };
         responses: {

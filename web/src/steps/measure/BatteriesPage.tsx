@@ -8,6 +8,7 @@ import { ClientHead } from '../../shared/ui/ClientHead';
 import { Failure } from '../../shared/ui/Findings';
 import { useCatalogue } from '../../shared/ui/useCatalogue';
 import { BatteryForm } from './BatteryForm';
+import { MovementResults } from './MovementResults';
 
 export function BatteriesPage() {
   const { clientId = '' } = useParams();
@@ -38,6 +39,7 @@ export function BatteriesPage() {
           Make a battery
         </Button>
       )}
+      <MovementResults clientId={clientId} />
     </>
   );
 }

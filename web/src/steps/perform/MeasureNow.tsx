@@ -52,7 +52,7 @@ function OneSide({ clientId, line, warmth, side }: Omit<Props, 'sides'> & { side
             tester: AT_HOME ? 'CLIENT' : 'COACH',
             trials: [value],
             pain: pain ?? 0,
-            note: warmth === 'COLD' ? 'before the session' : 'in the session',
+            note: warmth === 'COLD' ? 'before the work' : 'in the session',
           },
         }),
       ),

@@ -18,6 +18,7 @@ import { grouped } from '../../../shared/restrictions';
 import { useClientDay } from '../../../shared/ui/ClientHead';
 import { useFloorKeys } from './useFloorKeys';
 import { MeasureNow } from '../MeasureNow';
+import { TestNow } from '../TestNow';
 import { useOthers } from './presence';
 import { extraSet } from '../variants';
 import { useWakeLock } from './wakeLock';
@@ -106,7 +107,7 @@ function Floor({ floor }: { floor: Schemas['Floor'] }) {
           <GaugeBar gauges={view.gauges} run={run} floor={floor} />
         </Suspense>
       )}
-      {!fresh && <Warm floor={floor} run={run} />}
+      {!fresh && <Measured floor={floor} run={run} />}
       {!fresh && <Rating store={store} run={run} />}
       {!fresh && (
         <div className="grid grid-cols-5 gap-1 pb-1 text-sm *:px-1 sm:grid-cols-10 sm:gap-2 sm:text-lg">
@@ -136,17 +137,21 @@ function Floor({ floor }: { floor: Schemas['Floor'] }) {
   );
 }
 
-/** Asked at its moment: while the timeline leaves time to measure again. */
-function Warm({ floor, run }: { floor: Schemas['Floor']; run: Runs.Run }) {
+/** Asked at its moment: while the timeline leaves time to measure, or to test a movement. */
+function Measured({ floor, run }: { floor: Schemas['Floor']; run: Runs.Run }) {
   const phase = Runs.current(run);
   const line = floor.lines.find((l) => l.line === phase.line);
+  const cold = floor.coldBlocks.includes(phase.blockId);
+  if (phase.block === 'MOVEMENT_RETEST') {
+    return <TestNow key={phase.blockId} runId={floor.id} phase={phase} cold={cold} />;
+  }
   if (phase.block !== 'RE_MEASURE' || !line) return null;
   return (
     <MeasureNow
       key={phase.blockId}
       clientId={floor.clientId}
       line={line}
-      warmth="WARM"
+      warmth={cold ? 'COLD' : 'WARM'}
       sides={phase.side === 'MIDLINE' ? line.measuredSides : [phase.side]}
     />
   );

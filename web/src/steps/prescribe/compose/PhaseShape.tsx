@@ -85,6 +85,7 @@ function Shape({ phase, width, axis, scale }: Props) {
     case 'SIDE_CHANGE':
       return <line x1={0} x2={width} y1={axis} y2={axis} stroke="var(--card)" strokeWidth={3} strokeDasharray="3 4" />;
     case 'RE_MEASURE':
+    case 'MOVEMENT_RETEST':
       return <path d={`M${width / 2} ${axis - 14}v28m-8 -14h16`} stroke="var(--soft)" strokeWidth={1.6} fill="none" />;
     default:
       return null;

@@ -374,8 +374,11 @@ CREATE INDEX assessment_battery ON assessment (battery_id, happened_at);
 CREATE TABLE movement_result (
   id            TEXT PRIMARY KEY,
   client_id     TEXT NOT NULL REFERENCES client,
-  assessment_id TEXT NOT NULL REFERENCES assessment,
+  assessment_id TEXT REFERENCES assessment,  -- null: tested in a run
+  run_id        TEXT REFERENCES run,
   movement      TEXT NOT NULL,
+  unit          TEXT NOT NULL CHECK (unit IN ('GRADE', 'CENTIMETRE')),
+  warmth        TEXT NOT NULL CHECK (warmth IN ('COLD', 'WARM')),
   value         REAL NOT NULL,
   happened_at   INTEGER NOT NULL,
   recorded_at   INTEGER NOT NULL,
@@ -383,6 +386,7 @@ CREATE TABLE movement_result (
 ) STRICT;
 
 CREATE INDEX movement_result_assessment ON movement_result (assessment_id);
+CREATE INDEX movement_result_run ON movement_result (run_id);
 
 -- The studio's own standard errors of measurement, degrees, and limits of the control gap; null for the house rule. The newest row counts.
 CREATE TABLE noise_rules (
@@ -519,7 +523,7 @@ CREATE INDEX client_access_client ON client_access (client_id);
 
 CREATE INDEX assessment_client ON assessment (client_id);
 
-CREATE INDEX movement_result_client ON movement_result (client_id);
+CREATE INDEX movement_result_client ON movement_result (client_id, movement, happened_at);
 
 CREATE INDEX home_link_account ON home_link (account_id);
 

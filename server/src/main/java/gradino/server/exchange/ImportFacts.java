@@ -56,6 +56,13 @@ final class ImportFacts {
         return ids.add(kind + ":" + id);
     }
 
+    /** In a run that is there, or in an assessment. */
+    boolean wasTestedSomewhere(CsvRow row, @Nullable String run, @Nullable String assessment) {
+        return run == null
+                ? says(row, assessment != null, "assessment_id", "required", "in which assessment, or in which run?")
+                : says(row, runs.contains(run), "run_id", "unknown-run", "no run called '" + run + "'.");
+    }
+
     boolean knowsClient(CsvRow row, String id) {
         return says(row, clients.containsKey(id), "client_id", "unknown-client", "no client called '" + id + "'.");
     }

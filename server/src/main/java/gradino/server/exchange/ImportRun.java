@@ -241,21 +241,31 @@ final class ImportRun {
     }
 
     boolean movement(CsvRow row, MovementResult m) {
-        var assessment = stores.batteries().assessment(m.clientId(), m.assessmentId());
         if (!facts.knowsClient(row, m.clientId())
                 || !facts.past(row, "happened_at", m.happenedAt())
-                || !facts.knows(row, "assessment", assessment, m.assessmentId())) {
+                || !facts.wasTestedSomewhere(row, m.runId(), m.assessmentId())) {
             return false;
         }
-        var test = assessment
-                .flatMap(a -> stores.batteries().find(m.clientId(), a.batteryId()))
-                .flatMap(b -> b.body().movement(m.movement()));
-        boolean fits =
-                test.filter(t -> m.value() >= 0 && m.value() <= t.unit().most()).isPresent();
+        boolean fits = m.value() >= 0 && m.value() <= m.unit().most() && belongs(row, m);
         if (!fits) {
             row.finding("value", "unknown-movement", "no movement of this battery with such a value.");
         }
         return fits && stores.batteries().insert(m);
+    }
+
+    /** What was tested in an assessment is one of its battery's movements. */
+    private boolean belongs(CsvRow row, MovementResult m) {
+        var id = m.assessmentId();
+        if (id == null) {
+            return true;
+        }
+        var assessment = stores.batteries().assessment(m.clientId(), id);
+        return facts.knows(row, "assessment", assessment, id)
+                && assessment
+                        .flatMap(a -> stores.batteries().find(m.clientId(), a.batteryId()))
+                        .flatMap(b -> b.body().movement(m.movement()))
+                        .filter(t -> t.unit() == m.unit())
+                        .isPresent();
     }
 
     boolean measurement(CsvRow row, Measurement m) {

@@ -62,12 +62,20 @@ public record Battery(String id, String clientId, String name, BatterySet body, 
     /** One time that a battery was gone through. */
     public record Assessment(String id, String clientId, String batteryId, Instant happenedAt, Instant recordedAt) {}
 
-    /** How a movement went. */
+    /**
+     * How a movement went.
+     *
+     * @param assessmentId in which it was tested; null in a run
+     * @param runId in which it was tested; null in an assessment
+     */
     public record MovementResult(
             String id,
             String clientId,
-            String assessmentId,
+            @Nullable String assessmentId,
+            @Nullable String runId,
             String movement,
+            Unit unit,
+            Warmth warmth,
             double value,
             Instant happenedAt,
             Instant recordedAt,

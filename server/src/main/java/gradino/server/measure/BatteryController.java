@@ -43,6 +43,12 @@ class BatteryController {
         return batteries.save(clientId, b.id(), b.name(), b.body());
     }
 
+    /** How every movement went, each time that it was tested. */
+    @GetMapping("/movements")
+    List<MovementResult> movements(@PathVariable String clientId) {
+        return batteries.movements(clientId);
+    }
+
     @PostMapping("/assessments")
     Paired begin(@PathVariable String clientId, @Valid @RequestBody NewAssessment a) {
         return batteries.begin(clientId, a.batteryId(), a.id());
@@ -56,9 +62,6 @@ class BatteryController {
     @PostMapping("/assessments/{assessmentId}/movements")
     Paired movement(
             @PathVariable String clientId, @PathVariable String assessmentId, @Valid @RequestBody NewMovement m) {
-        var now = batteries.now();
-        return batteries.movement(
-                clientId,
-                new MovementResult(m.id(), clientId, assessmentId, m.movement(), m.value(), now, now, m.note()));
+        return batteries.movement(clientId, assessmentId, m.id(), m.movement(), m.value(), m.note());
     }
 }

@@ -1,7 +1,9 @@
 package gradino.server.measure;
 
+import gradino.core.measure.noise.Warmth;
 import gradino.server.measure.Battery.Assessment;
 import gradino.server.measure.Battery.MovementResult;
+import gradino.server.measure.Battery.Unit;
 import gradino.server.platform.Json;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;
@@ -16,7 +18,7 @@ public class BatteryRepository {
     private static final String BATTERY_COLUMNS = "id, client_id, recorded_at, name, body";
     private static final String ASSESSMENT_COLUMNS = "id, client_id, battery_id, happened_at, recorded_at";
     private static final String MOVEMENT_RESULT_COLUMNS =
-            "id, client_id, assessment_id, movement, value, happened_at, recorded_at, note";
+            "id, client_id, assessment_id, run_id, movement, unit, warmth, value, happened_at, recorded_at, note";
     private final Sql sql;
     private final Json json;
 
@@ -96,13 +98,16 @@ public class BatteryRepository {
                 == sql.update(
                         """
                 INSERT INTO movement_result
-                  (id, client_id, assessment_id, movement, value, happened_at, recorded_at, note)
-                VALUES (?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING
+                  (id, client_id, assessment_id, run_id, movement, unit, warmth, value, happened_at, recorded_at, note)
+                VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING
                 """,
                         r.id(),
                         r.clientId(),
                         r.assessmentId(),
+                        r.runId(),
                         r.movement(),
+                        r.unit(),
+                        r.warmth(),
                         r.value(),
                         r.happenedAt(),
                         r.recordedAt(),
@@ -116,6 +121,15 @@ public class BatteryRepository {
                         + " FROM movement_result WHERE assessment_id = ? ORDER BY recorded_at, id",
                 BatteryRepository::result,
                 assessmentId);
+    }
+
+    /** All of a client, by movement, in the order of time. */
+    List<MovementResult> resultsOf(String clientId) {
+        return sql.list(
+                "SELECT " + MOVEMENT_RESULT_COLUMNS
+                        + " FROM movement_result WHERE client_id = ? ORDER BY movement, happened_at, id",
+                BatteryRepository::result,
+                clientId);
     }
 
     private Battery battery(ResultSet row) throws SQLException {
@@ -141,7 +155,10 @@ public class BatteryRepository {
                 row.getString("id"),
                 row.getString("client_id"),
                 row.getString("assessment_id"),
+                row.getString("run_id"),
                 row.getString("movement"),
+                Unit.valueOf(row.getString("unit")),
+                Warmth.valueOf(row.getString("warmth")),
                 row.getDouble("value"),
                 Sql.instant(row, "happened_at"),
                 Sql.instant(row, "recorded_at"),

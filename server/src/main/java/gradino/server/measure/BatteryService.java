@@ -122,24 +122,28 @@ class BatteryService {
     }
 
     @Transactional
-    Paired movement(String clientId, MovementResult typed) {
-        var assessment = assessment(clientId, typed.assessmentId());
+    Paired movement(String clientId, String assessmentId, String id, String movement, double value, String note) {
+        var assessment = assessment(clientId, assessmentId);
         var test = battery(clientId, assessment.batteryId())
                 .body()
-                .movement(typed.movement())
+                .movement(movement)
                 .orElseThrow(() -> Problem.invalid("movement", "unknown", "Not a movement of this battery."));
-        if (!(typed.value() >= 0 && typed.value() <= test.unit().most())) {
+        if (!(value >= 0 && value <= test.unit().most())) {
             throw Problem.invalid(
                     "value",
                     "out-of-bounds",
                     "Between 0 and %.0f.".formatted(test.unit().most()));
         }
-        batteries.insert(typed);
+        var now = StudioClock.now(clock);
+        batteries.insert(new MovementResult(
+                id, clientId, assessmentId, null, movement, test.unit(), Warmth.COLD, value, now, now, note));
         return paired(clientId, assessment.id());
     }
 
-    Instant now() {
-        return StudioClock.now(clock);
+    @Transactional(readOnly = true)
+    List<MovementResult> movements(String clientId) {
+        clients.get(clientId);
+        return batteries.resultsOf(clientId);
     }
 
     private Assessment assessment(String clientId, String id) {

@@ -77,7 +77,7 @@ public final class StepDown {
             case LIFT_OFF, ECCENTRIC -> LIFTS::contains;
             case SUPPORTED_HOLD, SETTLE -> BlockForm.SUPPORTED_HOLD::equals;
             case ROTATION, TRANSITION, LOADED_STRETCH -> MOVES::contains;
-            case SET_UP, RELEASE, REST, RE_MEASURE, SIDE_CHANGE -> form -> false;
+            case SET_UP, RELEASE, REST, RE_MEASURE, MOVEMENT_RETEST, SIDE_CHANGE -> form -> false;
         };
     }
 

@@ -19,6 +19,7 @@ public enum BlockKind {
     SETTLE,
     REST,
     RE_MEASURE,
+    MOVEMENT_RETEST,
     SIDE_CHANGE;
 
     /** What one unit of work is. */
@@ -36,8 +37,13 @@ public enum BlockKind {
             case PRESS, PULL, CONTRACT_RELAX, HANDS_OFF -> Work.CONTRACTION;
             case LIFT_OFF, ECCENTRIC, LOADED_STRETCH, PULSES, SIDESTEP, TRANSITION, ROTATION -> Work.REPETITIONS;
             case SUPPORTED_HOLD, RELEASE -> Work.HOLD;
-            case SET_UP, SETTLE, REST, RE_MEASURE, SIDE_CHANGE -> Work.NONE;
+            case SET_UP, SETTLE, REST, RE_MEASURE, MOVEMENT_RETEST, SIDE_CHANGE -> Work.NONE;
         };
+    }
+
+    /** Whether nobody gets warm by it: a measurement after nothing but such blocks is a cold one. */
+    public boolean leavesCold() {
+        return work() == Work.NONE && this != SETTLE;
     }
 
     /** Whether own strength works against something in it, so that it is time under tension. */

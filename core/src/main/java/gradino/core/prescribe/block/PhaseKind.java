@@ -29,6 +29,10 @@ public enum PhaseKind {
     SETTLE,
     REST,
     RE_MEASURE,
+    /** A movement is graded 0 to 10. */
+    MOVEMENT_GRADE,
+    /** A movement is told by a length. */
+    MOVEMENT_LENGTH,
     SIDE_CHANGE;
 
     /** Whether it is part of a repetition that counts whole once it was done, at whatever pace. */

@@ -137,7 +137,7 @@ public sealed interface Quiet extends Leaf {
         }
     }
 
-    /** Measuring again, or the movement that is looked at before and after. */
+    /** Measuring the range again. */
     record ReMeasure(String what, int seconds) implements Quiet {
         @Override
         public String inWords() {
@@ -152,6 +152,25 @@ public sealed interface Quiet extends Leaf {
         @Override
         public List<Draft> phases() {
             return List.of(Draft.still(PhaseKind.RE_MEASURE, seconds, "Measure: " + what));
+        }
+    }
+
+    /** The movement that is looked at before and after: graded 0 to 10, or told by a length. */
+    record MovementRetest(String movement, boolean graded, int seconds) implements Quiet {
+        @Override
+        public String inWords() {
+            return "Test the %s: %s.".formatted(movement, graded ? "a grade from 0 to 10" : "its length in cm");
+        }
+
+        @Override
+        public BlockKind kind() {
+            return BlockKind.MOVEMENT_RETEST;
+        }
+
+        @Override
+        public List<Draft> phases() {
+            var how = graded ? PhaseKind.MOVEMENT_GRADE : PhaseKind.MOVEMENT_LENGTH;
+            return List.of(Draft.still(how, seconds, "Test: " + movement).against(movement));
         }
     }
 }

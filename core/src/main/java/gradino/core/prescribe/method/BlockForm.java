@@ -23,7 +23,8 @@ public enum BlockForm {
     SETTLE("settle"),
     REST("rest"),
     GROUP("rounds of several"),
-    RE_MEASURE("re-measure");
+    RE_MEASURE("re-measure"),
+    MOVEMENT_RETEST("movement re-test");
 
     /** Without a copy each time. */
     static final List<BlockForm> ALL = List.of(values());

@@ -175,7 +175,7 @@ public final class BlockReader {
             case PRESS_RAMP, PULL_RAMP, GRADED_SET, CONTRACT_RELAX, HANDS_OFF_HOLD -> contraction(d, steps);
             case CONTROLLED_ROTATION, PULSES, SIDESTEP_ROUNDS, TRANSITION -> free(d);
             case LIFT_OFF, ECCENTRIC, LOADED_STRETCH -> loaded(d);
-            case RELEASE, SUPPORTED_HOLD, SETTLE, REST, RE_MEASURE -> quiet(d);
+            case RELEASE, SUPPORTED_HOLD, SETTLE, REST, RE_MEASURE, MOVEMENT_RETEST -> quiet(d);
             case GROUP -> new Group(inside, whole(d, "rounds"), whole(d, "rest"), d.number("rise"));
         };
     }
@@ -274,6 +274,11 @@ public final class BlockReader {
             case SETTLE -> new Quiet.Settle(whole(d, "seconds"), new Breathing(whole(d, "in"), whole(d, "out")));
             case REST -> new Quiet.Rest(whole(d, "seconds"));
             case RE_MEASURE -> new Quiet.ReMeasure(d.word("what", "the range"), whole(d, "seconds"));
+            case MOVEMENT_RETEST ->
+                new Quiet.MovementRetest(
+                        d.word("movement", "deep squat"),
+                        d.word("told", "grade").equals("grade"),
+                        whole(d, "seconds"));
             default -> throw new IllegalStateException(d.form() + " is no quiet block");
         };
     }

@@ -1,5 +1,7 @@
 package gradino.core.prescribe.timeline;
 
+import java.util.stream.Collectors;
+import java.util.Set;
 import gradino.core.body.Side;
 import gradino.core.prescribe.block.Block.Direction;
 import gradino.core.prescribe.block.BlockKind;
@@ -27,7 +29,7 @@ public record Timeline(List<Phase> phases) {
      * @param place path of the block in the session it was compiled from, as findings name it
      * @param blockId stable within the session
      * @param direction which muscles work; none while nothing is contracted
-     * @param contact what is pressed against or lifted off; empty when nothing is
+     * @param contact what is pressed against or lifted off, or the movement that is tested; empty when nothing is
      * @param set 1-based; 0 outside the sets
      * @param count what is counted, 1-based; 0 when nothing is
      */
@@ -94,6 +96,14 @@ public record Timeline(List<Phase> phases) {
 
     /** One second of one side. */
     public record Second(int at, Phase phase, double effort, BreathPhase breath) {}
+
+    /** What is measured before any work is a cold reading; everything after it is warm. */
+    public Set<BlockId> coldBlocks() {
+        return phases.stream()
+                .takeWhile(p -> p.block().leavesCold())
+                .map(Phase::blockId)
+                .collect(Collectors.toUnmodifiableSet());
+    }
 
     /** The phases of one line, where they stand in the whole. */
     public Timeline ofLine(String line) {

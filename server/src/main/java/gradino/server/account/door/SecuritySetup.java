@@ -54,6 +54,7 @@ class SecuritySetup {
                     "/api/clients/{clientId}/measurements",
                     "/api/clients/{clientId}/measurements/preview",
                     "/api/runs/{runId}/blocks",
+                    "/api/runs/{runId}/movements",
                     "/api/runs/{runId}/close",
                     "/api/runs/{runId}/morning"),
             any(HttpMethod.PUT, "/api/runs/{runId}/devices/{device}"),

@@ -1,9 +1,11 @@
 package gradino.server.exchange.table;
 
+import gradino.core.measure.noise.Warmth;
 import gradino.server.measure.Battery;
 import gradino.server.measure.Battery.Assessment;
 import gradino.server.measure.Battery.BatterySet;
 import gradino.server.measure.Battery.MovementResult;
+import gradino.server.measure.Battery.Unit;
 import java.util.Arrays;
 import java.util.List;
 
@@ -42,7 +44,10 @@ public final class BatteryTables {
                     "result_id",
                     "client_id",
                     "assessment_id",
+                    "run_id",
                     "movement",
+                    "unit",
+                    "warmth",
                     "value",
                     "happened_at",
                     "recorded_at",
@@ -51,7 +56,10 @@ public final class BatteryTables {
                     m.id(),
                     m.clientId(),
                     m.assessmentId(),
+                    m.runId(),
                     m.movement(),
+                    CsvRow.word(m.unit()),
+                    CsvRow.word(m.warmth()),
                     m.value(),
                     m.happenedAt(),
                     m.recordedAt(),
@@ -59,8 +67,11 @@ public final class BatteryTables {
             r -> new MovementResult(
                     r.required("result_id"),
                     r.required("client_id"),
-                    r.required("assessment_id"),
+                    r.optional("assessment_id", id -> id),
+                    r.optional("run_id", id -> id),
                     r.required("movement"),
+                    r.choice("unit", Unit.GRADE),
+                    r.choice("warmth", Warmth.COLD),
                     r.read("value", 0.0, Double::valueOf),
                     r.instant("happened_at"),
                     r.instant("recorded_at", r.instant("happened_at")),

@@ -1,5 +1,6 @@
 package gradino.server.perform.floor;
 
+import java.util.Set;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
@@ -23,6 +24,7 @@ import java.util.Map;
  * @param lines in the order in which they are done
  * @param variants what may be done instead of the plan
  * @param labels what people call each block, by its id
+ * @param coldBlocks in which whatever is measured is measured cold
  */
 public record Floor(
         String id,
@@ -35,6 +37,7 @@ public record Floor(
         List<Variant> variants,
         Map<String, String> labels,
         int painEndsBlockAbove,
+        Set<BlockId> coldBlocks,
         List<BlockId> doneBlocks,
         boolean closed,
         Instant openedAt) {

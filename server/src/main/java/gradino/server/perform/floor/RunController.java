@@ -1,5 +1,6 @@
 package gradino.server.perform.floor;
 
+import gradino.core.prescribe.timeline.BlockId;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.StopSignText;
 import gradino.core.quantity.Tenths;
@@ -24,8 +25,10 @@ class RunController {
     private final RunService runs;
     private final LoadService loads;
     private final Presence presence;
+    private final RetestService retests;
 
-    RunController(RunService runs, LoadService loads, Presence presence) {
+    RunController(RunService runs, LoadService loads, Presence presence, RetestService retests) {
+        this.retests = retests;
         this.loads = loads;
         this.runs = runs;
         this.presence = presence;
@@ -34,6 +37,8 @@ class RunController {
     record NewRun(@NotBlank @Size(max = 64) String id) {}
 
     record NewBlock(@NotBlank @Size(max = 64) String id, BlockRecord block) {}
+
+    record NewRetest(@NotBlank @Size(max = 64) String id, BlockId blockId, double value, @Size(max = 500) String note) {}
 
     record NewMorning(
             @NotBlank @Size(max = 64) String id,
@@ -75,6 +80,12 @@ class RunController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void block(@PathVariable String runId, @Valid @RequestBody NewBlock block) {
         runs.block(runId, block.id(), block.block());
+    }
+
+    @PostMapping("/api/runs/{runId}/movements")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void movement(@PathVariable String runId, @Valid @RequestBody NewRetest m) {
+        retests.record(runId, m.id(), m.blockId(), m.value(), m.note());
     }
 
     /** How many other devices have the session open. */

@@ -146,6 +146,7 @@ public class RunService {
                 running.variants(),
                 running.labels(),
                 history.policy().whole(Threshold.PAIN_TOO_MUCH),
+                running.timeline().coldBlocks(),
                 records.blocks(runId).stream()
                         .map(b -> b.block().blockId())
                         .distinct()
