@@ -2532,6 +2532,8 @@ export interface components {
             /** @enum {string} */
             firstSide: "LEFT" | "RIGHT" | "MIDLINE";
             id: string;
+            /** @enum {string} */
+            instrument?: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
             left: components["schemas"]["BlockDraft"][];
             method: string;
             motion: string;
@@ -3087,6 +3089,8 @@ export interface components {
             doses: components["schemas"]["SidedDose"];
             /** @enum {string} */
             firstSide: "LEFT" | "RIGHT" | "MIDLINE";
+            /** @enum {string} */
+            instrument?: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
             method: string;
             motion: string;
             position: string;
@@ -3272,6 +3276,8 @@ export interface components {
             bound: number;
             /** Format: double */
             degrees: number;
+            /** @enum {string} */
+            instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
             /** Format: double */
             lower: number;
             /** Format: date-time */

@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../../shared/api/client';
+import { byInstrument } from '../../shared/instruments';
 import { day, degrees, words } from '../../shared/units';
 
 /** The sessions that a proposal rests on, and the range estimate with its band. */
@@ -110,8 +111,8 @@ function Band({ range, angle }: { range: Schemas['RangeBand']; angle: number }) 
       </svg>
       <figcaption className="text-sm text-soft">
         Cold passive range {degrees(range.degrees)} ± {range.standardError.toFixed(1)}° (95 % between{' '}
-        {degrees(range.lower)} and {degrees(range.upper)}), measured {day(range.measuredAt)}; the work is set at{' '}
-        {degrees(angle)}.
+        {degrees(range.lower)} and {degrees(range.upper)}), {byInstrument(range.instrument)}, measured{' '}
+        {day(range.measuredAt)}; the work is set at {degrees(angle)}.
       </figcaption>
     </figure>
   );

@@ -6,7 +6,7 @@ import { Button } from '../../shared/ui/Button';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { TextField } from '../../shared/ui/TextField';
 import { Ticks } from '../../shared/ui/Ticks';
-import { INSTRUMENTS } from './BenchFields';
+import { INSTRUMENTS } from '../../shared/instruments';
 import type { Body, Item, Mode } from './draft';
 import { Movements } from './Movements';
 

@@ -2,19 +2,13 @@ import type { Finding } from '../../shared/api/client';
 import { Choice } from '../../shared/ui/Choice';
 import { FieldFinding } from '../../shared/ui/Findings';
 import { NumberField } from '../../shared/ui/NumberField';
+import { INSTRUMENTS } from '../../shared/instruments';
 import { TextField } from '../../shared/ui/TextField';
 import { withMotion, withPosition, type BenchState, type Body } from './draft';
 
 export type PartProps = { state: BenchState; set: (part: Partial<BenchState>) => void; findings: Finding[] };
 
 const SELECT = 'mt-1 block min-h-11 w-full border border-rule bg-card px-2 text-ink';
-
-export const INSTRUMENTS: [BenchState['instrument'], string][] = [
-  ['GONIOMETER', 'goniometer'],
-  ['TAPE', 'tape'],
-  ['INCLINOMETER', 'inclinometer'],
-  ['TYPED', 'angle, no instrument'],
-];
 
 /** Which motion, where and with what. */
 export function Place({ state, set, body, findings }: PartProps & { body: Body }) {

@@ -8,7 +8,7 @@ import { Failure } from '../../shared/ui/Findings';
 import { NumberField } from '../../shared/ui/NumberField';
 import { TextField } from '../../shared/ui/TextField';
 import { useCatalogue } from '../../shared/ui/useCatalogue';
-import { INSTRUMENTS } from './BenchFields';
+import { INSTRUMENTS } from '../../shared/instruments';
 
 /** How sure readings are: the house values, and each coach's own studies. */
 export function NoisePage() {

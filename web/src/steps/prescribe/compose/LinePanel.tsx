@@ -1,5 +1,6 @@
 import { memo } from 'react';
 import type { Finding, Schemas } from '../../../shared/api/client';
+import { INSTRUMENTS } from '../../../shared/instruments';
 import { hasFirst, isOne } from '../../../shared/sides';
 import { degrees, words } from '../../../shared/units';
 import { Button } from '../../../shared/ui/Button';
@@ -36,6 +37,15 @@ type TermsProps = {
 };
 
 type MovesProps = { line: LineHead; change: Change; remove: () => void; shift: (by: number) => void };
+
+/** The line goes by one instrument's readings, or by the newest. */
+function goingBy(line: Line, id: string): Line {
+  const named = INSTRUMENTS.find(([one]) => one === id);
+  const changed = { ...line };
+  if (named) changed.instrument = named[0];
+  else delete changed.instrument;
+  return changed;
+}
 
 const SIDE_PLANS = [
   ['ONE_AFTER_OTHER', 'one, then the other'],
@@ -136,6 +146,21 @@ export const LineTerms = memo(function LineTerms(props: TermsProps) {
             onChange={(firstSide) => change(null, (l) => ({ ...l, firstSide }))}
           />
         )}
+        <label className="text-sm text-soft">
+          Range measured by
+          <select
+            className="mt-1 block min-h-11 border border-rule bg-card px-2 text-ink"
+            value={line.instrument ?? ''}
+            onChange={(e) => change(null, (l) => goingBy(l, e.target.value))}
+          >
+            <option value="">what was last used</option>
+            {INSTRUMENTS.map(([id, name]) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
         <div className="w-24">
           <NumberField
             label="A week"

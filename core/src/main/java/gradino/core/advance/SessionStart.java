@@ -42,6 +42,8 @@ import org.jspecify.annotations.Nullable;
 public final class SessionStart {
     private static final int MOST_LINES = 3;
     private static final int LIGHT_EFFORT = 30;
+    /** Strongest stretch without an estimate, of 10 (common practice, no source). */
+    private static final double UNMEASURED_SENSATION = 4;
     private static final int SECONDS_PER_MINUTE = 60;
 
     private final Asked asked;
@@ -259,6 +261,7 @@ public final class SessionStart {
     private LineDraft line(Wish wish, Method method, List<BlockDraft> blocks, String id) {
         var position = wish.position();
         var order = order(wish.motion(), position);
+        var first = missing(wish) ? blocks.stream().map(SessionStart::gentle).toList() : blocks;
         var each = wish.passive()
                 .map((side, p) -> p.map(a -> angle(
                                         a,
@@ -278,12 +281,25 @@ public final class SessionStart {
                 order,
                 worse,
                 angles,
-                blocks,
-                order.one() ? List.of() : blocks,
+                first,
+                order.one() ? List.of() : first,
                 method.setUp().first(),
                 method.sideChange().first(),
                 (int) method.week().first(),
                 "");
+    }
+
+    /** Where nobody knows how far it goes, the stretch stays light. */
+    private static BlockDraft gentle(BlockDraft block) {
+        var inside = new BlockDraft(
+                block.form(),
+                block.numbers(),
+                block.words(),
+                block.steps(),
+                block.blocks().stream().map(SessionStart::gentle).toList());
+        return block.form() == BlockForm.SUPPORTED_HOLD
+                ? inside.with("sensation", Math.min(UNMEASURED_SENSATION, block.number("sensation")))
+                : inside;
     }
 
     private static SideOrder order(Motion motion, Position position) {

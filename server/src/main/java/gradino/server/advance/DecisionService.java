@@ -1,5 +1,8 @@
 package gradino.server.advance;
 
+import gradino.core.advance.gate.Situation;
+import gradino.server.measure.MeasurementRepository;
+import gradino.core.measure.noise.Instrument;
 import gradino.core.advance.Advance;
 import gradino.core.advance.Change;
 import gradino.core.advance.DecisionCheck;
@@ -47,6 +50,7 @@ public class DecisionService {
     private final LineService lines;
     private final LineRepository lineRows;
     private final RunRepository runs;
+    private final MeasurementRepository measurements;
     private final PolicyService policies;
     private final Json json;
     private final Clock clock;
@@ -59,6 +63,7 @@ public class DecisionService {
             LineService lines,
             LineRepository lineRows,
             RunRepository runs,
+            MeasurementRepository measurements,
             PolicyService policies,
             Json json,
             Clock clock) {
@@ -69,6 +74,7 @@ public class DecisionService {
         this.lines = lines;
         this.lineRows = lineRows;
         this.runs = runs;
+        this.measurements = measurements;
         this.policies = policies;
         this.json = json;
         this.clock = clock;
@@ -97,9 +103,16 @@ public class DecisionService {
      * The range estimate with its 95 % band.
      *
      * @param bound deepest angle that it allows
+     * @param instrument whose readings it is of: the line's own, or that of the newest
      */
     public record RangeBand(
-            double degrees, double standardError, double lower, double upper, double bound, Instant measuredAt) {}
+            double degrees,
+            double standardError,
+            double lower,
+            double upper,
+            double bound,
+            Instant measuredAt,
+            Instrument instrument) {}
 
     /** What the coach says to one proposal; {@code seen} guards against deciding on what has changed meanwhile. */
     public record Decision(
@@ -135,6 +148,7 @@ public class DecisionService {
     private Proposals worked(Line line) {
         var known = door.of(line);
         var state = known.state(line);
+        var instrument = instrument(line, state.plan());
         var sides = Sided.of(side -> {
             var proposal = known.proposal(line, side);
             boolean trained = state.plan().trained().contains(side);
@@ -143,7 +157,7 @@ public class DecisionService {
                     trained && Advance.waits(state, proposal.proposed()),
                     trained && Advance.isNew(state, proposal),
                     SessionEvidence.of(state, proposal),
-                    band(state, side, known),
+                    band(state, side, known, instrument),
                     known.sinceLastWeek(line, proposal));
         });
         var plan = state.plan().withDoses(sides.map((s, j) -> j.proposal().from()));
@@ -151,20 +165,34 @@ public class DecisionService {
         return new Proposals(line, plan, plan.trained(), sides, (after.seconds() + 59) / 60);
     }
 
-    private static @Nullable RangeBand band(LineState state, Side side, Known known) {
-        var range = state.side(side).passive();
-        if (range == null) {
-            return null;
-        }
-        var today =
-                range.predict(known.moment().instant(), known.policy().noise()).estimate();
-        return new RangeBand(
-                today.value().value(),
-                today.standardUncertainty(),
-                today.lower95(),
-                today.upper95(),
-                known.policy().deepest(today).value(),
-                range.at());
+    private Instrument instrument(Line line, Plan plan) {
+        var named = plan.instrument();
+        return named != null
+                ? named
+                : measurements
+                        .newestInstrument(line.clientId(), line.motion(), line.position())
+                        .orElse(Instrument.GONIOMETER);
+    }
+
+    /** Of two sides that work together that of the shorter one. */
+    private static @Nullable RangeBand band(LineState state, Side side, Known known, Instrument instrument) {
+        var situation = new Situation(state, side, known.policy(), known.moment());
+        return situation
+                .range()
+                .map(range -> {
+                    var today = range.predict(
+                                    known.moment().instant(), known.policy().noise())
+                            .estimate();
+                    return new RangeBand(
+                            today.value().value(),
+                            today.standardUncertainty(),
+                            today.lower95(),
+                            today.upper95(),
+                            known.policy().deepest(today).value(),
+                            range.at(),
+                            instrument);
+                })
+                .orElse(null);
     }
 
     @Transactional

@@ -1,5 +1,7 @@
 package gradino.core.prescribe.program;
 
+import gradino.core.measure.noise.Instrument;
+import org.jspecify.annotations.Nullable;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.prescribe.method.Dose;
@@ -24,6 +26,7 @@ import java.util.List;
  * @param sideChangeSeconds between the sides, 0 to 600
  * @param sessionsPerWeek 1 to 14
  * @param unequalReason why the two sides' work differs; empty when it does not
+ * @param instrument whose cold readings in this position the line goes by; null for that of the newest
  * @param doses one dose for both sides together, or for the middle, is kept on the left
  */
 public record Plan(
@@ -36,6 +39,7 @@ public record Plan(
         int sideChangeSeconds,
         int sessionsPerWeek,
         String unequalReason,
+        @Nullable Instrument instrument,
         Sided<Dose> doses) {
     private static final int DAYS_PER_WEEK = 7;
     private static final int SECONDS_PER_MINUTE = 60;
@@ -50,6 +54,32 @@ public record Plan(
         }
     }
 
+    /** A line that goes by the newest cold readings. */
+    public Plan(
+            String motion,
+            String position,
+            String method,
+            SideOrder sides,
+            Side firstSide,
+            int setUpSeconds,
+            int sideChangeSeconds,
+            int sessionsPerWeek,
+            String unequalReason,
+            Sided<Dose> doses) {
+        this(
+                motion,
+                position,
+                method,
+                sides,
+                firstSide,
+                setUpSeconds,
+                sideChangeSeconds,
+                sessionsPerWeek,
+                unequalReason,
+                null,
+                doses);
+    }
+
     /** @throws OutOfBoundsException for a number that no line can have */
     public static Plan of(LineDraft line) {
         return new Plan(
@@ -62,6 +92,7 @@ public record Plan(
                 (int) line.sideChangeSeconds(),
                 line.sessionsPerWeek(),
                 line.unequalReason(),
+                line.instrument(),
                 Sided.of(line::dose));
     }
 
@@ -80,7 +111,8 @@ public record Plan(
                 setUpSeconds,
                 sideChangeSeconds,
                 sessionsPerWeek,
-                unequalReason);
+                unequalReason,
+                instrument);
     }
 
     /** The sides that it trains, as their doses are kept: one dose for both on the left. A side without a block is none. */
@@ -116,6 +148,7 @@ public record Plan(
                 sideChangeSeconds,
                 perWeek,
                 unequalReason,
+                instrument,
                 to);
     }
 

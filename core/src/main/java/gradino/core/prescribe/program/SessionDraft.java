@@ -1,5 +1,7 @@
 package gradino.core.prescribe.program;
 
+import gradino.core.measure.noise.Instrument;
+import org.jspecify.annotations.Nullable;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.prescribe.method.BlockDraft;
@@ -39,6 +41,7 @@ public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations)
      * @param left blocks of the left side, of both together, or of the midline
      * @param right of the right side; none where there is one dose
      * @param unequalReason why the sides differ; empty when they do not
+     * @param instrument whose cold readings the line goes by; null for that of the newest
      */
     public record LineDraft(
             String id,
@@ -53,10 +56,43 @@ public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations)
             double setUpSeconds,
             double sideChangeSeconds,
             int sessionsPerWeek,
-            String unequalReason) {
+            String unequalReason,
+            @Nullable Instrument instrument) {
         public LineDraft {
             left = List.copyOf(left);
             right = sides.one() ? List.of() : List.copyOf(right);
+        }
+
+        /** A line that goes by the newest cold readings. */
+        public LineDraft(
+                String id,
+                String motion,
+                String position,
+                String method,
+                SideOrder sides,
+                Side firstSide,
+                Sided<Double> angles,
+                List<BlockDraft> left,
+                List<BlockDraft> right,
+                double setUpSeconds,
+                double sideChangeSeconds,
+                int sessionsPerWeek,
+                String unequalReason) {
+            this(
+                    id,
+                    motion,
+                    position,
+                    method,
+                    sides,
+                    firstSide,
+                    angles,
+                    left,
+                    right,
+                    setUpSeconds,
+                    sideChangeSeconds,
+                    sessionsPerWeek,
+                    unequalReason,
+                    null);
         }
 
         public LineDraft withBlocks(List<BlockDraft> toLeft, List<BlockDraft> toRight) {
@@ -73,7 +109,8 @@ public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations)
                     setUpSeconds,
                     sideChangeSeconds,
                     sessionsPerWeek,
-                    unequalReason);
+                    unequalReason,
+                    instrument);
         }
 
         /** What a side does: its angle, 0 where none was typed, and its blocks. The midline's is on the left. */
@@ -117,7 +154,8 @@ public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations)
                     setUpSeconds,
                     sideChangeSeconds,
                     perWeek,
-                    unequalReason);
+                    unequalReason,
+                    instrument);
         }
 
         public List<BlockDraft> on(Side side) {

@@ -139,7 +139,7 @@ class Gathering {
                 plan,
                 Props.grid(client, line.position()),
                 facts.of(line, rows.versions().minutes(client, line, plan)),
-                events(line, client, rows, moment.zone()),
+                events(line, plan, client, rows, moment.zone()),
                 moment.instant(),
                 moment.zone().getId(),
                 Method.byId(plan.method()).isPresent() ? null : ownMethod(plan.method()));
@@ -178,9 +178,9 @@ class Gathering {
                 .orElseThrow(() -> Problem.notFound("method"));
     }
 
-    private static List<Event> events(Line line, Client client, Rows rows, ZoneId zone) {
+    private static List<Event> events(Line line, Plan plan, Client client, Rows rows, ZoneId zone) {
         var events = new ArrayList<Event>();
-        LineReadings.of(line, rows.measurements().getOrDefault(client.id(), List.of()), rows.book(), events);
+        LineReadings.of(line, plan.instrument(), rows.measurements().getOrDefault(client.id(), List.of()), rows.book(), events);
         rows.runs().held(line, events).forEach(h -> events.add(new Event.SessionHeld(h.record(), h.recordedAt())));
         rows.runs()
                 .mornings(line)

@@ -1,5 +1,7 @@
 package gradino.server.advance.line;
 
+import org.jspecify.annotations.Nullable;
+import gradino.core.measure.noise.Instrument;
 import gradino.core.advance.state.Event;
 import gradino.core.body.Side;
 import gradino.core.measure.noise.Mode;
@@ -14,8 +16,12 @@ import java.util.List;
 final class LineReadings {
     private LineReadings() {}
 
-    /** @param all of its client */
-    static void of(Line line, List<Measurement> all, NoiseBook book, List<Event> events) {
+    /**
+     * @param named by the line; null for that of the newest reading
+     * @param all of its client
+     */
+    static void of(
+            Line line, @Nullable Instrument named, List<Measurement> all, NoiseBook book, List<Event> events) {
         var here = all.stream()
                 .filter(m -> m.motion().equals(line.motion()) && m.position().equals(line.position()))
                 .toList();
@@ -23,11 +29,14 @@ final class LineReadings {
         var cold = here.stream()
                 .filter(m -> m.warmth() == Warmth.COLD && m.mode() != Mode.HANDS_OFF)
                 .toList();
-        // The series of the newest reading: nobody chose another for the line.
-        var newest = cold.stream().max(Comparator.comparing(Measurement::happenedAt));
+        var instrument = named != null
+                ? named
+                : cold.stream()
+                        .max(Comparator.comparing(Measurement::happenedAt))
+                        .map(Measurement::instrument)
+                        .orElse(null);
         cold.stream()
-                .filter(m ->
-                        newest.filter(n -> n.instrument() == m.instrument()).isPresent())
+                .filter(m -> m.instrument() == instrument)
                 .forEach(m -> events.add(new Event.MeasuredCold(
                         kept(m.side()), m.mode(), m.reading(book), m.endFeel(), m.recordedAt())));
     }

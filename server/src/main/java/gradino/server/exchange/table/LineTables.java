@@ -1,5 +1,6 @@
 package gradino.server.exchange.table;
 
+import gradino.core.measure.noise.Instrument;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.prescribe.method.Method;
@@ -38,6 +39,7 @@ public final class LineTables {
                     "side_change_s",
                     "sessions_per_week",
                     "unequal_reason",
+                    "instrument",
                     "left_dose",
                     "right_dose"),
             LineTables::lineCells,
@@ -64,6 +66,7 @@ public final class LineTables {
                 plan.sideChangeSeconds(),
                 plan.sessionsPerWeek(),
                 plan.unequalReason(),
+                CsvRow.word(plan.instrument()),
                 DoseText.of(plan.dose(Side.LEFT)),
                 DoseText.of(plan.dose(Side.RIGHT)));
     }
@@ -106,6 +109,7 @@ public final class LineTables {
                 whole(r, "side_change_s"),
                 whole(r, "sessions_per_week"),
                 r.text("unequal_reason"),
+                r.optionalChoice("instrument", Instrument.class),
                 DoseText.sides(r));
     }
 

@@ -160,9 +160,12 @@ public class RunService {
     }
 
     private FloorLine line(Client client, Place place) {
-        var instrument = measurements
-                .newestInstrument(client.id(), place.motion(), place.position())
-                .orElse(Instrument.GONIOMETER);
+        var named = place.instrument();
+        var instrument = named != null
+                ? named
+                : measurements
+                        .newestInstrument(client.id(), place.motion(), place.position())
+                        .orElse(Instrument.GONIOMETER);
         return FloorLine.of(client, place, instrument);
     }
 

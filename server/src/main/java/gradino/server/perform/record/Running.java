@@ -1,5 +1,7 @@
 package gradino.server.perform.record;
 
+import org.jspecify.annotations.Nullable;
+import gradino.core.measure.noise.Instrument;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.prescribe.program.Variants.Variant;
@@ -33,7 +35,7 @@ public record Running(Run run, Timeline timeline, List<Variant> variants) {
      * @param line as the timeline's phases name it
      */
     public record Place(
-            String line, String motion, String position, SideOrder sides, Side first, Sided<Degrees> angles) {
+            String line, String motion, String position, SideOrder sides, Side first, @Nullable Instrument instrument, Sided<Degrees> angles) {
         public Degrees angle(Side side) {
             return angles.on(side == Side.MIDLINE ? Side.LEFT : side);
         }
@@ -47,6 +49,7 @@ public record Running(Run run, Timeline timeline, List<Variant> variants) {
                         l.position(),
                         l.sides(),
                         l.firstSide(),
+                        l.instrument(),
                         l.angles().map((s, angle) -> angle(angle))))
                 .toList();
     }

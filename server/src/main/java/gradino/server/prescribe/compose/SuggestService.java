@@ -1,5 +1,6 @@
 package gradino.server.prescribe.compose;
 
+import java.util.Comparator;
 import gradino.core.advance.SessionStart;
 import gradino.core.because.Because;
 import gradino.core.body.Catalogue;
@@ -94,7 +95,7 @@ public class SuggestService {
         var rows = measures.ranges(clientId);
         var measured = rows.stream()
                 .filter(r -> r.motion().equals(motionId) && r.position().equals(positionId))
-                .findFirst();
+                .max(Comparator.comparing(RangeRow::lastMeasured));
         var any = measured.or(
                 () -> rows.stream().filter(r -> r.motion().equals(motionId)).findFirst());
         var now = program.of(client);
