@@ -2135,6 +2135,10 @@ export interface components {
             variants: components["schemas"]["Variant"][];
         };
         FloorLine: {
+            /** @enum {string} */
+            breath: "SMALL_WHEN_HARD" | "EACH_WAY" | "FLOWING" | "GAUGE";
+            /** @enum {string} */
+            cramp: "EXPECTED" | "ALLOWED" | "EASE_OFF";
             faults: string[];
             /** @enum {string} */
             firstSide: "LEFT" | "RIGHT" | "MIDLINE";
@@ -2696,17 +2700,14 @@ export interface components {
         };
         Method: {
             blocks: components["schemas"]["MethodBlock"][];
-            breath: string;
-            /** @enum {string} */
-            cramp: "EXPECTED" | "ALLOWED" | "EASE_OFF";
             id: string;
             ladder: components["schemas"]["LadderRung"][];
             name: string;
+            rules: components["schemas"]["SchoolRules"];
             setUp: components["schemas"]["Range"];
             sideChange: components["schemas"]["Range"];
             source: components["schemas"]["Source"];
             spacing?: components["schemas"]["Range"];
-            stretching: string;
             suits: string[];
             summary: string;
             variantOf: string;
@@ -3442,6 +3443,16 @@ export interface components {
         Saving: {
             draft: components["schemas"]["SessionDraft"];
             name: string;
+        };
+        SchoolRules: {
+            /** @enum {string} */
+            breath: "SMALL_WHEN_HARD" | "EACH_WAY" | "FLOWING" | "GAUGE";
+            breathWords: string;
+            /** @enum {string} */
+            cramp: "EXPECTED" | "ALLOWED" | "EASE_OFF";
+            /** @enum {string} */
+            stretching: "HELD" | "NOT_TO_THE_LAST" | "SHORT" | "NONE";
+            stretchingWords: string;
         };
         Scope: {
             joints: string[];

@@ -160,6 +160,27 @@ export function skipSide(run: Run, because: string, now: number): { run: Run; en
   return { run: to(skipped.run, after < 0 ? run.phases.length : after, now), ended: skipped.ended };
 }
 
+/** Leaves what is left of the set that is being done. */
+export function skipSet(run: Run, because: string, now: number): { run: Run; ended: string } {
+  const here = current(run);
+  if (here.set === 0) return skipBlock(run, because, now);
+  const skipped = skipBlock(run, because, now);
+  const after = run.phases.findIndex((p, i) => i > run.index && !sameSet(p, here));
+  return { run: to(skipped.run, after < 0 ? run.phases.length : after, now), ended: skipped.ended };
+}
+
+function sameSet(a: Phase, b: Phase): boolean {
+  return a.line === b.line && a.side === b.side && a.set === b.set;
+}
+
+/** Cramps noted so far in the set of a block. */
+export function crampsOfSet(run: Run, blockId: string): number {
+  const block = run.phases.find((p) => p.blockId === blockId);
+  if (!block) return 0;
+  const ids = block.set === 0 ? [blockId] : run.phases.filter((p) => sameSet(p, block)).map((p) => p.blockId);
+  return [...new Set(ids)].reduce((sum, id) => sum + (run.notes[id]?.cramps ?? 0), 0);
+}
+
 export function note(run: Run, blockId: string, part: Partial<Notes>): Run {
   return { ...run, notes: { ...run.notes, [blockId]: { ...(run.notes[blockId] ?? NO_NOTES), ...part } } };
 }

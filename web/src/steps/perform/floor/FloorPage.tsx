@@ -63,6 +63,7 @@ function Floor({ floor }: { floor: Schemas['Floor'] }) {
   const running = run.pausedAt === null && !run.finished;
   const wake = useWakeLock(running);
   const others = useOthers(floor.id);
+  const line = floor.lines.find((l) => l.line === Runs.current(run).line);
   const fresh = run.pausedAt !== null && Runs.elapsed(run, run.pausedAt) === 0;
 
   const mute = () => {
@@ -108,6 +109,7 @@ function Floor({ floor }: { floor: Schemas['Floor'] }) {
         </Suspense>
       )}
       {!fresh && <Measured floor={floor} run={run} />}
+      {!fresh && <CrampWords run={run} rule={line?.cramp} />}
       {!fresh && <Rating store={store} run={run} />}
       {!fresh && (
         <div className="grid grid-cols-5 gap-1 pb-1 text-sm *:px-1 sm:grid-cols-10 sm:gap-2 sm:text-lg">
@@ -125,8 +127,10 @@ function Floor({ floor }: { floor: Schemas['Floor'] }) {
           </Button>
           <Button onClick={() => setSheet('fault')}>Fault</Button>
           <Button onClick={() => setSheet('pain')}>Pain</Button>
-          <Button onClick={() => store.note(Runs.notedBlock(run), (n) => ({ cramps: n.cramps + 1 }))}>Cramp</Button>
-          <Button onClick={() => store.note(Runs.notedBlock(run), () => ({ effortMissed: true }))}>Too hard</Button>
+          <Button onClick={store.cramp}>Cramp</Button>
+          <Button onClick={() => store.note(Runs.notedBlock(run), () => ({ effortMissed: true }))}>
+            {line?.breath === 'GAUGE' ? 'Breath uneven' : 'Too hard'}
+          </Button>
           <Button look="stop" className="col-span-full min-h-12" onClick={() => setSheet('stop')}>
             ■ Stop sign
           </Button>
@@ -134,6 +138,16 @@ function Floor({ floor }: { floor: Schemas['Floor'] }) {
       )}
       <FloorSheets sheet={sheet} close={() => setSheet(null)} store={store} floor={floor} run={run} />
     </div>
+  );
+}
+
+/** After a first cramp, by a method that eases off: what to do, and what the next one does. */
+function CrampWords({ run, rule }: { run: Runs.Run; rule: Schemas['FloorLine']['cramp'] | undefined }) {
+  if (rule !== 'EASE_OFF' || run.finished || Runs.crampsOfSet(run, Runs.current(run).blockId) !== 1) return null;
+  return (
+    <p role="status" className="text-xl font-semibold text-warn">
+      ▲ Ease off until the cramp lets go. A second one ends this set.
+    </p>
   );
 }
 

@@ -24,6 +24,7 @@ export type FloorView = {
 export class FloorStore {
   private readonly runId: string;
   private readonly variants: Schemas['Variant'][];
+  private readonly lines: Schemas['FloorLine'][];
   private readonly sound = makeSound();
   private readonly listeners = new Set<() => void>();
   private readonly sent = new Set<string>();
@@ -35,6 +36,7 @@ export class FloorStore {
   constructor(floor: Schemas['Floor']) {
     this.runId = floor.id;
     this.variants = floor.variants;
+    this.lines = floor.lines;
     this.moment = performance.now();
     this.view = {
       run: { ...Runs.begin(floor.timeline.phases, floor.doneBlocks, this.moment), props: propsOf(floor.id) },
@@ -143,6 +145,17 @@ export class FloorStore {
     const notes = this.view.run.notes[blockId] ?? Runs.NO_NOTES;
     this.show({ run: Runs.note(this.view.run, blockId, part(notes)) });
     if (this.sent.has(blockId)) this.post(blockId);
+  };
+
+  /** Noted in its block; by a method that eases off, the second of a set ends the set. */
+  cramp = () => {
+    const { run } = this.view;
+    const block = Runs.notedBlock(run);
+    const before = Runs.crampsOfSet(run, block);
+    this.note(block, (n) => ({ cramps: n.cramps + 1 }));
+    const rule = this.lines.find((l) => l.line === Runs.current(run).line)?.cramp;
+    if (rule === 'EASE_OFF' && before > 0 && Runs.current(run).blockId === block)
+      this.leave((r, now) => Runs.skipSet(r, 'cramp again', now));
   };
 
   private tick = () => {

@@ -31,7 +31,7 @@ export function useFloorKeys({ store, toggle, setSheet, mute, open }: KeyProps) 
         h: () => setSheet('prop'),
         x: () => setSheet('stop'),
         m: mute,
-        c: () => store.note(Runs.notedBlock(run), (n) => ({ cramps: n.cramps + 1 })),
+        c: store.cramp,
         e: () => store.note(Runs.notedBlock(run), () => ({ effortMissed: true })),
       };
       const press = workToRate(run);

@@ -173,7 +173,8 @@ export const LineTerms = memo(function LineTerms(props: TermsProps) {
       </div>
       {method && (
         <p className="max-w-prose text-sm text-soft">
-          {method.summary} Breath: {method.breath}. Cramp: {words(method.cramp)}. {method.source.text}.
+          {method.summary} Breath: {method.rules.breathWords}. Cramp: {words(method.rules.cramp)}. Stretching:{' '}
+          {method.rules.stretchingWords}. {method.source.text}.
         </p>
       )}
       <FieldFinding findings={findings} path={at('position')} />

@@ -27,7 +27,8 @@ public class EstimateTest {
         scene.prescribed();
         server.clock.move(java.time.Duration.ofMinutes(1));
         for (var side : new String[] {"LEFT", "RIGHT"}) {
-            var typed = Scene.measurement("typed" + side, side, "PASSIVE", "50,50,50").replace("GONIOMETER", "TYPED");
+            var typed = Scene.measurement("typed" + side, side, "PASSIVE", "50,50,50")
+                    .replace("GONIOMETER", "TYPED");
             assertThat(server.post("/api/clients/" + Scene.CLIENT + "/measurements", typed)
                             .status())
                     .isEqualTo(200);

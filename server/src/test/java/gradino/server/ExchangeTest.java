@@ -143,11 +143,15 @@ public class ExchangeTest {
         assertThat(lived.upload("b.csv", battery.getBytes(StandardCharsets.UTF_8))
                         .codes())
                 .containsExactly("unknown-motion");
-        var header = "result_id,client_id,assessment_id,movement,value,happened_at,recorded_at,note\r\n";
-        var nowhere = header + "r,demo-rower,none,Deep squat,4,2026-01-05T08:00:00Z,,\r\n";
+        var header =
+                "result_id,client_id,assessment_id,run_id,movement,unit,warmth,value,happened_at,recorded_at,note\r\n";
+        var nowhere = header + "r,demo-rower,none,,Deep squat,grade,cold,4,2026-01-05T08:00:00Z,,\r\n";
         assertThat(lived.upload("m.csv", nowhere.getBytes(StandardCharsets.UTF_8))
                         .codes())
                 .containsExactly("unknown-assessment");
+        assertThat(lived.upload("m.csv", nowhere.replace("none,,", ",none,").getBytes(StandardCharsets.UTF_8))
+                        .codes())
+                .containsExactly("unknown-run");
         var json = battery.replace("\"{", "\"{{");
         assertThat(lived.upload("b.csv", json.getBytes(StandardCharsets.UTF_8)).codes())
                 .containsExactly("unreadable");

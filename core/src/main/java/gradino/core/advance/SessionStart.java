@@ -44,6 +44,7 @@ public final class SessionStart {
     private static final int LIGHT_EFFORT = 30;
     /** Strongest stretch without an estimate, of 10 (common practice, no source). */
     private static final double UNMEASURED_SENSATION = 4;
+
     private static final int SECONDS_PER_MINUTE = 60;
 
     private final Asked asked;

@@ -1,6 +1,5 @@
 package gradino.core.prescribe;
 
-import gradino.core.prescribe.method.BlockParameter;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gradino.core.body.Side;
@@ -10,6 +9,7 @@ import gradino.core.prescribe.block.BreathPhase;
 import gradino.core.prescribe.block.PhaseKind;
 import gradino.core.prescribe.method.BlockDraft;
 import gradino.core.prescribe.method.BlockForm;
+import gradino.core.prescribe.method.BlockParameter;
 import gradino.core.prescribe.method.BlockWord;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.method.Method;
@@ -67,7 +67,8 @@ public class BlockWordsTest {
     @Test(dataProvider = "blocksThatBreathe")
     public void everyBlockBreathesByItsOwnBreath(BlockForm form) {
         // Above 50 % breaths are small whatever was named.
-        var numbers = BlockParameter.find(form, "effort").isPresent() ? Map.of("effort", 50.0) : Map.<String, Double>of();
+        var numbers =
+                BlockParameter.find(form, "effort").isPresent() ? Map.of("effort", 50.0) : Map.<String, Double>of();
         var free = timeline(block(form, numbers, Map.of("breath", "free")));
         var own = free.phases().stream().filter(p -> p.block() != BlockKind.SET_UP && p.block() != BlockKind.SETTLE);
         assertThat(own.flatMap(p -> p.breaths().stream()).map(BreathMark::phase))
@@ -136,19 +137,20 @@ public class BlockWordsTest {
     public void aPartnerHasThreeRolesInAnEccentric(String moves, String there, String back) {
         var words = Map.of("moves", moves, "contact", "own other foot");
         var phases = timeline(block(BlockForm.ECCENTRIC, Map.of(), words)).phases();
-        assertThat(phases.stream().filter(p -> p.kind() == PhaseKind.LOWERING)).allMatch(p -> p.cue()
-                        .equals(there)
-                && p.contact().equals("own other foot"));
+        assertThat(phases.stream().filter(p -> p.kind() == PhaseKind.LOWERING))
+                .allMatch(p -> p.cue().equals(there) && p.contact().equals("own other foot"));
         assertThat(phases.stream().filter(p -> p.kind() == PhaseKind.RETURN))
                 .allMatch(p -> p.cue().equals(back));
-        assertThat(check(block(BlockForm.ECCENTRIC, Map.of(), Map.of("moves", "the dog"))).findings())
+        assertThat(check(block(BlockForm.ECCENTRIC, Map.of(), Map.of("moves", "the dog")))
+                        .findings())
                 .anyMatch(f -> f.blocks() && f.path().endsWith("words.moves"));
     }
 
     /** Own other foot and band are contacts like any other; without a word the position says what is pressed against. */
     @Test
     public void everyPressNamesItsContact() {
-        var banded = timeline(block(BlockForm.GRADED_SET, Map.of(), Map.of("contact", "band", "pull-contact", "strap")));
+        var banded =
+                timeline(block(BlockForm.GRADED_SET, Map.of(), Map.of("contact", "band", "pull-contact", "strap")));
         assertThat(contacts(banded, BlockKind.PRESS)).containsOnly("band");
         assertThat(contacts(banded, BlockKind.PULL)).containsOnly("strap");
         var unnamed = timeline(block(BlockForm.GRADED_SET, Map.of(), Map.of()));

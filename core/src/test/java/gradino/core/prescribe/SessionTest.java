@@ -358,24 +358,27 @@ public class SessionTest {
         var fine = DataRows.shipped("pulses");
         return new Object[][] {
             {"a,b\r\n", "row 1", "unknown-header"},
-            {head + fine + "pulses,,,colour,red,,,,common practice\r\n", "row 24", "unknown-field"},
-            {head + fine + "pulses,1.1,pulses,colour,3,,,,common practice\r\n", "row 24", "unknown-field"},
-            {head + fine + "pulses,2,juggling,,,,,,common practice\r\n", "row 24", "unknown-form"},
-            {head + fine + "pulses,2,rest,seconds,9000,,,,common practice\r\n", "row 24", "out-of-bounds"},
-            {head + fine + "pulses,2,rest,seconds,ten,,,,common practice\r\n", "row 24", "unreadable"},
-            {head + fine + "pulses,2,rest,seconds,10,,,,\r\n", "row 24", "no-source"},
-            {head + fine + "pulses,2\r\n", "row 24", "cells"},
+            {head + fine + "pulses,,,colour,red,,,,common practice\r\n", "row 26", "unknown-field"},
+            {head + fine + "pulses,1.1,pulses,colour,3,,,,common practice\r\n", "row 26", "unknown-field"},
+            {head + fine + "pulses,2,juggling,,,,,,common practice\r\n", "row 26", "unknown-form"},
+            {head + fine + "pulses,2,rest,seconds,9000,,,,common practice\r\n", "row 26", "out-of-bounds"},
+            {head + fine + "pulses,2,rest,seconds,ten,,,,common practice\r\n", "row 26", "unreadable"},
+            {head + fine + "pulses,2,rest,seconds,10,,,,\r\n", "row 26", "no-source"},
+            {head + fine + "pulses,2\r\n", "row 26", "cells"},
             {head + "mine,1,rest,seconds,10,,,,common practice\r\n", "row 2", "missing"},
-            {head + fine + "pulses,,,cramp,now and then,,,,common practice\r\n", "row 24", "unreadable"},
+            {head + fine + "pulses,,,cramp,now and then,,,,common practice\r\n", "row 26", "unreadable"},
+            {head + fine + "pulses,,,breath,as it comes,,,,common practice\r\n", "row 26", "unreadable"},
+            {head + fine + "pulses,,,stretching,a bit,,,,common practice\r\n", "row 26", "unreadable"},
+            {head + fine + "pulses,3,eccentric,moves,the dog,,,,common practice\r\n", "row 26", "unreadable"},
             // A ladder's step: for a role that is not there, a number that is not there, beyond the range, down, in a
             // circle.
-            {head + fine + "pulses,ladder,wings,repetitions,,,,,common practice\r\n", "row 24", "ladder"},
-            {head + fine + "pulses,ladder,pulses,feathers,,,,,common practice\r\n", "row 24", "ladder"},
-            {head + fine + "pulses,ladder,pulses,effort,,,101,,common practice\r\n", "row 24", "ladder"},
-            {head + fine + "pulses,ladder,pulses,effort,-5,,,,common practice\r\n", "row 24", "ladder"},
-            {head + fine + "pulses,ladder,pulses,effort,much,,,,common practice\r\n", "row 24", "unreadable"},
-            {head + fine + "pulses,ladder,pulses,repetitions,,,12,,common practice\r\n", "row 24", "ladder"},
-            {head + fine + "pulses,ladder,pulses,,,,,,common practice\r\n", "row 24", "ladder"},
+            {head + fine + "pulses,ladder,wings,repetitions,,,,,common practice\r\n", "row 26", "ladder"},
+            {head + fine + "pulses,ladder,pulses,feathers,,,,,common practice\r\n", "row 26", "ladder"},
+            {head + fine + "pulses,ladder,pulses,effort,,,101,,common practice\r\n", "row 26", "ladder"},
+            {head + fine + "pulses,ladder,pulses,effort,-5,,,,common practice\r\n", "row 26", "ladder"},
+            {head + fine + "pulses,ladder,pulses,effort,much,,,,common practice\r\n", "row 26", "unreadable"},
+            {head + fine + "pulses,ladder,pulses,repetitions,,,12,,common practice\r\n", "row 26", "ladder"},
+            {head + fine + "pulses,ladder,pulses,,,,,,common practice\r\n", "row 26", "ladder"},
         };
     }
 
@@ -419,5 +422,37 @@ public class SessionTest {
                     .isTrue();
         }
         assertThat(named).allMatch(id -> Method.byId(id).isPresent());
+    }
+
+    @DataProvider
+    public Object[][] schools() {
+        return new Object[][] {
+            {"controlled-movement", BlockDraft.usual(BlockForm.SUPPORTED_HOLD), "no-stretching"},
+            {"strength-first", hold(46, 5), "long-stretching"},
+            {"strength-first", hold(45, 5), ""},
+            {"contract-relax-linger", hold(60, 10), "last-of-the-stretch"},
+            {"contract-relax-linger", hold(60, 9), ""},
+            {"ramp-both-ways", hold(120, 10), ""},
+            {"light-breath", BlockDraft.usual(BlockForm.CONTRACT_RELAX).with("effort", 55), "breath-cannot-flow"},
+            {"light-breath", BlockDraft.usual(BlockForm.CONTRACT_RELAX).with("effort", 50), ""},
+            {"sidestep", BlockDraft.usual(BlockForm.CONTRACT_RELAX).with("effort", 55), ""},
+        };
+    }
+
+    private static BlockDraft hold(double seconds, double sensation) {
+        return BlockDraft.of(BlockForm.SUPPORTED_HOLD, Map.of("seconds", seconds, "sensation", sensation));
+    }
+
+    /** What a school says of breath and stretching is a rule: a block against it is told, on both sides of the limit. */
+    @Test(dataProvider = "schools")
+    public void aBlockAgainstTheSchoolIsTold(String school, BlockDraft block, String code) {
+        var position = Catalogue.position("prone-knee-bent").orElseThrow();
+        var line = line("a", position, method(school), List.of(block));
+        var codes = check(of(line), SessionContext.unrestricted()).findings().stream()
+                .map(Finding::code)
+                .filter(c -> !c.equals("outside-method") && !c.equals("weekly-cap"))
+                .distinct()
+                .toList();
+        assertThat(codes).isEqualTo(code.isEmpty() ? List.of() : List.of(code));
     }
 }

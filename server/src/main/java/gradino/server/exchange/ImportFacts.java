@@ -56,11 +56,8 @@ final class ImportFacts {
         return ids.add(kind + ":" + id);
     }
 
-    /** In a run that is there, or in an assessment. */
-    boolean wasTestedSomewhere(CsvRow row, @Nullable String run, @Nullable String assessment) {
-        return run == null
-                ? says(row, assessment != null, "assessment_id", "required", "in which assessment, or in which run?")
-                : says(row, runs.contains(run), "run_id", "unknown-run", "no run called '" + run + "'.");
+    boolean knowsRun(CsvRow row, String id) {
+        return says(row, runs.contains(id), "run_id", "unknown-run", "no run called '" + id + "'.");
     }
 
     boolean knowsClient(CsvRow row, String id) {

@@ -241,31 +241,30 @@ final class ImportRun {
     }
 
     boolean movement(CsvRow row, MovementResult m) {
-        if (!facts.knowsClient(row, m.clientId())
-                || !facts.past(row, "happened_at", m.happenedAt())
-                || !facts.wasTestedSomewhere(row, m.runId(), m.assessmentId())) {
+        var assessment = Optional.ofNullable(m.assessmentId())
+                .flatMap(id -> stores.batteries().assessment(m.clientId(), id));
+        var run = m.runId();
+        boolean somewhere = run != null
+                ? facts.knowsRun(row, run)
+                : facts.knows(row, "assessment", assessment, String.valueOf(m.assessmentId()));
+        if (!somewhere || !facts.knowsClient(row, m.clientId()) || !facts.past(row, "happened_at", m.happenedAt())) {
             return false;
         }
-        boolean fits = m.value() >= 0 && m.value() <= m.unit().most() && belongs(row, m);
+        boolean fits = m.value() >= 0
+                && m.value() <= m.unit().most()
+                && assessment.map(a -> has(a, m)).orElse(true);
         if (!fits) {
             row.finding("value", "unknown-movement", "no movement of this battery with such a value.");
         }
         return fits && stores.batteries().insert(m);
     }
 
-    /** What was tested in an assessment is one of its battery's movements. */
-    private boolean belongs(CsvRow row, MovementResult m) {
-        var id = m.assessmentId();
-        if (id == null) {
-            return true;
-        }
-        var assessment = stores.batteries().assessment(m.clientId(), id);
-        return facts.knows(row, "assessment", assessment, id)
-                && assessment
-                        .flatMap(a -> stores.batteries().find(m.clientId(), a.batteryId()))
-                        .flatMap(b -> b.body().movement(m.movement()))
-                        .filter(t -> t.unit() == m.unit())
-                        .isPresent();
+    private boolean has(Assessment assessment, MovementResult m) {
+        return stores.batteries()
+                .find(m.clientId(), assessment.batteryId())
+                .flatMap(b -> b.body().movement(m.movement()))
+                .filter(t -> t.unit() == m.unit())
+                .isPresent();
     }
 
     boolean measurement(CsvRow row, Measurement m) {

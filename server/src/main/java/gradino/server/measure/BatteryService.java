@@ -18,7 +18,6 @@ import gradino.server.measure.Ranges.Difference;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import java.time.Clock;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;

@@ -129,7 +129,7 @@ public final class QualifiedGate implements Gate {
 
     /** By the method's own rule; a newcomer eases off whatever the method allows. */
     private static void cramps(Situation s, SideFacts facts, List<Because> parts) {
-        var rule = s.method().cramp();
+        var rule = s.method().rules().cramp();
         if (rule == Cramp.EXPECTED) {
             return;
         }

@@ -197,6 +197,12 @@ public sealed interface Movement extends Leaf {
             return BlockKind.PULSES;
         }
 
+        /** One breath a pulse: the movement paces it. */
+        @Override
+        public Breathing breathing() {
+            return new Breathing(inSeconds, outSeconds);
+        }
+
         @Override
         public List<Draft> phases() {
             return InOut.phases(

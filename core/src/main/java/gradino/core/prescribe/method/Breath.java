@@ -30,6 +30,12 @@ public final class Breath {
         return in >= 1 && in <= 30 && out >= 1 && out <= 60 ? Optional.of(new Breathing(in, out)) : Optional.empty();
     }
 
+    /** How long a supported hold lasts: its breaths, or its seconds. */
+    public static double heldSeconds(BlockDraft hold) {
+        double breaths = hold.number("breaths");
+        return breaths > 0 ? breaths * of(hold).orElse(Breathing.USUAL).seconds() : hold.number("seconds");
+    }
+
     static boolean isNamed(BlockDraft block) {
         return !block.word(WORD, "").isBlank();
     }

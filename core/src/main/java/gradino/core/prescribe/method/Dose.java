@@ -15,7 +15,6 @@ import java.util.stream.Stream;
  * @param blocks in order; empty for a side that does nothing
  */
 public record Dose(Degrees angle, List<BlockDraft> blocks) {
-    private static final int SECONDS_A_BREATH = Breathing.USUAL.seconds();
 
     public Dose {
         blocks = List.copyOf(blocks);
@@ -86,13 +85,15 @@ public record Dose(Degrees angle, List<BlockDraft> blocks) {
     }
 
     private static int held(BlockDraft hold) {
-        int breaths = (int) Math.round(hold.number("breaths"));
-        return breaths > 0 ? breaths * SECONDS_A_BREATH : (int) Math.round(hold.number("seconds"));
+        return (int) Math.round(Breath.heldSeconds(hold));
     }
 
     private static BlockDraft held(BlockDraft hold, int seconds) {
         return hold.number("breaths") > 0
-                ? hold.with("breaths", Math.floorDiv(seconds, SECONDS_A_BREATH))
+                ? hold.with(
+                        "breaths",
+                        Math.floorDiv(
+                                seconds, Breath.of(hold).orElse(Breathing.USUAL).seconds()))
                 : hold.with("seconds", seconds);
     }
 

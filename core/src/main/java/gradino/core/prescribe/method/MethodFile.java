@@ -26,8 +26,16 @@ public final class MethodFile {
             List.of("method", "block", "form", "parameter", "value", "least", "most", "first", "source");
     private static final CSVFormat FORMAT =
             CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get();
-    private static final Set<String> WORDS =
-            Set.of("name", "variant-of", "summary", "breath", "cramp", "stretching", "suits");
+    private static final Set<String> WORDS = Set.of(
+            "name",
+            "variant-of",
+            "summary",
+            "breath",
+            "breath-words",
+            "cramp",
+            "stretching",
+            "stretching-words",
+            "suits");
     private static final Set<String> RANGES = Set.of("week", "set-up", "side-change");
     private static final Set<String> STATED = Set.of("spacing", "weekly-cap");
 
@@ -115,8 +123,9 @@ public final class MethodFile {
 
     private void methodField(CSVRecord row, Draft draft) {
         var parameter = row.get("parameter");
-        if (parameter.equals("cramp") && Cramp.byId(row.get("value")).isEmpty()) {
-            say(row, "unreadable", "cramp is expected, allowed or ease off.");
+        var wrong = wrongRule(parameter, row.get("value"));
+        if (wrong.isPresent()) {
+            say(row, "unreadable", wrong.get());
         } else if (WORDS.contains(parameter)) {
             draft.words.put(parameter, row.get("value"));
             source(row).ifPresent(s -> draft.source = s);
@@ -125,6 +134,20 @@ public final class MethodFile {
         } else {
             say(row, "unknown-field", "unknown field '" + parameter + "'.");
         }
+    }
+
+    /** Rules are named, not told. */
+    private static Optional<String> wrongRule(String parameter, String value) {
+        return switch (parameter) {
+            case "cramp" -> told(Cramp.byId(value), "cramp is expected, allowed or ease off.");
+            case "breath" -> told(BreathRule.byId(value), "breath is small when hard, each way, flowing or gauge.");
+            case "stretching" -> told(Stretching.byId(value), "stretching is held, not to the last, short or none.");
+            default -> Optional.empty();
+        };
+    }
+
+    private static Optional<String> told(Optional<?> rule, String otherwise) {
+        return rule.isPresent() ? Optional.empty() : Optional.of(otherwise);
     }
 
     private void blockField(CSVRecord row, Draft draft) {
@@ -238,9 +261,12 @@ public final class MethodFile {
                 ranged(draft, "side-change"),
                 draft.ranges.get("spacing"),
                 draft.ranges.get("weekly-cap"),
-                word(draft, "breath"),
-                Cramp.byId(word(draft, "cramp")).orElseThrow(),
-                word(draft, "stretching"),
+                new SchoolRules(
+                        BreathRule.byId(word(draft, "breath")).orElseThrow(),
+                        word(draft, "breath-words"),
+                        Cramp.byId(word(draft, "cramp")).orElseThrow(),
+                        Stretching.byId(word(draft, "stretching")).orElseThrow(),
+                        word(draft, "stretching-words")),
                 ladder(draft, blocks),
                 List.of(word(draft, "suits").split(";")),
                 blocks,

@@ -23,9 +23,12 @@ final class MethodRows {
         rows.word("variant-of", method.variantOf());
         rows.word("summary", method.summary());
         rows.range("", "", "week", method.week());
-        rows.word("breath", method.breath());
-        rows.word("cramp", method.cramp().id());
-        rows.word("stretching", method.stretching());
+        var rules = method.rules();
+        rows.word("breath", rules.breath().id());
+        rows.word("breath-words", rules.breathWords());
+        rows.word("cramp", rules.cramp().id());
+        rows.word("stretching", rules.stretching().id());
+        rows.word("stretching-words", rules.stretchingWords());
         rows.word("suits", String.join(";", method.suits()));
         rows.range("", "", "set-up", method.setUp());
         rows.range("", "", "side-change", method.sideChange());

@@ -42,6 +42,16 @@ public final class RoleNumber {
                 : block.steps().stream().mapToDouble(Tread::effort).max().orElse(0);
     }
 
+    /** Highest effort that a block asks for by itself, %; 0 where it asks for none. */
+    static double peak(BlockDraft block) {
+        for (var name : EFFORTS) {
+            if (has(block.form(), name)) {
+                return value(block, name);
+            }
+        }
+        return 0;
+    }
+
     /** Most that a method allows it; empty where it says nothing of it. */
     public static Optional<Double> most(MethodBlock own, String number) {
         if (isOfTreads(own.form(), number)) {

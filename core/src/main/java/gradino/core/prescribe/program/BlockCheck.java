@@ -1,7 +1,6 @@
 package gradino.core.prescribe.program;
 
 import gradino.core.because.Finding;
-import gradino.core.prescribe.block.Breathing;
 import gradino.core.prescribe.method.BlockDraft;
 import gradino.core.prescribe.method.BlockForm;
 import gradino.core.prescribe.method.Breath;
@@ -65,8 +64,7 @@ final class BlockCheck {
 
     private void hold(BlockDraft block, String path) {
         double breaths = block.number("breaths");
-        double breath = Breath.of(block).orElse(Breathing.USUAL).seconds();
-        double seconds = breaths > 0 ? breaths * breath : block.number("seconds");
+        double seconds = Breath.heldSeconds(block);
         var place = path + ".numbers." + (breaths > 0 ? "breaths" : "seconds");
         if (seconds > LONGEST_SUPPORTED_HOLD) {
             stop(place, "hold-too-long", LONGEST_SUPPORTED_HOLD, "s", "Supported holds end at 120 s: shorten it.");

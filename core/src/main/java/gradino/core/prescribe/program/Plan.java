@@ -1,9 +1,8 @@
 package gradino.core.prescribe.program;
 
-import gradino.core.measure.noise.Instrument;
-import org.jspecify.annotations.Nullable;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import gradino.core.measure.noise.Instrument;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;
 import gradino.core.prescribe.timeline.Compiler;
@@ -14,6 +13,7 @@ import gradino.core.prescribe.timeline.Timeline;
 import gradino.core.quantity.OutOfBoundsException;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A line as it is prescribed: what its sides share, and a dose for each.

@@ -1,9 +1,8 @@
 package gradino.core.prescribe.program;
 
-import gradino.core.measure.noise.Instrument;
-import org.jspecify.annotations.Nullable;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import gradino.core.measure.noise.Instrument;
 import gradino.core.prescribe.method.BlockDraft;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.timeline.SideOrder;
@@ -11,6 +10,7 @@ import gradino.core.quantity.Degrees;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 
 /** A session as it is composed; {@link SessionReader} reads it. Findings name their place by these names. */
 public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations) {

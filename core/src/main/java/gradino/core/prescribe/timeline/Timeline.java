@@ -1,7 +1,5 @@
 package gradino.core.prescribe.timeline;
 
-import java.util.stream.Collectors;
-import java.util.Set;
 import gradino.core.body.Side;
 import gradino.core.prescribe.block.Block.Direction;
 import gradino.core.prescribe.block.BlockKind;
@@ -9,6 +7,8 @@ import gradino.core.prescribe.block.BreathPhase;
 import gradino.core.prescribe.block.PhaseKind;
 import gradino.core.quantity.EffortPercent;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** A compiled plan: phases without gaps from second 0, so that every second has a side, a cue, an effort and a breath. */
 public record Timeline(List<Phase> phases) {

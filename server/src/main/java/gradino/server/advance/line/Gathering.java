@@ -180,7 +180,8 @@ class Gathering {
 
     private static List<Event> events(Line line, Plan plan, Client client, Rows rows, ZoneId zone) {
         var events = new ArrayList<Event>();
-        LineReadings.of(line, plan.instrument(), rows.measurements().getOrDefault(client.id(), List.of()), rows.book(), events);
+        LineReadings.of(
+                line, plan.instrument(), rows.measurements().getOrDefault(client.id(), List.of()), rows.book(), events);
         rows.runs().held(line, events).forEach(h -> events.add(new Event.SessionHeld(h.record(), h.recordedAt())));
         rows.runs()
                 .mornings(line)

@@ -1,9 +1,8 @@
 package gradino.server.advance.line;
 
-import org.jspecify.annotations.Nullable;
-import gradino.core.measure.noise.Instrument;
 import gradino.core.advance.state.Event;
 import gradino.core.body.Side;
+import gradino.core.measure.noise.Instrument;
 import gradino.core.measure.noise.Mode;
 import gradino.core.measure.noise.NoiseBook;
 import gradino.core.measure.noise.Warmth;
@@ -11,6 +10,7 @@ import gradino.server.measure.Measurement;
 import gradino.server.prescribe.program.Line;
 import java.util.Comparator;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** What was measured of a line: the cold readings of its series, and every grade of the control at its end. */
 final class LineReadings {
@@ -20,8 +20,7 @@ final class LineReadings {
      * @param named by the line; null for that of the newest reading
      * @param all of its client
      */
-    static void of(
-            Line line, @Nullable Instrument named, List<Measurement> all, NoiseBook book, List<Event> events) {
+    static void of(Line line, @Nullable Instrument named, List<Measurement> all, NoiseBook book, List<Event> events) {
         var here = all.stream()
                 .filter(m -> m.motion().equals(line.motion()) && m.position().equals(line.position()))
                 .toList();

@@ -1,8 +1,8 @@
 package gradino.server.exchange.table;
 
-import gradino.core.measure.noise.Instrument;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import gradino.core.measure.noise.Instrument;
 import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.program.Plan;
 import gradino.core.prescribe.timeline.SideOrder;

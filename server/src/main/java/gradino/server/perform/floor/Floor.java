@@ -1,10 +1,12 @@
 package gradino.server.perform.floor;
 
-import java.util.Set;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.measure.noise.Instrument;
+import gradino.core.prescribe.method.BreathRule;
+import gradino.core.prescribe.method.Cramp;
+import gradino.core.prescribe.method.SchoolRules;
 import gradino.core.prescribe.program.Variants.Variant;
 import gradino.core.prescribe.timeline.BlockId;
 import gradino.core.prescribe.timeline.SideOrder;
@@ -16,6 +18,7 @@ import gradino.server.prescribe.program.Props;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * All that a floor needs to run or resume, so that it needs no rule of its own.
@@ -49,6 +52,8 @@ public record Floor(
      * @param instrument its range is measured with
      * @param measuredSides on which its motion is measured
      * @param faults to watch for
+     * @param cramp what its method makes of one
+     * @param breath what its method makes of an uneven one
      * @param otherProps that a side may lie on instead, none of them deeper
      */
     public record FloorLine(
@@ -61,10 +66,12 @@ public record Floor(
             Side firstSide,
             List<Side> measuredSides,
             List<String> faults,
+            Cramp cramp,
+            BreathRule breath,
             Sided<Props.SetUp> props,
             Sided<List<Props.SetUp>> otherProps) {
         /** @param instrument by which its range is measured */
-        static FloorLine of(Client client, Place place, Instrument instrument) {
+        static FloorLine of(Client client, Place place, SchoolRules rules, Instrument instrument) {
             var known = Catalogue.position(place.position());
             var grid = Props.grid(client, place.position());
             return new FloorLine(
@@ -77,6 +84,8 @@ public record Floor(
                     place.first(),
                     Catalogue.motion(place.motion()).map(Side::of).orElse(Side.PAIR),
                     known.map(p -> p.faults()).orElse(List.of()),
+                    rules.cramp(),
+                    rules.breath(),
                     place.angles().map((s, angle) -> Props.setUp(grid, angle)),
                     place.angles().map((s, angle) -> Props.easier(grid, angle)));
         }

@@ -1,6 +1,5 @@
 package gradino.server.perform.floor;
 
-import org.jspecify.annotations.Nullable;
 import gradino.core.measure.noise.Warmth;
 import gradino.core.prescribe.block.PhaseKind;
 import gradino.core.prescribe.timeline.BlockId;
@@ -13,6 +12,7 @@ import gradino.server.perform.record.Running;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import java.time.Clock;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 

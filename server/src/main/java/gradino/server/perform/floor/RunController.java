@@ -1,8 +1,8 @@
 package gradino.server.perform.floor;
 
-import gradino.core.prescribe.timeline.BlockId;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.StopSignText;
+import gradino.core.prescribe.timeline.BlockId;
 import gradino.core.quantity.Tenths;
 import gradino.server.perform.floor.RunService.CloseDraft;
 import jakarta.validation.Valid;
@@ -38,7 +38,11 @@ class RunController {
 
     record NewBlock(@NotBlank @Size(max = 64) String id, BlockRecord block) {}
 
-    record NewRetest(@NotBlank @Size(max = 64) String id, BlockId blockId, double value, @Size(max = 500) String note) {}
+    record NewRetest(
+            @NotBlank @Size(max = 64) String id,
+            BlockId blockId,
+            double value,
+            @Size(max = 500) String note) {}
 
     record NewMorning(
             @NotBlank @Size(max = 64) String id,

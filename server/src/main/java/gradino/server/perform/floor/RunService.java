@@ -8,6 +8,8 @@ import gradino.core.perform.Observer;
 import gradino.core.perform.PhaseDone;
 import gradino.core.perform.StopSign;
 import gradino.core.prescribe.block.BlockKind;
+import gradino.core.prescribe.method.Method;
+import gradino.core.prescribe.method.SchoolRules;
 import gradino.core.prescribe.timeline.BlockId;
 import gradino.core.prescribe.timeline.Timeline;
 import gradino.core.quantity.Tenths;
@@ -29,6 +31,7 @@ import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.compose.ComposeService;
 import gradino.server.prescribe.compose.ComposeService.Ready;
+import gradino.server.prescribe.library.MethodService;
 import gradino.server.prescribe.program.LineHistory;
 import gradino.server.prescribe.program.LineRepository;
 import java.time.Clock;
@@ -62,6 +65,7 @@ public class RunService {
     private final LineRepository lines;
     private final MeasurementRepository measurements;
     private final LineHistory history;
+    private final MethodService methods;
     private final ClientService clients;
     private final SignedIn signedIn;
     private final Clock clock;
@@ -74,6 +78,7 @@ public class RunService {
             LineRepository lines,
             MeasurementRepository measurements,
             LineHistory history,
+            MethodService methods,
             ClientService clients,
             SignedIn signedIn,
             Clock clock) {
@@ -84,6 +89,7 @@ public class RunService {
         this.lines = lines;
         this.measurements = measurements;
         this.history = history;
+        this.methods = methods;
         this.clients = clients;
         this.signedIn = signedIn;
         this.clock = clock;
@@ -166,7 +172,16 @@ public class RunService {
                 : measurements
                         .newestInstrument(client.id(), place.motion(), place.position())
                         .orElse(Instrument.GONIOMETER);
-        return FloorLine.of(client, place, instrument);
+        return FloorLine.of(client, place, rules(place), instrument);
+    }
+
+    /** A method of the studio's that is gone is followed as the house's. */
+    private SchoolRules rules(Place place) {
+        return methods.methods().stream()
+                .filter(m -> m.id().equals(place.method()))
+                .findFirst()
+                .orElseGet(Method::rampBothWays)
+                .rules();
     }
 
     /** Stores a finished block; the same id again is the same block, stored once. */

@@ -1,9 +1,8 @@
 package gradino.server.perform.record;
 
-import org.jspecify.annotations.Nullable;
-import gradino.core.measure.noise.Instrument;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import gradino.core.measure.noise.Instrument;
 import gradino.core.prescribe.program.Variants.Variant;
 import gradino.core.prescribe.timeline.BlockId;
 import gradino.core.prescribe.timeline.SideOrder;
@@ -16,6 +15,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /** A run with what it was compiled to. */
 public record Running(Run run, Timeline timeline, List<Variant> variants) {
@@ -35,7 +35,14 @@ public record Running(Run run, Timeline timeline, List<Variant> variants) {
      * @param line as the timeline's phases name it
      */
     public record Place(
-            String line, String motion, String position, SideOrder sides, Side first, @Nullable Instrument instrument, Sided<Degrees> angles) {
+            String line,
+            String motion,
+            String position,
+            String method,
+            SideOrder sides,
+            Side first,
+            @Nullable Instrument instrument,
+            Sided<Degrees> angles) {
         public Degrees angle(Side side) {
             return angles.on(side == Side.MIDLINE ? Side.LEFT : side);
         }
@@ -47,6 +54,7 @@ public record Running(Run run, Timeline timeline, List<Variant> variants) {
                         l.id(),
                         l.motion(),
                         l.position(),
+                        l.method(),
                         l.sides(),
                         l.firstSide(),
                         l.instrument(),

@@ -1,6 +1,5 @@
 package gradino.server.prescribe.compose;
 
-import java.util.Comparator;
 import gradino.core.advance.SessionStart;
 import gradino.core.because.Because;
 import gradino.core.body.Catalogue;
@@ -23,6 +22,7 @@ import gradino.server.prescribe.program.Props;
 import gradino.server.prescribe.program.SessionContexts;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
