@@ -56,10 +56,6 @@ final class ImportFacts {
         return ids.add(kind + ":" + id);
     }
 
-    boolean knowsRun(CsvRow row, String id) {
-        return says(row, runs.contains(id), "run_id", "unknown-run", "no run called '" + id + "'.");
-    }
-
     boolean knowsClient(CsvRow row, String id) {
         return says(row, clients.containsKey(id), "client_id", "unknown-client", "no client called '" + id + "'.");
     }
