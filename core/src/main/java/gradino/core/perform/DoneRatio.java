@@ -3,7 +3,9 @@ package gradino.core.perform;
 import gradino.core.body.Side;
 import gradino.core.prescribe.block.BlockKind;
 import gradino.core.prescribe.block.BlockKind.Work;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -16,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param least the kind of work that the ratio is of; null when nothing was planned
  * @param planned of that kind, seconds or repetitions
  * @param done of that kind: what was too much of one makes up for none of another
+ * @param cutShort share of each kind of block of which something is missing
  */
 public record DoneRatio(
         double ratio,
@@ -23,7 +26,8 @@ public record DoneRatio(
         double holdRatio,
         @Nullable Work least,
         double planned,
-        double done) {
+        double done,
+        Map<BlockKind, Double> cutShort) {
 
     public static DoneRatio of(SessionRecord session, Side side) {
         return of(session.blocks(), side);
@@ -31,30 +35,52 @@ public record DoneRatio(
 
     /** @param blocks the last record of each */
     public static DoneRatio of(List<BlockRecord> blocks, Side side) {
+        var byKind = new EnumMap<BlockKind, Sum>(BlockKind.class);
+        for (var block : blocks) {
+            if (block.isOf(side) && !block.besidesThePlan() && block.kind().work() != Work.NONE) {
+                byKind.computeIfAbsent(block.kind(), kind -> new Sum()).add(block);
+            }
+        }
         var contraction = new Sum();
         var repetitions = new Sum();
         var circles = new Sum();
         var holds = new Sum();
-        for (var block : blocks) {
-            if (!block.isOf(side) || block.besidesThePlan()) {
-                continue;
-            }
-            switch (block.kind().work()) {
-                case CONTRACTION -> contraction.seconds(block);
-                case REPETITIONS -> (block.kind() == BlockKind.ROTATION ? circles : repetitions).repetitions(block);
-                case HOLD -> holds.seconds(block);
+        byKind.forEach((kind, sum) -> {
+            switch (kind.work()) {
+                case CONTRACTION -> contraction.add(sum);
+                case REPETITIONS -> (kind == BlockKind.ROTATION ? circles : repetitions).add(sum);
+                case HOLD -> holds.add(sum);
                 case NONE -> {}
             }
-        }
+        });
+        var cutShort = cutShort(byKind);
         if (contraction.planned == 0 && repetitions.planned == 0) {
-            return lower(circles, Work.REPETITIONS, holds, Work.HOLD, holds.ratio());
+            return lower(circles, Work.REPETITIONS, holds, Work.HOLD, holds.ratio(), cutShort);
         }
-        return lower(contraction, Work.CONTRACTION, repetitions, Work.REPETITIONS, holds.ratio());
+        return lower(contraction, Work.CONTRACTION, repetitions, Work.REPETITIONS, holds.ratio(), cutShort);
     }
 
-    private static DoneRatio lower(Sum one, Work ofOne, Sum other, Work ofOther, double holds) {
+    private static Map<BlockKind, Double> cutShort(Map<BlockKind, Sum> byKind) {
+        Map<BlockKind, Double> found = Map.of();
+        for (var entry : byKind.entrySet()) {
+            double ratio = entry.getValue().ratio();
+            if (ratio < 1) {
+                found = found.isEmpty() ? new EnumMap<>(BlockKind.class) : found;
+                found.put(entry.getKey(), ratio);
+            }
+        }
+        return found;
+    }
+
+    /** Share of what was planned of a kind of block; 1 where nothing was. */
+    public double of(BlockKind kind) {
+        return cutShort.getOrDefault(kind, 1.0);
+    }
+
+    private static DoneRatio lower(
+            Sum one, Work ofOne, Sum other, Work ofOther, double holds, Map<BlockKind, Double> cutShort) {
         if (one.planned == 0 && other.planned == 0) {
-            return new DoneRatio(0, 0, holds, null, 0, 0);
+            return new DoneRatio(0, 0, holds, null, 0, 0, cutShort);
         }
         boolean first = other.planned == 0 || (one.planned > 0 && one.ratio() <= other.ratio());
         var lower = first ? one : other;
@@ -64,7 +90,8 @@ public record DoneRatio(
                 holds,
                 first ? ofOne : ofOther,
                 lower.planned,
-                lower.done);
+                lower.done,
+                cutShort);
     }
 
     /** Adds up one kind of work. */
@@ -77,7 +104,21 @@ public record DoneRatio(
             return planned > 0 ? done / planned : 1;
         }
 
-        void seconds(BlockRecord block) {
+        void add(BlockRecord block) {
+            if (block.kind().work() == Work.REPETITIONS) {
+                repetitions(block);
+            } else {
+                seconds(block);
+            }
+        }
+
+        void add(Sum other) {
+            planned += other.planned;
+            done += other.done;
+            lowest = Math.min(lowest, other.lowest);
+        }
+
+        private void seconds(BlockRecord block) {
             for (var phase : block.phases()) {
                 if (block.counts(phase) && phase.plannedSeconds() > 0) {
                     add(phase.plannedSeconds(), phase.counted());
@@ -92,7 +133,7 @@ public record DoneRatio(
         }
 
         /** A repetition begins with its first moving phase; one that is timed counts by what was kept of it. */
-        void repetitions(BlockRecord block) {
+        private void repetitions(BlockRecord block) {
             boolean open = false;
             boolean whole = true;
             double timed = 0;

@@ -23,10 +23,12 @@ import gradino.core.measure.limit.EndFeel;
 import gradino.core.measure.limit.Limiter;
 import gradino.core.measure.noise.NoiseRules;
 import gradino.core.measure.reading.PropGrid;
+import gradino.core.perform.BlockRecord;
 import gradino.core.perform.Observer;
 import gradino.core.perform.PainKind;
 import gradino.core.perform.StopSign;
 import gradino.core.prescribe.House;
+import gradino.core.prescribe.block.BlockKind;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.program.LineCheck;
@@ -41,6 +43,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -355,5 +358,25 @@ public class LadderTest {
         assertThat(new Moment(Story.NOW, ZoneOffset.UTC).daysSince(evening)).isEqualTo(1);
         assertThat(new Moment(Story.NOW, ZoneOffset.ofHours(2)).daysSince(evening))
                 .isZero();
+    }
+
+    /** Pulls at 0.85 are 0.957 of all contraction, which qualifies; what the set would grow by waits all the same. */
+    @Test
+    public void aBlockThatWasCutShortDoesNotGrow() {
+        UnaryOperator<BlockRecord> shortPull = b ->
+                b.kind() == BlockKind.PULL ? Story.doneShare(b.side(), 0.85).apply(b) : b;
+        var p = Story.of(Story.BASE)
+                .session(6, shortPull)
+                .morning(6, true, 0)
+                .session(3, shortPull)
+                .morning(3, true, 0)
+                .passive(32, 0.5)
+                .left();
+        assertThat(p.verdict()).isEqualTo(Verdict.STEP_UP);
+        assertThat(p.lever()).isEqualTo(LeverId.SUPPORTED_HOLD);
+        assertThat(p.alternatives())
+                .filteredOn(a -> a.lever() == LeverId.TOP_HOLD)
+                .extracting(a -> a.why().text())
+                .containsExactly("Graded set done: 0.85 of what was planned, below 0.95");
     }
 }

@@ -11,12 +11,17 @@ import gradino.core.advance.state.SideState;
 import gradino.core.advance.state.Threshold;
 import gradino.core.because.Because;
 import gradino.core.because.Finding;
+import gradino.core.because.Reason;
+import gradino.core.because.Term;
+import gradino.core.because.Unit;
+import gradino.core.because.Wording;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.measure.limit.EndFeel;
 import gradino.core.measure.limit.Limiter;
 import gradino.core.measure.reading.RangeState;
 import gradino.core.prescribe.method.BlockDraft;
+import gradino.core.prescribe.method.BlockForm;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.method.LadderRung;
 import gradino.core.prescribe.method.Method;
@@ -173,6 +178,26 @@ public final class Situation {
                 r -> r.roles().stream()
                         .flatMap(role -> Roles.of(method(), dose().blocks(), role).stream())
                         .toList());
+    }
+
+    /** Why a kind of block may not grow: it was cut short in a session that the step would rest on, though others made up for it. */
+    public Optional<Because> cutShort(BlockForm form) {
+        double least = value(Threshold.DONE_RATIO);
+        double done = 1;
+        for (var run : rung.lastRuns()) {
+            for (var session : run) {
+                for (var kind : form.kinds()) {
+                    done = Math.min(done, session.on(side).done().of(kind));
+                }
+            }
+        }
+        return done >= least
+                ? Optional.empty()
+                : Optional.of(Because.of(
+                        Reason.DONE_TOO_LITTLE,
+                        Term.of(Wording.capital(form.words())),
+                        Term.of(done, Unit.RATIO),
+                        Term.of(least, Unit.RATIO)));
     }
 
     public Optional<Because> checkedOnce(Dose dose, Function<Dose, Optional<Because>> check) {

@@ -37,6 +37,10 @@ final class HandsOffLever implements Lever {
             return Attempt.blocked(
                     Because.of(Reason.AT_TOP, Term.of("hands-off hold"), Term.of(hold.mostWhole(), Unit.SECOND)));
         }
+        var cut = s.cutShort(BlockForm.HANDS_OFF_HOLD);
+        if (cut.isPresent()) {
+            return Attempt.blocked(cut.get());
+        }
         return Attempt.step(
                 s.dose().withHandsOffSeconds(next),
                 Because.of(Reason.STEP_HANDS_OFF, Term.of(old, Unit.SECOND), Term.of(next, Unit.SECOND)));

@@ -34,6 +34,10 @@ final class HeightLever implements Lever {
             return Attempt.blocked(
                     Because.of(Reason.AT_TOP, Term.of("height of the lift"), Term.of(top, Unit.CENTIMETRE)));
         }
+        var cut = s.cutShort(BlockForm.LIFT_OFF);
+        if (cut.isPresent()) {
+            return Attempt.blocked(cut.get());
+        }
         var dose = s.moved(
                 HEIGHT + next,
                 () -> s.dose()

@@ -30,6 +30,10 @@ final class LoadLever implements Lever {
             return Attempt.blocked(Because.of(Reason.NOT_OBSERVED), Because.of(Reason.ASK_OBSERVE));
         }
         var spot = loaded.get();
+        var cut = s.cutShort(spot.place().block().form());
+        if (cut.isPresent()) {
+            return Attempt.blocked(cut.get());
+        }
         return spot.next(limb, s.policy())
                 .map(step -> Attempt.step(s.dose().withBlocks(spot.with(s.dose().blocks(), step)), step.why()))
                 .orElseGet(() -> Attempt.blocked(Because.of(

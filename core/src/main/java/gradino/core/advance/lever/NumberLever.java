@@ -18,7 +18,6 @@ import gradino.core.prescribe.method.MethodBlock.Range;
 import gradino.core.prescribe.method.RoleNumber;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** Numbers of a line's blocks, moved together: each by its step, up to its top. */
@@ -65,28 +64,10 @@ final class NumberLever implements Lever {
         }
         for (var spot : spots) {
             if (spot.next() > spot.now()) {
-                return notHeld(s, spot).orElseGet(() -> moved(s, spots, spot));
+                return s.cutShort(spot.form()).map(Attempt::blocked).orElseGet(() -> moved(s, spots, spot));
             }
         }
         return Attempt.blocked(atTop(s, spots.get(0)));
-    }
-
-    /** A hold that was cut short grows no longer, though the contractions were all done. */
-    private static Optional<Attempt> notHeld(Situation s, Spot spot) {
-        if (spot.form() != BlockForm.SUPPORTED_HOLD) {
-            return Optional.empty();
-        }
-        double least = s.value(Threshold.DONE_RATIO);
-        return s.rung().lastRuns().stream()
-                .flatMap(List::stream)
-                .map(session -> session.on(s.side()).done().holdRatio())
-                .min(Double::compare)
-                .filter(held -> held < least)
-                .map(held -> Attempt.blocked(Because.of(
-                        Reason.DONE_TOO_LITTLE,
-                        Term.of("Supported hold"),
-                        Term.of(held, Unit.RATIO),
-                        Term.of(least, Unit.RATIO))));
     }
 
     private List<Spot> spots(Situation s) {

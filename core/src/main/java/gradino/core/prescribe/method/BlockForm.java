@@ -1,38 +1,44 @@
 package gradino.core.prescribe.method;
 
+import gradino.core.prescribe.block.BlockKind;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 
 /** The kinds of block that a coach can put into a protocol. */
 public enum BlockForm {
-    CONTROLLED_ROTATION("controlled rotation"),
-    RELEASE("release"),
-    SUPPORTED_HOLD("supported hold"),
-    PRESS_RAMP("press ramp"),
-    PULL_RAMP("pull ramp"),
-    GRADED_SET("graded set"),
-    CONTRACT_RELAX("contract–relax"),
-    HANDS_OFF_HOLD("hands-off hold"),
-    LIFT_OFF("lift-offs"),
-    ECCENTRIC("eccentrics"),
-    LOADED_STRETCH("loaded stretch"),
-    PULSES("pulses in and out"),
-    SIDESTEP_ROUNDS("sidestep rounds"),
-    TRANSITION("rocks or transition"),
-    SETTLE("settle"),
-    REST("rest"),
+    CONTROLLED_ROTATION("controlled rotation", BlockKind.ROTATION),
+    RELEASE("release", BlockKind.RELEASE),
+    SUPPORTED_HOLD("supported hold", BlockKind.SUPPORTED_HOLD),
+    PRESS_RAMP("press ramp", BlockKind.PRESS),
+    PULL_RAMP("pull ramp", BlockKind.PULL),
+    GRADED_SET("graded set", BlockKind.PRESS, BlockKind.PULL),
+    CONTRACT_RELAX("contract–relax", BlockKind.CONTRACT_RELAX),
+    HANDS_OFF_HOLD("hands-off hold", BlockKind.HANDS_OFF),
+    LIFT_OFF("lift-offs", BlockKind.LIFT_OFF),
+    ECCENTRIC("eccentrics", BlockKind.ECCENTRIC),
+    LOADED_STRETCH("loaded stretch", BlockKind.LOADED_STRETCH),
+    PULSES("pulses in and out", BlockKind.PULSES),
+    SIDESTEP_ROUNDS("sidestep rounds", BlockKind.SIDESTEP),
+    TRANSITION("rocks or transition", BlockKind.TRANSITION),
+    SETTLE("settle", BlockKind.SETTLE),
+    REST("rest", BlockKind.REST),
     GROUP("rounds of several"),
-    RE_MEASURE("re-measure"),
-    MOVEMENT_RETEST("movement re-test");
+    RE_MEASURE("re-measure", BlockKind.RE_MEASURE),
+    MOVEMENT_RETEST("movement re-test", BlockKind.MOVEMENT_RETEST);
 
     /** Without a copy each time. */
     static final List<BlockForm> ALL = List.of(values());
 
     private final String words;
+    /** Made by Set.of, which nobody changes. */
+    @SuppressWarnings("ImmutableEnumChecker")
+    private final Set<BlockKind> kinds;
 
-    BlockForm(String words) {
+    BlockForm(String words, BlockKind... kinds) {
         this.words = words;
+        this.kinds = Set.of(kinds);
     }
 
     public String words() {
@@ -51,6 +57,11 @@ public enum BlockForm {
             }
         }
         return Optional.empty();
+    }
+
+    /** What its parts are in the timeline and in the record; none for what holds other blocks. */
+    public Set<BlockKind> kinds() {
+        return kinds;
     }
 
     /** Whether it has treads. */
