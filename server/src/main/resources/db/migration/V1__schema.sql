@@ -147,6 +147,8 @@ CREATE TABLE run_line (
   line_id TEXT NOT NULL REFERENCES line,
   run_id  TEXT NOT NULL REFERENCES run,
   number  INTEGER NOT NULL CHECK (number > 0),
+  left_class  TEXT,                        -- how hard each side worked; null where it did nothing
+  right_class TEXT,
   PRIMARY KEY (line_id, run_id)
 ) STRICT, WITHOUT ROWID;
 

@@ -145,7 +145,9 @@ public final class Advance {
     public static LineFacts facts(LineState state, Policy policy, Moment moment) {
         var passive = Sided.of(side -> Optional.ofNullable(state.side(side).passive())
                 .map(r -> r.predict(moment.instant(), policy.noise()).estimate()));
-        return state.facts(passive, new Attendance(state, policy, moment).newcomer());
+        boolean newcomer = state.plan().trained().stream()
+                .anyMatch(side -> new Attendance(state, side, policy, moment).newcomer());
+        return state.facts(passive, newcomer);
     }
 
     /**

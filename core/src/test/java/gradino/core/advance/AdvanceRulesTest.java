@@ -2,6 +2,7 @@ package gradino.core.advance;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gradino.core.advance.state.Beside;
 import gradino.core.advance.state.ClientFacts;
 import gradino.core.advance.state.Event;
 import gradino.core.advance.state.LeverId;
@@ -22,6 +23,7 @@ import gradino.core.perform.PainKind;
 import gradino.core.prescribe.House;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.timeline.BlockId;
+import gradino.core.prescribe.timeline.EffortClass;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
 import gradino.core.quantity.Tenths;
@@ -204,16 +206,25 @@ public class AdvanceRulesTest {
         assertThat(p.to().ceiling()).isEqualTo(EffortPercent.of(60));
     }
 
-    /** Fewer than four sessions of the motion, wherever it was trained (house rule). */
+    /** Fewer than four sessions of the motion and side, in this class or harder, wherever it was trained (house rule). */
     @Test
     public void sessionsOfTheMotionElsewhereCount() {
+        assertThat(newcomerBeside(Beside.NONE)).isTrue();
+        var moderate = Beside.NONE.plus(Side.LEFT, EffortClass.MODERATE).plus(Side.RIGHT, EffortClass.MODERATE);
+        assertThat(newcomerBeside(moderate)).isTrue();
+        var twice = moderate.plus(Side.LEFT, EffortClass.HARD).plus(Side.RIGHT, EffortClass.LOADED);
+        assertThat(newcomerBeside(twice)).isFalse();
+        // Lighter work, and the other side's, is no experience of this.
+        var lighter = moderate.plus(Side.LEFT, EffortClass.LIGHT).plus(Side.RIGHT, EffortClass.HARD);
+        assertThat(newcomerBeside(lighter)).isTrue();
+        assertThat(newcomerBeside(moderate.plus(Side.LEFT, EffortClass.HARD))).isTrue();
+    }
+
+    /** Two sessions of this line, at 50 %. */
+    private static boolean newcomerBeside(Beside beside) {
         var tops = House.held(Story.BASE, 20);
-        var told = Story.of(tops).clean(6, 3).passive(32.5, 1.5);
-        var once = told.client(new ClientFacts(Limits.NONE, false, null, 45.0, null, null, null).withSessionsBeside(1));
-        assertThat(newcomer(once)).isTrue();
-        var twice =
-                told.client(new ClientFacts(Limits.NONE, false, null, 45.0, null, null, null).withSessionsBeside(2));
-        assertThat(newcomer(twice)).isFalse();
+        var client = new ClientFacts(Limits.NONE, false, null, 45.0, null, null, null).withBeside(beside);
+        return newcomer(Story.of(tops).clean(6, 3).passive(32.5, 1.5).client(client));
     }
 
     private static boolean newcomer(Story story) {

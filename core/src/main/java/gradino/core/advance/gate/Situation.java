@@ -127,7 +127,7 @@ public final class Situation {
         this.decidedAt = me().lastDecision().map(Event.DoseDecided::recordedAt).orElse(Instant.MIN);
         this.undecided = undecidedOnes();
         this.rung = new RungSessions(state, side, policy, moment);
-        this.attendance = new Attendance(state, policy, moment);
+        this.attendance = new Attendance(state, side, policy, moment);
         this.measured = shorter();
         this.passive = today(measured.passive());
         this.active = today(measured.active());
@@ -143,7 +143,7 @@ public final class Situation {
         this.decidedAt = same.decidedAt;
         this.undecided = same.undecided;
         this.rung = new RungSessions(state, side, policy, moment);
-        this.attendance = new Attendance(state, policy, moment);
+        this.attendance = new Attendance(state, side, policy, moment);
         this.measured = same.measured;
         this.passive = same.passive;
         this.active = same.active;

@@ -1,5 +1,6 @@
 package gradino.core.advance.state;
 
+import gradino.core.body.Side;
 import java.time.Instant;
 import java.util.Optional;
 
@@ -8,12 +9,15 @@ public final class Attendance {
     private static final long SECONDS_A_DAY = 86_400;
 
     private final LineState state;
+    private final Side side;
     private final Policy policy;
     private final Moment moment;
     private final boolean newcomer;
 
-    public Attendance(LineState state, Policy policy, Moment moment) {
+    /** @param side whose experience counts */
+    public Attendance(LineState state, Side side, Policy policy, Moment moment) {
         this.state = state;
+        this.side = side;
         this.policy = policy;
         this.moment = moment;
         this.newcomer = isNewcomer();
@@ -54,14 +58,17 @@ public final class Attendance {
                 .orElse(0);
     }
 
-    /** Fewer than the policy's sessions of this motion since the start or since the last long absence. */
+    /**
+     * Fewer than the policy's sessions since the start or since the last long absence: of this line, or of the same motion and
+     * side in others, in this line's class or harder.
+     */
     public boolean newcomer() {
         return newcomer;
     }
 
     private boolean isNewcomer() {
         var all = state.sessions();
-        int wanted = policy.whole(Threshold.NEWCOMER_SESSIONS) - state.client().sessionsBeside();
+        int wanted = policy.whole(Threshold.NEWCOMER_SESSIONS) - beside();
         if (wanted <= 0) {
             return false;
         }
@@ -77,5 +84,14 @@ public final class Attendance {
             }
         }
         return run < wanted;
+    }
+
+    private int beside() {
+        var beside = state.client().beside();
+        if (beside.equals(Beside.NONE)) {
+            return 0;
+        }
+        var order = state.plan().sides();
+        return beside.count(order.one() ? Side.MIDLINE : side, state.side(side).effortClass());
     }
 }

@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param goalDegrees what the goal needs; null for none
  * @param flagAboveDegrees usual mean + 2 SD: beyond it the motion is flagged as very mobile; null without a table
  * @param limb what a load hangs on in the line's position; null while the client's mass is unknown
- * @param sessionsBeside of the same motion in other lines, within the days after which somebody is a newcomer again
+ * @param beside sessions in other lines, within the days after which somebody is a newcomer again
  * @param studioGapLimit largest control gap in order; null for the house rule
  */
 public record ClientFacts(
@@ -27,7 +27,7 @@ public record ClientFacts(
         @Nullable Double flagAboveDegrees,
         @Nullable GapLimit studioGapLimit,
         @Nullable Gravity limb,
-        int sessionsBeside) {
+        Beside beside) {
     public static final ClientFacts PLAIN = new ClientFacts(Limits.NONE, false, null, null, null, null, null);
 
     /** Of a line that nothing hangs on. */
@@ -39,24 +39,7 @@ public record ClientFacts(
             @Nullable Double goalDegrees,
             @Nullable Double flagAboveDegrees,
             @Nullable GapLimit studioGapLimit) {
-        this(limits, hypermobile, minutes, wantedDegrees, goalDegrees, flagAboveDegrees, studioGapLimit, null, 0);
-    }
-
-    public ClientFacts withLimits(Limits to) {
-        return new ClientFacts(
-                to,
-                hypermobile,
-                minutes,
-                wantedDegrees,
-                goalDegrees,
-                flagAboveDegrees,
-                studioGapLimit,
-                limb,
-                sessionsBeside);
-    }
-
-    public ClientFacts withLimb(@Nullable Gravity to) {
-        return new ClientFacts(
+        this(
                 limits,
                 hypermobile,
                 minutes,
@@ -64,26 +47,28 @@ public record ClientFacts(
                 goalDegrees,
                 flagAboveDegrees,
                 studioGapLimit,
-                to,
-                sessionsBeside);
+                null,
+                Beside.NONE);
     }
 
-    public ClientFacts withSessionsBeside(int to) {
+    public ClientFacts withLimits(Limits to) {
+        return new ClientFacts(
+                to, hypermobile, minutes, wantedDegrees, goalDegrees, flagAboveDegrees, studioGapLimit, limb, beside);
+    }
+
+    public ClientFacts withLimb(@Nullable Gravity to) {
+        return new ClientFacts(
+                limits, hypermobile, minutes, wantedDegrees, goalDegrees, flagAboveDegrees, studioGapLimit, to, beside);
+    }
+
+    public ClientFacts withBeside(Beside to) {
         return new ClientFacts(
                 limits, hypermobile, minutes, wantedDegrees, goalDegrees, flagAboveDegrees, studioGapLimit, limb, to);
     }
 
     public ClientFacts withWanted(double degrees) {
         return new ClientFacts(
-                limits,
-                hypermobile,
-                minutes,
-                degrees,
-                goalDegrees,
-                flagAboveDegrees,
-                studioGapLimit,
-                limb,
-                sessionsBeside);
+                limits, hypermobile, minutes, degrees, goalDegrees, flagAboveDegrees, studioGapLimit, limb, beside);
     }
 
     public GapLimit gapLimit() {

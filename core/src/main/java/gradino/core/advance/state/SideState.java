@@ -3,6 +3,7 @@ package gradino.core.advance.state;
 import gradino.core.measure.limit.EndFeel;
 import gradino.core.measure.reading.RangeState;
 import gradino.core.prescribe.method.Dose;
+import gradino.core.prescribe.timeline.EffortClass;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -75,6 +76,11 @@ public record SideState(
 
     SideState fixedHere() {
         return passive == null ? this : withPassive(passive.fixedHere());
+    }
+
+    /** Of the dose in force. */
+    public EffortClass effortClass() {
+        return EffortClass.of(dose.ceiling(), dose.loadKg() > 0);
     }
 
     public Optional<Event.DoseDecided> lastDecision() {

@@ -5,10 +5,12 @@ import gradino.core.body.Sided;
 import gradino.core.measure.noise.Instrument;
 import gradino.core.prescribe.method.BlockDraft;
 import gradino.core.prescribe.method.Dose;
+import gradino.core.prescribe.timeline.EffortClass;
 import gradino.core.prescribe.timeline.SideOrder;
 import gradino.core.quantity.Degrees;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
@@ -156,6 +158,12 @@ public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations)
                     perWeek,
                     unequalReason,
                     instrument);
+        }
+
+        /** How hard a side works; empty where it does nothing. One dose for both is of each. */
+        public Optional<EffortClass> effortClass(Side side) {
+            var dose = dose(sides.one() ? Side.LEFT : side);
+            return dose.hasBlocks() ? Optional.of(EffortClass.of(dose.ceiling(), dose.loadKg() > 0)) : Optional.empty();
         }
 
         public List<BlockDraft> on(Side side) {

@@ -1,5 +1,6 @@
 package gradino.server.advance.line;
 
+import gradino.core.advance.state.Beside;
 import gradino.core.advance.state.ClientFacts;
 import gradino.core.advance.state.Moment;
 import gradino.core.advance.state.Threshold;
@@ -48,7 +49,7 @@ class ClientSide {
     }
 
     /** As read at a moment. */
-    record Facts(Map<String, Client> clients, GapLimit gap, Map<String, Integer> beside, Moment moment) {
+    record Facts(Map<String, Client> clients, GapLimit gap, Map<String, Beside> beside, Moment moment) {
         Client client(Line line) {
             var client = clients.get(line.clientId());
             if (client == null) {
@@ -71,7 +72,7 @@ class ClientSide {
                     wanted.map(Wanted::flagAboveDegrees).orElse(null),
                     gap,
                     limb(client, line),
-                    beside.getOrDefault(line.id(), 0));
+                    beside.getOrDefault(line.id(), Beside.NONE));
         }
 
         /** What a load hangs on. */

@@ -1,5 +1,6 @@
 package gradino.server.perform.record;
 
+import gradino.core.advance.state.Beside;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.perform.BlockRecord;
@@ -13,6 +14,7 @@ import gradino.core.prescribe.block.BlockKind;
 import gradino.core.prescribe.block.PhaseKind;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.timeline.BlockId;
+import gradino.core.prescribe.timeline.EffortClass;
 import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.Tenths;
@@ -27,12 +29,14 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
@@ -188,22 +192,54 @@ public class RecordRepository implements Flags {
         return stops;
     }
 
-    /** How many runs since a moment had the motion of each line in another of the client's lines, and not that line. */
-    public Map<String, Integer> closedBeside(Collection<String> lineIds, Instant since) {
-        var counts = new HashMap<String, Integer>();
-        sql.list(
-                """
-                SELECT l.id, count(DISTINCT x.run_id) AS runs FROM run_close c
+    /** Runs since a moment that had the motion of each line in others of the client's lines, and not that line. */
+    public Map<String, Beside> closedBeside(Collection<String> lineIds, Instant since) {
+        var rows = sql.list("""
+                SELECT l.id, x.run_id, x.left_class, x.right_class FROM run_close c
                  CROSS JOIN run_line x ON x.run_id = c.run_id
                  CROSS JOIN line o ON o.id = x.line_id
                   JOIN line l ON l.client_id = o.client_id AND l.motion = o.motion AND l.id <> o.id
                  WHERE c.happened_at > ?2
                    AND NOT EXISTS (SELECT 1 FROM run_line y WHERE y.run_id = x.run_id AND y.line_id = l.id)
-                   AND l.id""" + Sql.AMONG + "GROUP BY l.id",
-                row -> counts.put(row.getString("id"), row.getInt("runs")),
-                lineIds,
-                since);
-        return counts;
+                   AND l.id""" + Sql.AMONG + "ORDER BY l.id, x.run_id", RecordRepository::done, lineIds, since);
+        var beside = new HashMap<String, Beside>();
+        hardest(rows)
+                .forEach((run, classes) -> classes.forEach((side, in) ->
+                        beside.merge(run.lineId(), Beside.NONE.plus(side, in), (known, one) -> known.plus(side, in))));
+        return beside;
+    }
+
+    private record RunBeside(String lineId, String runId) {}
+
+    private record Done(
+            RunBeside run,
+            @Nullable EffortClass left,
+            @Nullable EffortClass right) {}
+
+    private static Done done(ResultSet row) throws SQLException {
+        return new Done(
+                new RunBeside(row.getString("id"), row.getString("run_id")),
+                effortClass(row.getString("left_class")),
+                effortClass(row.getString("right_class")));
+    }
+
+    private static @Nullable EffortClass effortClass(@Nullable String name) {
+        return name == null ? null : EffortClass.valueOf(name);
+    }
+
+    /** Two lines of one run are one session, of the harder class. */
+    private static Map<RunBeside, Map<Side, EffortClass>> hardest(List<Done> rows) {
+        var found = new HashMap<RunBeside, Map<Side, EffortClass>>();
+        for (var row : rows) {
+            var classes = found.computeIfAbsent(row.run(), r -> new EnumMap<>(Side.class));
+            Stream.ofNullable(row.left()).forEach(c -> classes.merge(Side.LEFT, c, RecordRepository::harder));
+            Stream.ofNullable(row.right()).forEach(c -> classes.merge(Side.RIGHT, c, RecordRepository::harder));
+        }
+        return found;
+    }
+
+    private static EffortClass harder(EffortClass one, EffortClass other) {
+        return one.compareTo(other) >= 0 ? one : other;
     }
 
     /** Whatever a client did since, in the order of time. */

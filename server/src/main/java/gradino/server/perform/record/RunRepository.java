@@ -1,5 +1,6 @@
 package gradino.server.perform.record;
 
+import gradino.core.body.Side;
 import gradino.core.prescribe.program.SessionDraft;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;
 import gradino.core.prescribe.program.Variants.Variant;
@@ -86,9 +87,16 @@ public class RunRepository implements ClientOwned {
                 run.recordedAt());
         var rows = new ArrayList<@Nullable Object[]>();
         for (var line : run.draft().lines()) {
-            rows.add(new @Nullable Object[] {line.id(), run.id(), run.number(line.id())});
+            rows.add(new @Nullable Object[] {
+                line.id(),
+                run.id(),
+                run.number(line.id()),
+                line.effortClass(Side.LEFT).orElse(null),
+                line.effortClass(Side.RIGHT).orElse(null)
+            });
         }
-        sql.batch("INSERT INTO run_line (line_id, run_id, number) VALUES (?, ?, ?)", rows);
+        sql.batch(
+                "INSERT INTO run_line (line_id, run_id, number, left_class, right_class) VALUES (?, ?, ?, ?, ?)", rows);
     }
 
     public Optional<Run> find(String id) {
