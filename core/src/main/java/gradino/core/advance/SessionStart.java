@@ -16,6 +16,7 @@ import gradino.core.measure.limit.Limiter;
 import gradino.core.prescribe.method.BlockDraft;
 import gradino.core.prescribe.method.BlockForm;
 import gradino.core.prescribe.method.Method;
+import gradino.core.prescribe.program.Experience;
 import gradino.core.prescribe.program.FirstDose;
 import gradino.core.prescribe.program.SessionDraft;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;
@@ -83,6 +84,7 @@ public final class SessionStart {
      * @param position where it was measured
      * @param limiters a side; the midline's on the left
      * @param passive cold estimates; the midline's on the left
+     * @param experience of the motion
      */
     public record Wish(
             Motion motion,
@@ -91,11 +93,11 @@ public final class SessionStart {
             Sided<Optional<UncertainAngle>> passive,
             Limits limits,
             boolean hypermobile,
-            boolean newcomer) {
+            Experience experience) {
         /** In another position its angle is not known. */
         Wish in(Position other) {
             var known = other.equals(position) ? passive : Sided.both(Optional.<UncertainAngle>empty());
-            return new Wish(motion, other, limiters, known, limits, hypermobile, newcomer);
+            return new Wish(motion, other, limiters, known, limits, hypermobile, experience);
         }
     }
 
@@ -109,7 +111,7 @@ public final class SessionStart {
                 start.consider(wish);
             }
         }
-        if (asked.wishes().stream().anyMatch(w -> w.newcomer() && start.has(w))) {
+        if (asked.wishes().stream().anyMatch(w -> w.experience().isNewcomer() && start.has(w))) {
             start.reasons.add(Because.of(Reason.SUGGEST_NEWCOMER));
         }
         start.leftOut(Reason.SUGGEST_NEITHER, start.inOrder);
@@ -138,7 +140,7 @@ public final class SessionStart {
     public static LineDraft line(Wish wish, Asked asked, Optional<Method> chosen, String id) {
         var start = new SessionStart(asked);
         var method = chosen.orElseGet(() -> suited(wish));
-        return start.line(wish, method, FirstDose.blocks(method, wish.newcomer(), wish.limits()), id);
+        return start.line(wish, method, FirstDose.blocks(method, wish.experience(), wish.limits()), id);
     }
 
     private static Method suited(Wish wish) {
@@ -254,7 +256,7 @@ public final class SessionStart {
 
     /** The warm-up has them already. */
     private static List<BlockDraft> withoutRotations(Method method, Wish wish) {
-        return FirstDose.blocks(method, wish.newcomer(), wish.limits()).stream()
+        return FirstDose.blocks(method, wish.experience(), wish.limits()).stream()
                 .filter(b -> b.form() != BlockForm.CONTROLLED_ROTATION)
                 .toList();
     }

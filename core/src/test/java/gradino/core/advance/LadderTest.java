@@ -31,6 +31,7 @@ import gradino.core.prescribe.House;
 import gradino.core.prescribe.block.BlockKind;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.method.Method;
+import gradino.core.prescribe.program.Experience;
 import gradino.core.prescribe.program.LineCheck;
 import gradino.core.prescribe.program.Plan;
 import gradino.core.prescribe.program.SessionContext.LineFacts;
@@ -278,7 +279,7 @@ public class LadderTest {
                 passive.map((side, p) -> Optional.of(p)),
                 limits,
                 false,
-                true);
+                Experience.NEWCOMER);
         var grid = new PropGrid.AngleStep(0.5);
         var asked = new SessionStart.Asked(
                 List.of(), List.of(), null, (position, angle) -> grid.roundDown(angle), Policy.house());

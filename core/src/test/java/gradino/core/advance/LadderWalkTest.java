@@ -19,6 +19,7 @@ import gradino.core.prescribe.method.BlockNumbers;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.method.RoleNumber;
+import gradino.core.prescribe.program.Experience;
 import gradino.core.prescribe.program.FirstDose;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
@@ -72,7 +73,8 @@ public final class LadderWalkTest {
     }
 
     private static Dose first(String method) {
-        return new Dose(FIRST_ANGLE, FirstDose.blocks(Method.byId(method).orElseThrow(), true, Limits.NONE));
+        return new Dose(
+                FIRST_ANGLE, FirstDose.blocks(Method.byId(method).orElseThrow(), Experience.NEWCOMER, Limits.NONE));
     }
 
     /** Five clean sessions at each dose, far enough apart for any class, seen by a coach. */

@@ -17,7 +17,10 @@ import gradino.core.intake.RestrictionKind;
 import gradino.core.measure.limit.Limiter;
 import gradino.core.prescribe.method.BlockDraft;
 import gradino.core.prescribe.method.BlockForm;
+import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.method.Method;
+import gradino.core.prescribe.program.Experience;
+import gradino.core.prescribe.program.FirstDose;
 import gradino.core.prescribe.program.SessionCheck;
 import gradino.core.prescribe.program.SessionContext;
 import gradino.core.prescribe.program.SessionContext.LineFacts;
@@ -27,6 +30,7 @@ import gradino.core.prescribe.program.SessionDraft.StationDraft;
 import gradino.core.prescribe.program.SessionReader;
 import gradino.core.prescribe.timeline.Compiler;
 import gradino.core.quantity.Degrees;
+import gradino.core.quantity.EffortPercent;
 import gradino.core.quantity.UncertainAngle;
 import java.util.List;
 import java.util.Objects;
@@ -78,7 +82,14 @@ public class SessionStartTest {
         SessionStart.Wish wish() {
             Sided<Optional<UncertainAngle>> passive =
                     measured ? new Sided<>(angle(30), angle(26)) : Sided.both(Optional.empty());
-            return new SessionStart.Wish(motion, position, Sided.both(limiter), passive, limits, false, newcomer);
+            return new SessionStart.Wish(
+                    motion,
+                    position,
+                    Sided.both(limiter),
+                    passive,
+                    limits,
+                    false,
+                    newcomer ? Experience.NEWCOMER : Experience.of(EffortPercent.of(100)));
         }
 
         private static Optional<UncertainAngle> angle(double degrees) {
@@ -253,5 +264,30 @@ public class SessionStartTest {
         var index = finding.path().replaceAll(".*(?:left|right)\\[(\\d+)\\].*", "$1");
         var block = line.left().get(Integer.parseInt(index));
         return Stream.concat(Stream.of(block), block.blocks().stream()).noneMatch(b -> GIVEN.contains(b.form()));
+    }
+
+    @DataProvider
+    public Object[][] experiences() {
+        return new Object[][] {
+            {Experience.NEWCOMER, "ramp-both-ways", 50},
+            {Experience.of(EffortPercent.of(0)), "ramp-both-ways", 50},
+            {Experience.of(EffortPercent.of(80)), "ramp-both-ways", 60},
+            {Experience.of(EffortPercent.of(100)), "ramp-both-ways", 80},
+            {Experience.of(EffortPercent.of(30)), "ramp-both-ways", 20},
+            {Experience.of(EffortPercent.of(100)), "release-activate-load", 70},
+            {Experience.of(EffortPercent.of(100)), "ramp-ten-scale", 80},
+            {Experience.of(EffortPercent.of(100)), "light-breath", 25},
+        };
+    }
+
+    /** First holds and counts; the effort 20 below the last in force, at least 20 %, or the method's own where that is lower. */
+    @Test(dataProvider = "experiences")
+    public void whoHasTrainedTheMotionBeginsBelowTheirLastEffort(Experience experience, String method, int ceiling) {
+        var dose =
+                new Dose(Degrees.of(20), FirstDose.blocks(Method.byId(method).orElseThrow(), experience, Limits.NONE));
+        assertThat(dose.ceiling()).isEqualTo(EffortPercent.of(ceiling));
+        var first = FirstDose.blocks(Method.byId(method).orElseThrow(), Experience.NEWCOMER, Limits.NONE);
+        assertThat(dose.topHoldSeconds()).isEqualTo(new Dose(Degrees.of(20), first).topHoldSeconds());
+        assertThat(dose.sets()).isEqualTo(new Dose(Degrees.of(20), first).sets());
     }
 }

@@ -24,6 +24,7 @@ import gradino.core.prescribe.block.BlockKind;
 import gradino.core.prescribe.block.PhaseKind;
 import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.program.Arrangement;
+import gradino.core.prescribe.program.Experience;
 import gradino.core.prescribe.program.Plan;
 import gradino.core.prescribe.program.SessionDraft;
 import gradino.core.prescribe.program.SessionDraft.StationDraft;
@@ -163,7 +164,7 @@ class DemoTeller {
                 Sided.of(side -> row.passive(side)),
                 client.limits(life.motion(), at, zone),
                 false,
-                true);
+                Experience.NEWCOMER);
         var grid = Props.grid(client, life.position());
         var asked = new SessionStart.Asked(
                 List.of(), List.of(), null, (position, angle) -> grid.roundDown(angle), Policy.house());

@@ -19,6 +19,7 @@ import gradino.core.measure.limit.Limiter;
 import gradino.core.measure.reading.PropGrid;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.method.Method;
+import gradino.core.prescribe.program.Experience;
 import gradino.core.prescribe.program.Plan;
 import gradino.core.quantity.OutOfBoundsException;
 import gradino.core.quantity.UncertainAngle;
@@ -141,7 +142,7 @@ public final class Rehearsal {
                 Sided.of(side -> Optional.of(UncertainAngle.of(client.passive(side), FIRST_ERROR))),
                 Limits.NONE,
                 false,
-                true);
+                Experience.NEWCOMER);
         var asked =
                 new SessionStart.Asked(List.of(), List.of(), null, (position, angle) -> GRID.roundDown(angle), policy);
         return Plan.of(SessionStart.line(wish, asked, Optional.of(Method.rampBothWays()), "line"));

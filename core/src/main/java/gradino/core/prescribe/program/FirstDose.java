@@ -11,8 +11,9 @@ import gradino.core.quantity.EffortPercent;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 
-/** A method's blocks as a client may begin with them: a newcomer's values, efforts under the cap, contractions under theirs. */
+/** A method's blocks as a client may begin with them: first values, efforts by experience under the cap, contractions under theirs. */
 public final class FirstDose {
     private static final List<String> EFFORTS = List.of("ceiling", "effort");
     private static final List<String> CONTRACTIONS = List.of("hold", "contract", "pull", "lowering");
@@ -20,15 +21,28 @@ public final class FirstDose {
     private final int cap;
     private final Limits limits;
 
-    private FirstDose(boolean newcomer, Limits limits) {
-        int most = limits.highestEffort().value();
-        this.cap = newcomer ? Math.min(most, BlockCheck.NEWCOMER_CEILING) : most;
+    private FirstDose(Experience experience, Limits limits) {
+        this.cap = Math.min(limits.highestEffort().value(), experience.startsAt());
         this.limits = limits;
     }
 
-    public static List<BlockDraft> blocks(Method method, boolean newcomer, Limits limits) {
-        var dose = new FirstDose(newcomer, limits);
-        return method.firstBlocks(newcomer).stream().map(dose::fitted).toList();
+    public static List<BlockDraft> blocks(Method method, Experience experience, Limits limits) {
+        var dose = new FirstDose(experience, limits);
+        var first = method.firstBlocks(true);
+        var usual = method.firstBlocks(false);
+        return IntStream.range(0, first.size())
+                .mapToObj(i -> dose.fitted(experience.isNewcomer() ? first.get(i) : asHard(first.get(i), usual.get(i))))
+                .toList();
+    }
+
+    /** First holds and counts at the method's usual efforts: who has trained the motion begins with more than a newcomer. */
+    private static BlockDraft asHard(BlockDraft first, BlockDraft usual) {
+        var numbers = new HashMap<>(first.numbers());
+        EFFORTS.forEach(name -> numbers.computeIfPresent(name, (n, v) -> usual.number(name)));
+        var inside = IntStream.range(0, first.blocks().size())
+                .mapToObj(i -> asHard(first.blocks().get(i), usual.blocks().get(i)))
+                .toList();
+        return new BlockDraft(first.form(), numbers, first.words(), first.steps(), inside);
     }
 
     /** A side under a newcomer's limits, without a load. */

@@ -1,5 +1,6 @@
 package gradino.core.prescribe.program;
 
+import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.measure.noise.Instrument;
@@ -121,18 +122,25 @@ public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations)
             return new Dose(Degrees.of(Double.isFinite(angle) ? angle : 0), on(side));
         }
 
-        /** What this one does, in the place of another: as often, on the same sides, and as long between them. */
+        /**
+         * What this one does, in the place of another: as often, on the same sides where its position allows it, and as long between
+         * them.
+         */
         public LineDraft as(LineDraft other) {
+            boolean parted = other.sides() == SideOrder.TOGETHER
+                    && Catalogue.position(position)
+                            .filter(p -> !p.allowsTogether())
+                            .isPresent();
             return new LineDraft(
                     id,
                     motion,
                     position,
                     method,
-                    other.sides(),
+                    parted ? SideOrder.ONE_AFTER_OTHER : other.sides(),
                     other.firstSide(),
                     angles,
                     left,
-                    right,
+                    right.isEmpty() ? left : right,
                     setUpSeconds,
                     sideChangeSeconds,
                     other.sessionsPerWeek(),

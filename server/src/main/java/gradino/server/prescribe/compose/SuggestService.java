@@ -7,9 +7,11 @@ import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.measure.limit.Limiter;
 import gradino.core.prescribe.method.Method;
+import gradino.core.prescribe.program.Experience;
 import gradino.core.prescribe.program.Plan;
 import gradino.core.prescribe.program.SessionDraft;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;
+import gradino.core.quantity.EffortPercent;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.measure.MeasureService;
@@ -17,6 +19,8 @@ import gradino.server.measure.Ranges.RangeRow;
 import gradino.server.platform.Problem;
 import gradino.server.prescribe.library.MethodService;
 import gradino.server.prescribe.program.ClientProgram;
+import gradino.server.prescribe.program.Line;
+import gradino.server.prescribe.program.LineHistory;
 import gradino.server.prescribe.program.Program;
 import gradino.server.prescribe.program.Props;
 import gradino.server.prescribe.program.SessionContexts;
@@ -107,7 +111,7 @@ public class SuggestService {
                 measured.isPresent() ? known.orElseThrow().passive() : Sided.both(Optional.empty()),
                 contexts.limits(client, motionId),
                 client.intake().hypermobile(LocalDate.now(clock)),
-                known.map(SessionStart.Wish::newcomer).orElse(true));
+                experience(now, motionId));
         return SessionStart.line(wish, asked(client, List.of()), chosen(methodId), lineId);
     }
 
@@ -134,10 +138,6 @@ public class SuggestService {
                 row.on(midline ? Side.MIDLINE : side).map(s -> s.limiter()).orElse(Limiter.UNKNOWN));
         var passive = Sided.of(side -> row.passive(midline ? Side.MIDLINE : side));
         var day = LocalDate.now(clock);
-        boolean newcomer = now.lines().stream()
-                .filter(l -> l.motion().equals(row.motion()))
-                .allMatch(l ->
-                        now.tried(l, look -> look.facts(l).newcomer()).found().orElse(true));
         return Optional.of(new SessionStart.Wish(
                 motion.get(),
                 position.get(),
@@ -145,6 +145,24 @@ public class SuggestService {
                 passive,
                 contexts.limits(client, row.motion()),
                 client.intake().hypermobile(day),
-                newcomer));
+                experience(now, row.motion())));
+    }
+
+    /** By the lines of the motion that the client is no newcomer to; of what is in force there the most. */
+    private static Experience experience(ClientProgram now, String motion) {
+        return now.lines().stream()
+                .filter(l -> l.motion().equals(motion))
+                .flatMap(l -> now.tried(l, look -> ceiling(look, l)).found().flatMap(c -> c).stream())
+                .max(EffortPercent::compareTo)
+                .map(Experience::of)
+                .orElse(Experience.NEWCOMER);
+    }
+
+    /** Of the side that works less hard; empty for a newcomer. */
+    private static Optional<EffortPercent> ceiling(LineHistory.Look look, Line line) {
+        var plan = look.current(line);
+        return look.facts(line).newcomer()
+                ? Optional.empty()
+                : plan.trained().stream().map(side -> plan.dose(side).ceiling()).min(EffortPercent::compareTo);
     }
 }
