@@ -249,7 +249,7 @@ public class LinesAdvanceTest {
                 .findFirst()
                 .orElseThrow();
         assertThat(evening.path("verdict").asString()).as(evening.toString()).isEqualTo("STEP_UP");
-        assertThat(evening.path("why").asString()).isEqualTo("Contraction: 5 s → 6 s");
+        assertThat(evening.path("why").asString()).isEqualTo("Contraction: 3 s → 4 s");
     }
 
     @Test
