@@ -1656,6 +1656,17 @@ export interface components {
             guardian?: components["schemas"]["Guardian"];
             note: string;
         };
+        Apparatus: {
+            band: string;
+            /** Format: double */
+            bandCm: number;
+            /** Format: double */
+            benchCm: number;
+            /** Format: double */
+            inclineDegrees: number;
+            /** Format: double */
+            strapMark: number;
+        };
         Arrow: {
             /** Format: double */
             degrees: number;
@@ -1774,7 +1785,7 @@ export interface components {
         BlockDraft: {
             blocks: components["schemas"]["BlockDraft"][];
             /** @enum {string} */
-            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE" | "MOVEMENT_RETEST";
+            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "PROP" | "RE_MEASURE" | "MOVEMENT_RETEST";
             numbers: {
                 [key: string]: number;
             };
@@ -1785,7 +1796,7 @@ export interface components {
         };
         BlockParameter: {
             /** @enum {string} */
-            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE" | "MOVEMENT_RETEST";
+            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "PROP" | "RE_MEASURE" | "MOVEMENT_RETEST";
             label: string;
             /** Format: double */
             least: number;
@@ -1807,7 +1818,7 @@ export interface components {
             effortRating?: number;
             faults: string[];
             /** @enum {string} */
-            kind: "SET_UP" | "ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "CONTRACT_RELAX" | "HANDS_OFF" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP" | "TRANSITION" | "SETTLE" | "REST" | "RE_MEASURE" | "MOVEMENT_RETEST" | "SIDE_CHANGE";
+            kind: "SET_UP" | "ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "CONTRACT_RELAX" | "HANDS_OFF" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP" | "TRANSITION" | "SETTLE" | "REST" | "PROP" | "RE_MEASURE" | "MOVEMENT_RETEST" | "SIDE_CHANGE";
             note: string;
             pains: components["schemas"]["Pain"][];
             phases: components["schemas"]["PhaseDone"][];
@@ -1819,7 +1830,7 @@ export interface components {
         BlockWord: {
             choices: components["schemas"]["Choice"][];
             /** @enum {string} */
-            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE" | "MOVEMENT_RETEST";
+            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "PROP" | "RE_MEASURE" | "MOVEMENT_RETEST";
             label: string;
             name: string;
             only: boolean;
@@ -1973,6 +1984,7 @@ export interface components {
             name: string;
         };
         CurrentLine: {
+            apparatus: components["schemas"]["SidedApparatus"];
             line: components["schemas"]["Line"];
             /** Format: int32 */
             minutes: number;
@@ -2135,6 +2147,7 @@ export interface components {
             variants: components["schemas"]["Variant"][];
         };
         FloorLine: {
+            apparatus: components["schemas"]["SidedApparatus"];
             /** @enum {string} */
             breath: "SMALL_WHEN_HARD" | "EACH_WAY" | "FLOWING" | "GAUGE";
             /** @enum {string} */
@@ -2151,6 +2164,7 @@ export interface components {
             position: string;
             positionId: string;
             props: components["schemas"]["SidedSetUp"];
+            risesCm: components["schemas"]["SidedDouble"];
             /** @enum {string} */
             sides: "LEFT" | "RIGHT" | "ONE_AFTER_OTHER" | "FIRST_TWICE" | "ALTERNATING" | "TOGETHER" | "MIDLINE";
         };
@@ -2189,7 +2203,7 @@ export interface components {
         };
         Form: {
             /** @enum {string} */
-            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE" | "MOVEMENT_RETEST";
+            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "PROP" | "RE_MEASURE" | "MOVEMENT_RETEST";
             id: string;
             parameters: components["schemas"]["BlockParameter"][];
             said: components["schemas"]["BlockWord"][];
@@ -2717,7 +2731,7 @@ export interface components {
         MethodBlock: {
             blocks: components["schemas"]["MethodBlock"][];
             /** @enum {string} */
-            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "RE_MEASURE" | "MOVEMENT_RETEST";
+            form: "CONTROLLED_ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS_RAMP" | "PULL_RAMP" | "GRADED_SET" | "CONTRACT_RELAX" | "HANDS_OFF_HOLD" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP_ROUNDS" | "TRANSITION" | "SETTLE" | "REST" | "GROUP" | "PROP" | "RE_MEASURE" | "MOVEMENT_RETEST";
             number: string;
             numbers: {
                 [key: string]: components["schemas"]["Range"];
@@ -3050,7 +3064,7 @@ export interface components {
         };
         Phase: {
             /** @enum {string} */
-            block: "SET_UP" | "ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "CONTRACT_RELAX" | "HANDS_OFF" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP" | "TRANSITION" | "SETTLE" | "REST" | "RE_MEASURE" | "MOVEMENT_RETEST" | "SIDE_CHANGE";
+            block: "SET_UP" | "ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "CONTRACT_RELAX" | "HANDS_OFF" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP" | "TRANSITION" | "SETTLE" | "REST" | "PROP" | "RE_MEASURE" | "MOVEMENT_RETEST" | "SIDE_CHANGE";
             blockId: string;
             breaths: components["schemas"]["BreathMark"][];
             contact: string;
@@ -3066,7 +3080,7 @@ export interface components {
             /** Format: int32 */
             endSecond: number;
             /** @enum {string} */
-            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "RELEASE" | "HOLD" | "STEP" | "TOP_HOLD" | "RAMP_DOWN" | "CONTRACT" | "RELAX" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "LIFT" | "LOWER" | "LOWERING" | "RETURN" | "BOTTOM" | "UP" | "PULSE_IN" | "PULSE_OUT" | "STEP_AWAY" | "STEP_INTO" | "MOVE" | "END_PAUSE" | "SETTLE" | "REST" | "RE_MEASURE" | "MOVEMENT_GRADE" | "MOVEMENT_LENGTH" | "SIDE_CHANGE";
+            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "RELEASE" | "HOLD" | "STEP" | "TOP_HOLD" | "RAMP_DOWN" | "CONTRACT" | "RELAX" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "LIFT" | "LOWER" | "LOWERING" | "RETURN" | "BOTTOM" | "UP" | "PULSE_IN" | "PULSE_OUT" | "STEP_AWAY" | "STEP_INTO" | "MOVE" | "END_PAUSE" | "SETTLE" | "REST" | "PROP" | "RE_MEASURE" | "MOVEMENT_GRADE" | "MOVEMENT_LENGTH" | "SIDE_CHANGE";
             line: string;
             place: string;
             /** Format: int32 */
@@ -3082,7 +3096,7 @@ export interface components {
             /** Format: double */
             doneSeconds: number;
             /** @enum {string} */
-            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "RELEASE" | "HOLD" | "STEP" | "TOP_HOLD" | "RAMP_DOWN" | "CONTRACT" | "RELAX" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "LIFT" | "LOWER" | "LOWERING" | "RETURN" | "BOTTOM" | "UP" | "PULSE_IN" | "PULSE_OUT" | "STEP_AWAY" | "STEP_INTO" | "MOVE" | "END_PAUSE" | "SETTLE" | "REST" | "RE_MEASURE" | "MOVEMENT_GRADE" | "MOVEMENT_LENGTH" | "SIDE_CHANGE";
+            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "RELEASE" | "HOLD" | "STEP" | "TOP_HOLD" | "RAMP_DOWN" | "CONTRACT" | "RELAX" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "LIFT" | "LOWER" | "LOWERING" | "RETURN" | "BOTTOM" | "UP" | "PULSE_IN" | "PULSE_OUT" | "STEP_AWAY" | "STEP_INTO" | "MOVE" | "END_PAUSE" | "SETTLE" | "REST" | "PROP" | "RE_MEASURE" | "MOVEMENT_GRADE" | "MOVEMENT_LENGTH" | "SIDE_CHANGE";
             /** Format: double */
             plannedSeconds: number;
         };
@@ -3175,6 +3189,7 @@ export interface components {
         };
         PropUsed: {
             angle: number;
+            apparatus?: components["schemas"]["Apparatus"];
             stack?: number;
         };
         Proposal: {
@@ -3462,7 +3477,7 @@ export interface components {
         };
         ScorePhase: {
             /** @enum {string} */
-            block: "SET_UP" | "ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "CONTRACT_RELAX" | "HANDS_OFF" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP" | "TRANSITION" | "SETTLE" | "REST" | "RE_MEASURE" | "MOVEMENT_RETEST" | "SIDE_CHANGE";
+            block: "SET_UP" | "ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "CONTRACT_RELAX" | "HANDS_OFF" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP" | "TRANSITION" | "SETTLE" | "REST" | "PROP" | "RE_MEASURE" | "MOVEMENT_RETEST" | "SIDE_CHANGE";
             /** Format: int32 */
             count: number;
             cue: string;
@@ -3476,7 +3491,7 @@ export interface components {
             endSecond: number;
             inhales: number[];
             /** @enum {string} */
-            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "RELEASE" | "HOLD" | "STEP" | "TOP_HOLD" | "RAMP_DOWN" | "CONTRACT" | "RELAX" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "LIFT" | "LOWER" | "LOWERING" | "RETURN" | "BOTTOM" | "UP" | "PULSE_IN" | "PULSE_OUT" | "STEP_AWAY" | "STEP_INTO" | "MOVE" | "END_PAUSE" | "SETTLE" | "REST" | "RE_MEASURE" | "MOVEMENT_GRADE" | "MOVEMENT_LENGTH" | "SIDE_CHANGE";
+            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "RELEASE" | "HOLD" | "STEP" | "TOP_HOLD" | "RAMP_DOWN" | "CONTRACT" | "RELAX" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "LIFT" | "LOWER" | "LOWERING" | "RETURN" | "BOTTOM" | "UP" | "PULSE_IN" | "PULSE_OUT" | "STEP_AWAY" | "STEP_INTO" | "MOVE" | "END_PAUSE" | "SETTLE" | "REST" | "PROP" | "RE_MEASURE" | "MOVEMENT_GRADE" | "MOVEMENT_LENGTH" | "SIDE_CHANGE";
             place: string;
             /** Format: int32 */
             set: number;
@@ -3656,6 +3671,10 @@ export interface components {
             /** Format: int32 */
             worstPain: number;
         };
+        SidedApparatus: {
+            left: components["schemas"]["Apparatus"];
+            right: components["schemas"]["Apparatus"];
+        };
         SidedDose: {
             left: components["schemas"]["Dose"];
             right: components["schemas"]["Dose"];
@@ -3735,7 +3754,7 @@ export interface components {
             /** Format: double */
             asked: number;
             /** @enum {string} */
-            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "RELEASE" | "HOLD" | "STEP" | "TOP_HOLD" | "RAMP_DOWN" | "CONTRACT" | "RELAX" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "LIFT" | "LOWER" | "LOWERING" | "RETURN" | "BOTTOM" | "UP" | "PULSE_IN" | "PULSE_OUT" | "STEP_AWAY" | "STEP_INTO" | "MOVE" | "END_PAUSE" | "SETTLE" | "REST" | "RE_MEASURE" | "MOVEMENT_GRADE" | "MOVEMENT_LENGTH" | "SIDE_CHANGE";
+            kind: "SET_UP" | "CIRCLE_ONE_WAY" | "CIRCLE_OTHER_WAY" | "RELEASE" | "HOLD" | "STEP" | "TOP_HOLD" | "RAMP_DOWN" | "CONTRACT" | "RELAX" | "RE_STRETCH" | "HANDS_OFF_HOLD" | "LIFT" | "LOWER" | "LOWERING" | "RETURN" | "BOTTOM" | "UP" | "PULSE_IN" | "PULSE_OUT" | "STEP_AWAY" | "STEP_INTO" | "MOVE" | "END_PAUSE" | "SETTLE" | "REST" | "PROP" | "RE_MEASURE" | "MOVEMENT_GRADE" | "MOVEMENT_LENGTH" | "SIDE_CHANGE";
             /** Format: double */
             mean: number;
             /** Format: double */
@@ -4097,7 +4116,7 @@ export interface components {
         WorkRow: {
             done: components["schemas"]["SidedDouble"];
             /** @enum {string} */
-            kind: "SET_UP" | "ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "CONTRACT_RELAX" | "HANDS_OFF" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP" | "TRANSITION" | "SETTLE" | "REST" | "RE_MEASURE" | "MOVEMENT_RETEST" | "SIDE_CHANGE";
+            kind: "SET_UP" | "ROTATION" | "RELEASE" | "SUPPORTED_HOLD" | "PRESS" | "PULL" | "CONTRACT_RELAX" | "HANDS_OFF" | "LIFT_OFF" | "ECCENTRIC" | "LOADED_STRETCH" | "PULSES" | "SIDESTEP" | "TRANSITION" | "SETTLE" | "REST" | "PROP" | "RE_MEASURE" | "MOVEMENT_RETEST" | "SIDE_CHANGE";
             planned: components["schemas"]["SidedDouble"];
         };
     };

@@ -1,12 +1,12 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { AT_HOME, on, type Schemas } from '../../../shared/api/client';
+import { AT_HOME, type Schemas } from '../../../shared/api/client';
 import { clock } from '../../../shared/units';
 import { hasFirst } from '../../../shared/sides';
 import { Button } from '../../../shared/ui/Button';
 import { ClientCautions } from '../../../shared/ui/ClientHead';
 import * as Runs from '../run';
-import { setUpWords } from '../setUp';
+import { sideWords } from '../setUp';
 import { StopRules } from '../StopRules';
 
 type Props = { floor: Schemas['Floor']; start: () => void; resumed: boolean; children?: ReactNode };
@@ -28,7 +28,7 @@ export function Before({ floor, start, resumed, children }: Props) {
           <>
             {floor.title && <p className="text-2xl">{only.position}</p>}
             <p className="text-5xl font-bold">{begins(only) || floor.title}</p>
-            <p className="my-4 text-2xl first-letter:uppercase">{setUpWords(on(only.firstSide, only.props))}</p>
+            <p className="my-4 text-2xl first-letter:uppercase">{sideWords(only, only.firstSide)}</p>
           </>
         ) : (
           <>
@@ -39,7 +39,7 @@ export function Before({ floor, start, resumed, children }: Props) {
                 <li key={line.line}>
                   {line.position}
                   <span className="block text-lg text-soft first-letter:uppercase">
-                    {setUpWords(on(line.firstSide, line.props))}
+                    {sideWords(line, line.firstSide)}
                   </span>
                 </li>
               ))}

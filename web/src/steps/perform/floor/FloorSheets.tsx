@@ -2,14 +2,14 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { api, ask, AT_HOME, on, type Schemas } from '../../../shared/api/client';
 import { words } from '../../../shared/units';
-import { Choice } from '../../../shared/ui/Choice';
 import { Button } from '../../../shared/ui/Button';
+import { NumberField } from '../../../shared/ui/NumberField';
 import { Sheet } from '../../../shared/ui/Sheet';
 import type { FloorStore } from './floorStore';
 import { flush } from './outbox';
 import * as Runs from '../run';
 import { useStopSigns } from '../StopRules';
-import { lineOf, setUpWords } from '../setUp';
+import { lineOf, setUpWords, sideWords, type Apparatus } from '../setUp';
 import { easierOf } from '../variants';
 
 export type SheetName = 'skip' | 'fault' | 'pain' | 'prop' | 'stop' | null;
@@ -79,6 +79,11 @@ function Prop({ store, close, floor, run }: Part & { floor: Schemas['Floor'] }) 
     store.change((r) => Runs.lieOn(r, setUp && { angle: setUp.reachedDegrees, stack: setUp.stackCm }));
     close();
   };
+  const planned = on(phase.side, line.props);
+  const used = (apparatus: Apparatus) => {
+    store.change((r) => Runs.lieOn(r, { angle: planned.reachedDegrees, stack: planned.stackCm, apparatus }));
+    close();
+  };
   return (
     <div className="grid gap-2">
       <p>
@@ -86,13 +91,45 @@ function Prop({ store, close, floor, run }: Part & { floor: Schemas['Floor'] }) 
         for the next step.
       </p>
       <Button className="min-h-14 text-lg" onClick={() => choose()}>
-        as planned: {setUpWords(on(phase.side, line.props))}
+        as planned: {sideWords(line, phase.side)}
       </Button>
       {on(phase.side, line.otherProps).map((setUp) => (
         <Button key={setUp.reachedDegrees} className="min-h-14 text-lg" onClick={() => choose(setUp)}>
           {setUpWords(setUp)}
         </Button>
       ))}
+      <OtherApparatus planned={on(phase.side, line.apparatus)} keep={used} />
+    </div>
+  );
+}
+
+const APPARATUS: [Exclude<keyof Apparatus, 'band'>, string, string][] = [
+  ['benchCm', 'Bench', 'cm'],
+  ['inclineDegrees', 'Incline', '°'],
+  ['strapMark', 'Strap mark', ''],
+  ['bandCm', 'Band stretched to', 'cm'],
+];
+
+/** What it really lay on, of what was prescribed. */
+function OtherApparatus({ planned, keep }: { planned: Apparatus; keep: (apparatus: Apparatus) => void }) {
+  const [apparatus, setStand] = useState(planned);
+  const named = APPARATUS.filter(([name]) => planned[name] > 0);
+  if (named.length === 0) return null;
+  return (
+    <div className="mt-2 flex flex-wrap items-end gap-3">
+      {named.map(([name, label, unit]) => (
+        <div key={name} className="w-32">
+          <NumberField
+            label={label}
+            unit={unit}
+            value={apparatus[name]}
+            onChange={(v) => setStand({ ...apparatus, [name]: v ?? 0 })}
+          />
+        </div>
+      ))}
+      <Button className="min-h-14 text-lg" onClick={() => keep(apparatus)}>
+        So it was
+      </Button>
     </div>
   );
 }
@@ -131,17 +168,18 @@ function useWhichSide(run: Runs.Run, block: string, floor: Schemas['Floor']): [s
   if (phase?.side !== 'MIDLINE' || line?.sides !== 'TOGETHER') return ['', null];
   return [
     side,
-    <Choice
-      key="side"
-      label="On which side?"
-      value={side}
-      onChange={setSide}
-      options={[
-        ['', 'both'],
-        ['left', 'left'],
-        ['right', 'right'],
-      ]}
-    />,
+    <div key="side" role="group" aria-label="On which side?" className="grid grid-cols-3 gap-2">
+      {['', 'left', 'right'].map((one) => (
+        <Button
+          key={one}
+          aria-pressed={side === one}
+          look={side === one ? 'main' : 'plain'}
+          onClick={() => setSide(one)}
+        >
+          {one || 'both sides'}
+        </Button>
+      ))}
+    </div>,
   ];
 }
 

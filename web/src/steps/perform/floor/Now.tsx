@@ -6,7 +6,7 @@ import { CircleRing } from './CircleRing';
 import type { Point } from '../gauge/recorder';
 import { useMoment, type Moments } from './moments';
 import * as Runs from '../run';
-import { lineOf, setUpWords, soon, type FloorLine } from '../setUp';
+import { lineOf, sideWords, apparatusWords, usedWords, soon, type FloorLine } from '../setUp';
 
 /** What to do now, readable from three metres: side, digits, verb, where on the staircase, what comes. */
 const STAIR_HEIGHT = 160;
@@ -109,11 +109,10 @@ function Lying({
   line: FloorLine;
   change: () => void;
 }) {
-  if (on(phase.side, line.otherProps).length === 0) return null;
+  const apparatus = apparatusWords(on(phase.side, line.apparatus));
+  if (on(phase.side, line.otherProps).length === 0 && !apparatus) return null;
   const other = Runs.lying(run, phase);
-  const words = other
-    ? `instead ${setUpWords({ stackCm: other.stack, reachedDegrees: other.angle })}`
-    : setUpWords(on(phase.side, line.props));
+  const words = other ? `instead ${usedWords(other)}` : sideWords(line, phase.side);
   return (
     <button className={`underline decoration-2 ${other ? 'font-bold text-mark' : ''}`} onClick={change} title="h">
       {words}

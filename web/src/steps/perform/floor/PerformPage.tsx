@@ -1,21 +1,21 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { api, ask, findingsOf, newId, on, type Schemas } from '../../../shared/api/client';
+import { api, ask, findingsOf, newId, type Schemas } from '../../../shared/api/client';
 import { hasFirst, sideWords, trainedSides } from '../../../shared/sides';
 import { daysAgo, words } from '../../../shared/units';
 import { Button } from '../../../shared/ui/Button';
 import { ClientHead, useClientDay } from '../../../shared/ui/ClientHead';
 import { Failure, OtherFindings } from '../../../shared/ui/Findings';
 import { usePositionName } from '../../../shared/ui/useCatalogue';
-import { setUpWords } from '../setUp';
+import { sideWords as sideSetUp } from '../setUp';
 import { StopRules } from '../StopRules';
 
 type Session = Schemas['CurrentSession'];
 type Line = Schemas['CurrentLine'];
 type Day = Schemas['LineDay'];
 
-/** Before the session: what to prepare, the stop rules, one button. What is open or due stands first. */
+/** Before the session: what to prepare, the stop rules, one button. What is open or due apparatus first. */
 export function PerformPage() {
   const { clientId = '' } = useParams();
   const path = { params: { path: { clientId } } };
@@ -134,7 +134,7 @@ function Ready({ clientId, session, lines, days }: ReadyProps) {
 }
 
 function SetUps({ current }: { current: Line }) {
-  const { line, plan, props } = current;
+  const { line, plan } = current;
   const positionName = usePositionName(line.position);
   const sides = trainedSides(plan);
   return sides.map((side, i) => (
@@ -149,7 +149,7 @@ function SetUps({ current }: { current: Line }) {
         </th>
       )}
       <td className="py-2 pr-3">{sideWords(side, plan.sides)}</td>
-      <td>{setUpWords(on(side, props))}</td>
+      <td>{sideSetUp(current, side)}</td>
     </tr>
   ));
 }

@@ -7,7 +7,7 @@ import { Failure, OtherFindings } from '../../../shared/ui/Findings';
 import { NumberField } from '../../../shared/ui/NumberField';
 import { Sheet } from '../../../shared/ui/Sheet';
 import { TextField } from '../../../shared/ui/TextField';
-import { setUpWords } from '../setUp';
+import { usedWords } from '../setUp';
 
 type Block = Schemas['BlockRecord'];
 /** What people call each block, by its id. */
@@ -67,7 +67,7 @@ function saying(b: Block): string {
     b.faults.length > 0 ? `faults ${b.faults.length}` : '',
     b.cramps > 0 ? `cramps ${b.cramps}` : '',
     b.effortMissed ? 'too hard' : '',
-    b.prop ? `at ${setUpWords({ stackCm: b.prop.stack, reachedDegrees: b.prop.angle })}` : '',
+    b.prop ? `at ${usedWords(b.prop)}` : '',
     b.skippedBecause ?? '',
     b.note,
   ]

@@ -83,6 +83,7 @@ function Shape({ phase, width, axis, scale }: Props) {
       );
     case 'SET_UP':
     case 'SIDE_CHANGE':
+    case 'PROP':
       return <line x1={0} x2={width} y1={axis} y2={axis} stroke="var(--card)" strokeWidth={3} strokeDasharray="3 4" />;
     case 'RE_MEASURE':
     case 'MOVEMENT_RETEST':

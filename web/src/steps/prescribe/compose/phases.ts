@@ -61,6 +61,7 @@ export const MAIN_NUMBER: Partial<Record<Schemas['BlockDraft']['form'], string>>
   REST: 'seconds',
   GROUP: 'rounds',
   RE_MEASURE: 'seconds',
+  PROP: 'bench',
   MOVEMENT_RETEST: 'seconds',
 };
 

@@ -173,7 +173,8 @@ CREATE TABLE run_block (
   skipped       TEXT,
   note          TEXT NOT NULL,
   used_degrees  REAL,                      -- how the side really lay when it was another way than planned
-  used_stack_cm REAL CHECK (used_stack_cm IS NULL OR used_degrees IS NOT NULL)
+  used_stack_cm REAL CHECK (used_stack_cm IS NULL OR used_degrees IS NOT NULL),
+  used_apparatus    TEXT CHECK (used_apparatus IS NULL OR used_degrees IS NOT NULL)  -- JSON: bench, incline, strap, band
 ) STRICT;
 
 CREATE INDEX run_block_run ON run_block (run_id, seq);

@@ -44,6 +44,9 @@ public class SchoolsTest {
             {"hip-flexion", "long-lunge", "release-activate-load", "Activation hold: 5 s → 6 s"},
             {"ankle-dorsiflexion", "calf-lean", "loaded-lengthening", "Rounds: 3 → 4"},
             {"hip-internal-rotation", "seated-90-90-rear", "stage-ladder", "Lifts: 3 → 4"},
+            {"hip-abduction", "kneeling-sidestep", "sidestep", "Times away and in: 2 → 3"},
+            {"knee-flexion", "prone-strap-turned-out", "sidestep-strap", "Rounds: 2 → 3"},
+            {"hip-internal-rotation", "closed-chain-lying", "stage-ladder", "Lifts: 3 → 4"},
             {"hip-abduction", "wide-knee-rocks", "controlled-movement", "Repetitions: 5 → 6"},
         };
     }
@@ -79,5 +82,38 @@ public class SchoolsTest {
 
     private JsonNode proposals() {
         return server.get("/api/lines/l1/proposals").body();
+    }
+
+    /** Prescribed, shown on the floor, logged as really used, and in the files. */
+    @Test
+    public void aBenchIsPartOfTheSetUp() {
+        var line = (ObjectNode) scene.suggestedLine("hip-external-rotation", "bench-figure-four", "strength-first");
+        for (var side : List.of("left", "right")) {
+            var bench = line.withArray(side).insertObject(0);
+            bench.put("form", "PROP").putObject("numbers").put("bench", 45);
+            bench.putObject("words");
+            bench.putArray("steps");
+            bench.putArray("blocks");
+        }
+        scene.eveningOf(line);
+        var floor = server.post(Scene.EVENING + "/runs", "{\"id\":\"r1\"}").body();
+        assertThat(floor.at("/lines/0/apparatus/left/benchCm").asDouble()).isEqualTo(45);
+        var phases = floor.at("/timeline/phases").valueStream().toList();
+        assertThat(phases).anyMatch(p -> p.path("cue").asString().equals("Set up: bench 45 cm"));
+        var pull = phases.stream()
+                .filter(p -> p.path("block").asString().equals("PULL"))
+                .findFirst()
+                .orElseThrow();
+        var used =
+                "\"prop\":{\"angle\":0,\"apparatus\":{\"benchCm\":52,\"inclineDegrees\":0,\"strapMark\":0,\"band\":\"\",\"bandCm\":0}},";
+        var block = Scene.block("b1", pull.path("blockId").asString(), pull, used, "");
+        assertThat(server.post("/api/runs/r1/blocks", block).status()).isEqualTo(204);
+        assertThat(server.get("/api/runs/r1/blocks")
+                        .body()
+                        .at("/0/prop/apparatus/benchCm")
+                        .asDouble())
+                .isEqualTo(52);
+        var csv = new String(server.bytes("/api/exchange/files/blocks.csv"), java.nio.charset.StandardCharsets.UTF_8);
+        assertThat(csv).contains("\"\"benchCm\"\":52.0");
     }
 }

@@ -339,7 +339,7 @@ final class Story {
     }
 
     static BlockRecord lying(BlockRecord b, double degrees) {
-        return changed(b, b.phases(), b.pains(), new PropUsed(Degrees.of(degrees), null));
+        return changed(b, b.phases(), b.pains(), new PropUsed(Degrees.of(degrees), null, null));
     }
 
     /** Every contraction of one side cut to a share of its planned seconds. */

@@ -10,6 +10,7 @@ import gradino.core.because.Term;
 import gradino.core.because.Unit;
 import gradino.core.because.Verdict;
 import gradino.core.perform.DoneRatio;
+import gradino.core.prescribe.block.Apparatus;
 import gradino.core.prescribe.block.BlockKind;
 import gradino.core.prescribe.method.Cramp;
 import java.util.ArrayList;
@@ -90,11 +91,20 @@ public final class QualifiedGate implements Gate {
                     amount(facts.otherAngle().value(), Unit.DEGREE),
                     amount(session.doses().on(s.side()).angle().value(), Unit.DEGREE)));
         }
+        var apparatus = facts.otherApparatus();
+        if (apparatus != null) {
+            var asked = session.doses().on(s.side()).apparatus();
+            parts.add(Because.of(Reason.OTHER_APPARATUS, Term.of(told(apparatus)), Term.of(told(asked))));
+        }
         effort(s, facts, parts);
         cramps(s, facts, parts);
         if (facts.unplannedStop()) {
             parts.add(Because.of(Reason.UNPLANNED_STOP));
         }
+    }
+
+    private static String told(Apparatus apparatus) {
+        return apparatus.namesNothing() ? "nothing" : apparatus.words();
     }
 
     private static Because tooLittle(Situation s, DoneRatio done) {

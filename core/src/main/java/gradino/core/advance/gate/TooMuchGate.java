@@ -231,7 +231,7 @@ public final class TooMuchGate implements Gate {
             case LIFT_OFF, ECCENTRIC -> s.dose().loadKg() > 0 ? DownCause.UNDER_LOAD : DownCause.PAIN_LIFTING;
             case LOADED_STRETCH -> s.dose().loadKg() > 0 ? DownCause.UNDER_LOAD : DownCause.PAIN_MOVING;
             case ROTATION, TRANSITION -> DownCause.PAIN_MOVING;
-            case SET_UP, RELEASE, REST, RE_MEASURE, MOVEMENT_RETEST, SIDE_CHANGE -> DownCause.UNKNOWN;
+            case SET_UP, RELEASE, REST, PROP, RE_MEASURE, MOVEMENT_RETEST, SIDE_CHANGE -> DownCause.UNKNOWN;
         };
     }
 

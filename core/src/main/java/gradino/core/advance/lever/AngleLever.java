@@ -24,6 +24,8 @@ final class AngleLever implements Lever {
     /** Control ratio from which a very mobile motion may still advance (house rule). */
     private static final double BEYOND_CONTROL_RATIO = 0.9;
 
+    private static final int NOTCH_DAYS = 7;
+
     @Override
     public LeverId id() {
         return LeverId.ANGLE;
@@ -116,16 +118,39 @@ final class AngleLever implements Lever {
         double wanted = Math.min(bound.get().value(), Math.min(stepped, capped));
         var reached = s.onProps(Degrees.of(wanted));
         double gain = reached.minus(old);
+        var notch = ApparatusNotch.of(s.dose());
         if (gain < s.value(Threshold.ANGLE_LEAST)) {
             return Attempt.blocked(Because.of(
                     Reason.ANGLE_STEP_TOO_SMALL,
                     Term.of(Math.max(0, gain), Unit.DEGREE),
                     Term.of(s.value(Threshold.ANGLE_LEAST), Unit.DEGREE)));
         }
+        if (notch.isPresent()) {
+            return notched(s, notch.get());
+        }
         return Attempt.step(
                 moved(s, reached),
                 Because.of(
                         Reason.STEP_ANGLE, Term.of(old.value(), Unit.DEGREE), Term.of(reached.value(), Unit.DEGREE)));
+    }
+
+    /** Where a bench or a strap mark makes the depth, it goes a notch deeper instead, one in seven days; there must be room all the same. */
+    private static Attempt notched(Situation s, ApparatusNotch notch) {
+        if (!notch.hasDeeper(s.dose())) {
+            return Attempt.blocked(
+                    Because.of(Reason.AT_TOP, Term.of("depth of the prop"), Term.of(0, Unit.CENTIMETRE)));
+        }
+        for (var d : s.me().decisions()) {
+            int days = s.moment().daysSince(d.happenedAt());
+            if (days < NOTCH_DAYS && notch.isDeeper(d.after(), d.before())) {
+                return Attempt.blocked(
+                        Because.of(Reason.APPARATUS_THIS_WEEK, Term.of(days, Unit.DAY), Term.of(NOTCH_DAYS, Unit.DAY)));
+            }
+        }
+        int drop = s.whole(Threshold.ANGLE_CEILING_DROP);
+        var eased = s.moved(new Ease(drop), () -> eased(s, drop));
+        var deeper = s.moved(notch, () -> notch.deeper(eased));
+        return Attempt.step(deeper, notch.said(Reason.STEP_APPARATUS, s.dose(), deeper));
     }
 
     /** By how much the ceiling drops is the policy's: two may look at the same line. */

@@ -19,7 +19,8 @@ final class LoadLever implements Lever {
     @Override
     public Attempt attempt(Situation s) {
         var loaded = LoadedBlock.of(s.method(), s.dose().blocks());
-        if (loaded.isEmpty()) {
+        var band = BandStep.of(s.dose());
+        if (loaded.isEmpty() && band.isEmpty()) {
             return Attempt.blocked(Because.of(Reason.NOT_IN_LINE, Term.of("a load")));
         }
         var limb = s.state().client().limb();
@@ -29,7 +30,10 @@ final class LoadLever implements Lever {
         if (!s.rung().isObserved()) {
             return Attempt.blocked(Because.of(Reason.NOT_OBSERVED), Because.of(Reason.ASK_OBSERVE));
         }
-        var spot = loaded.get();
+        if (band.isPresent()) {
+            return band.get().attempt(s, limb);
+        }
+        var spot = loaded.orElseThrow();
         var cut = s.cutShort(spot.place().block().form());
         if (cut.isPresent()) {
             return Attempt.blocked(cut.get());

@@ -171,8 +171,12 @@ public final class Lower {
     private static BlockDraft block(BlockDraft one, BlockDraft other) {
         var numbers = new HashMap<>(one.numbers());
         for (var p : BlockParameter.of(one.form())) {
-            if (!p.eases() && other.number(p.name()) < one.number(p.name())) {
-                numbers.put(p.name(), other.number(p.name()));
+            double first = one.number(p.name());
+            double second = other.number(p.name());
+            // A higher bench is easier; what rests and settles stays the first one's.
+            boolean easier = p.eases() ? one.form() == BlockForm.PROP && second > first : second < first;
+            if (easier) {
+                numbers.put(p.name(), second);
             }
         }
         var steps = one.steps();

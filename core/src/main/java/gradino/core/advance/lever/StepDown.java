@@ -77,7 +77,7 @@ public final class StepDown {
             case LIFT_OFF, ECCENTRIC -> LIFTS::contains;
             case SUPPORTED_HOLD, SETTLE -> BlockForm.SUPPORTED_HOLD::equals;
             case ROTATION, TRANSITION, LOADED_STRETCH -> MOVES::contains;
-            case SET_UP, RELEASE, REST, RE_MEASURE, MOVEMENT_RETEST, SIDE_CHANGE -> form -> false;
+            case SET_UP, RELEASE, REST, PROP, RE_MEASURE, MOVEMENT_RETEST, SIDE_CHANGE -> form -> false;
         };
     }
 
@@ -86,7 +86,14 @@ public final class StepDown {
         var angle = wanted.compareTo(now.angle()) < 0 ? wanted : now.angle();
         var why = Because.of(
                 Reason.DOWN_ANGLE, Term.of(now.angle().value(), Unit.DEGREE), Term.of(angle.value(), Unit.DEGREE));
-        return new Down(lower.holds(now, held).withAngle(angle), why);
+        var shallower = lower.holds(now, held).withAngle(angle);
+        var notch = ApparatusNotch.of(now);
+        if (notch.isEmpty()) {
+            return new Down(shallower, why);
+        }
+        var easier = notch.get().easier(shallower);
+        boolean same = angle.equals(now.angle());
+        return new Down(easier, same ? notch.get().said(Reason.DOWN_APPARATUS, now, easier) : why);
     }
 
     private Down softer(Predicate<BlockForm> in) {

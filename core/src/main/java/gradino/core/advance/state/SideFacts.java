@@ -8,6 +8,7 @@ import gradino.core.perform.Pain;
 import gradino.core.perform.PainKind;
 import gradino.core.perform.PropUsed;
 import gradino.core.perform.SessionRecord;
+import gradino.core.prescribe.block.Apparatus;
 import gradino.core.prescribe.block.BlockKind;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.program.AskedEfforts;
@@ -35,6 +36,7 @@ import org.jspecify.annotations.Nullable;
  * @param effortWithin lowest share of the time on target that a gauge saw; null without one
  * @param nearMaxPeak weakest best second of a near-maximal step, %; null when a gauge saw none
  * @param otherAngle it was done at, farthest from the dose's; null when every block was set up as planned
+ * @param otherApparatus what it lay on or pulled against instead of what was prescribed; null as prescribed
  * @param unplannedStop a block was left, an effort missed, or the session ended by a stop sign on this side
  */
 public record SideFacts(
@@ -50,6 +52,7 @@ public record SideFacts(
         @Nullable Double effortWithin,
         @Nullable Double nearMaxPeak,
         @Nullable Degrees otherAngle,
+        @Nullable Apparatus otherApparatus,
         boolean unplannedStop) {
 
     private static final double SAME_ANGLE_DEGREES = 0.5;
@@ -83,6 +86,7 @@ public record SideFacts(
         private boolean unrated;
         private double effortOff;
         private @Nullable Degrees otherAngle;
+        private @Nullable Apparatus otherApparatus;
         private boolean left;
 
         Seen(Dose asked, AskedEfforts presses, List<MeasuredEffort> measured) {
@@ -108,6 +112,10 @@ public record SideFacts(
                     && off(prop.angle()) >= SAME_ANGLE_DEGREES
                     && (otherAngle == null || off(prop.angle()) > off(otherAngle))) {
                 otherAngle = prop.angle();
+            }
+            var apparatus = prop == null ? null : prop.apparatus();
+            if (apparatus != null && !apparatus.equals(asked.apparatus())) {
+                otherApparatus = apparatus;
             }
         }
 
@@ -173,6 +181,7 @@ public record SideFacts(
                     lowest(measured, MeasuredEffort::within),
                     lowest(measured, MeasuredEffort::nearMaxPeak),
                     otherAngle,
+                    otherApparatus,
                     sign || left);
         }
 

@@ -18,6 +18,7 @@ public enum BlockKind {
     TRANSITION,
     SETTLE,
     REST,
+    PROP,
     RE_MEASURE,
     MOVEMENT_RETEST,
     SIDE_CHANGE;
@@ -37,7 +38,7 @@ public enum BlockKind {
             case PRESS, PULL, CONTRACT_RELAX, HANDS_OFF -> Work.CONTRACTION;
             case LIFT_OFF, ECCENTRIC, LOADED_STRETCH, PULSES, SIDESTEP, TRANSITION, ROTATION -> Work.REPETITIONS;
             case SUPPORTED_HOLD, RELEASE -> Work.HOLD;
-            case SET_UP, SETTLE, REST, RE_MEASURE, MOVEMENT_RETEST, SIDE_CHANGE -> Work.NONE;
+            case SET_UP, SETTLE, REST, PROP, RE_MEASURE, MOVEMENT_RETEST, SIDE_CHANGE -> Work.NONE;
         };
     }
 

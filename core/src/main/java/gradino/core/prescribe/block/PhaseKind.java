@@ -28,6 +28,7 @@ public enum PhaseKind {
     END_PAUSE,
     SETTLE,
     REST,
+    PROP,
     RE_MEASURE,
     /** A movement is graded 0 to 10. */
     MOVEMENT_GRADE,

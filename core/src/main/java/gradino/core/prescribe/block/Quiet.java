@@ -173,4 +173,22 @@ public sealed interface Quiet extends Leaf {
             return List.of(Draft.still(how, seconds, "Test: " + movement).against(movement));
         }
     }
+
+    /** Bench, incline, strap and band set as prescribed. */
+    record Prop(Apparatus apparatus, int seconds) implements Quiet {
+        @Override
+        public String inWords() {
+            return "Set up: %s.".formatted(apparatus.words());
+        }
+
+        @Override
+        public BlockKind kind() {
+            return BlockKind.PROP;
+        }
+
+        @Override
+        public List<Draft> phases() {
+            return List.of(Draft.still(PhaseKind.PROP, seconds, "Set up: " + apparatus.words()));
+        }
+    }
 }

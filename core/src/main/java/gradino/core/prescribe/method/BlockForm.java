@@ -25,6 +25,7 @@ public enum BlockForm {
     SETTLE("settle", BlockKind.SETTLE),
     REST("rest", BlockKind.REST),
     GROUP("rounds of several"),
+    PROP("bench, incline, strap or band", BlockKind.PROP),
     RE_MEASURE("re-measure", BlockKind.RE_MEASURE),
     MOVEMENT_RETEST("movement re-test", BlockKind.MOVEMENT_RETEST);
 

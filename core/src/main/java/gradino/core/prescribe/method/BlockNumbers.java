@@ -141,4 +141,13 @@ public final class BlockNumbers {
     private static double load(BlockDraft block) {
         return WITH_LOAD.contains(block.form()) ? block.number("load") : 0;
     }
+
+    /** By how much a prop goes up over the rounds of blocks, cm; 0 where it stays. */
+    public static double riseCm(List<BlockDraft> blocks) {
+        return of(blocks, BlockForm.GROUP).stream()
+                .map(Place::block)
+                .mapToDouble(b -> b.number("rise") * (b.number("rounds") - 1))
+                .max()
+                .orElse(0);
+    }
 }

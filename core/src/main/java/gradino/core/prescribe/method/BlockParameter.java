@@ -36,7 +36,8 @@ public record BlockParameter(
             .collect(Collectors.groupingBy(
                     BlockParameter::form, Collectors.toMap(BlockParameter::name, Function.identity())));
 
-    private static final Set<String> EASING = Set.of("rest", "settle", "return", "relax", "in", "out", "re-stretch");
+    private static final Set<String> EASING =
+            Set.of("rest", "settle", "return", "relax", "in", "out", "re-stretch", "bench", "incline");
 
     /** Whether more of it asks for less. */
     public boolean eases() {
@@ -49,9 +50,10 @@ public record BlockParameter(
             case "s" -> Unit.SECOND;
             case "%" -> Unit.PERCENT;
             case "cm" -> Unit.CENTIMETRE;
+            case "°" -> Unit.DEGREE;
             case "kg" -> Unit.KILOGRAM;
             case "of 10" -> Unit.OF_TEN;
-            case "" -> Unit.COUNT;
+            case "", "N/cm" -> Unit.COUNT;
             default -> throw new IllegalStateException("no unit called " + unit);
         };
     }

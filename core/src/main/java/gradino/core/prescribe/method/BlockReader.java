@@ -175,7 +175,7 @@ public final class BlockReader {
             case PRESS_RAMP, PULL_RAMP, GRADED_SET, CONTRACT_RELAX, HANDS_OFF_HOLD -> contraction(d, steps);
             case CONTROLLED_ROTATION, PULSES, SIDESTEP_ROUNDS, TRANSITION -> free(d);
             case LIFT_OFF, ECCENTRIC, LOADED_STRETCH -> loaded(d);
-            case RELEASE, SUPPORTED_HOLD, SETTLE, REST, RE_MEASURE, MOVEMENT_RETEST -> quiet(d);
+            case RELEASE, SUPPORTED_HOLD, SETTLE, REST, PROP, RE_MEASURE, MOVEMENT_RETEST -> quiet(d);
             case GROUP -> new Group(inside, whole(d, "rounds"), whole(d, "rest"), d.number("rise"));
         };
     }
@@ -273,6 +273,7 @@ public final class BlockReader {
             case SUPPORTED_HOLD -> new Quiet.SupportedHold(held(d), whole(d, "sensation"), d.word("cue", ""));
             case SETTLE -> new Quiet.Settle(whole(d, "seconds"), new Breathing(whole(d, "in"), whole(d, "out")));
             case REST -> new Quiet.Rest(whole(d, "seconds"));
+            case PROP -> new Quiet.Prop(Apparatuses.of(d), whole(d, "seconds"));
             case RE_MEASURE -> new Quiet.ReMeasure(d.word("what", "the range"), whole(d, "seconds"));
             case MOVEMENT_RETEST ->
                 new Quiet.MovementRetest(

@@ -1,5 +1,6 @@
 package gradino.core.prescribe.method;
 
+import gradino.core.prescribe.block.Apparatus;
 import gradino.core.prescribe.block.Breathing;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
@@ -82,6 +83,16 @@ public record Dose(Degrees angle, List<BlockDraft> blocks) {
                 ? this
                 : withBlocks(
                         BlockNumbers.with(blocks, holds.get(holds.size() - 1).path(), b -> held(b, to)));
+    }
+
+    /** With another number of one block. */
+    public Dose withNumber(BlockNumbers.Place place, String number, double to) {
+        return withBlocks(BlockNumbers.with(blocks, place.path(), b -> b.with(number, to)));
+    }
+
+    /** Bench, incline, strap and band; none where nothing is named. */
+    public Apparatus apparatus() {
+        return Apparatuses.of(blocks);
     }
 
     private static int held(BlockDraft hold) {

@@ -1,6 +1,7 @@
 package gradino.core.prescribe.program;
 
 import gradino.core.because.Finding;
+import gradino.core.prescribe.method.Apparatuses;
 import gradino.core.prescribe.method.BlockDraft;
 import gradino.core.prescribe.method.BlockForm;
 import gradino.core.prescribe.method.Breath;
@@ -48,6 +49,10 @@ final class BlockCheck {
         if (Breath.isToldTwice(block)) {
             var words = "The pacer says when to breathe: leave it out of the cue, or set the breath free.";
             advise(path + ".words.cue", "breath-told-twice", null, "", words);
+        }
+        if (Apparatuses.lacksLine(block)) {
+            var words = "Read the band at two lengths first: without its line nobody knows how hard it pulls.";
+            advise(path + ".numbers.band-length", "band-without-line", null, "", words);
         }
         switch (block.form()) {
             case SUPPORTED_HOLD -> hold(block, path);

@@ -11,7 +11,7 @@ public final class DoseText {
     private static final String ANGLE = "angle=";
     private static final String BLOCKS = ";blocks=";
 
-    /** Stands in for a dose that could not be read, so that the reading of the row goes on. */
+    /** Apparatuses in for a dose that could not be read, so that the reading of the row goes on. */
     static final Dose NONE = new Dose(Degrees.of(0), List.of());
 
     private DoseText() {}

@@ -85,7 +85,7 @@ public final class LineTables {
         return new LineRow(line, new LineVersion(line.id(), plan, r.instant("happened_at"), r.instant("recorded_at")));
     }
 
-    /** Stands in for what could not be read, so that the reading of the row goes on. */
+    /** Apparatuses in for what could not be read, so that the reading of the row goes on. */
     private static final Plan NONE = new Plan(
             "",
             "",

@@ -7,6 +7,7 @@ import gradino.core.perform.Pain;
 import gradino.core.perform.PainKind;
 import gradino.core.perform.PropUsed;
 import gradino.core.perform.StopSign;
+import gradino.core.prescribe.block.Apparatus;
 import gradino.core.prescribe.block.BlockKind;
 import gradino.core.prescribe.timeline.BlockId;
 import gradino.core.quantity.Centimetres;
@@ -28,7 +29,7 @@ import org.jspecify.annotations.Nullable;
 public final class RecordTables {
     private RecordTables() {}
 
-    /** Stands in for an id that could not be read. */
+    /** Apparatuses in for an id that could not be read. */
     static final BlockId NO_BLOCK = BlockId.parse("l1-left-rest");
 
     /** How it ended; empty for one that nobody closed. */
@@ -82,7 +83,8 @@ public final class RecordTables {
                     "skipped",
                     "note",
                     "used_degrees",
-                    "used_stack_cm"),
+                    "used_stack_cm",
+                    "used_apparatus"),
             2,
             RecordTables::blockCells,
             RecordTables::block);
@@ -110,7 +112,10 @@ public final class RecordTables {
                 b.prop() == null ? null : b.prop().angle().value(),
                 b.prop() == null || b.prop().stack() == null
                         ? null
-                        : b.prop().stack().value());
+                        : b.prop().stack().value(),
+                b.prop() == null || b.prop().apparatus() == null
+                        ? null
+                        : CellJson.write(b.prop().apparatus()));
     }
 
     private static StoredBlock block(CsvRow r) {
@@ -135,10 +140,11 @@ public final class RecordTables {
     private static @Nullable PropUsed prop(CsvRow r) {
         var angle = r.<Degrees>optional("used_degrees", text -> Degrees.of(Double.parseDouble(text)));
         var stack = r.<Centimetres>optional("used_stack_cm", text -> Centimetres.of(Double.parseDouble(text)));
-        if (angle == null && stack != null) {
-            r.finding("used_degrees", "missing", "is needed beside a height.");
+        var apparatus = r.<Apparatus>optional("used_apparatus", text -> CellJson.read(text, Apparatus.class));
+        if (angle == null && (stack != null || apparatus != null)) {
+            r.finding("used_degrees", "missing", "is needed beside what was used.");
         }
-        return angle == null ? null : new PropUsed(angle, stack);
+        return angle == null ? null : new PropUsed(angle, stack, apparatus);
     }
 
     private static int cramps(String text) {

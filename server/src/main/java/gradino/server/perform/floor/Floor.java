@@ -4,6 +4,7 @@ import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.measure.noise.Instrument;
+import gradino.core.prescribe.block.Apparatus;
 import gradino.core.prescribe.method.BreathRule;
 import gradino.core.prescribe.method.Cramp;
 import gradino.core.prescribe.method.SchoolRules;
@@ -54,6 +55,8 @@ public record Floor(
      * @param faults to watch for
      * @param cramp what its method makes of one
      * @param breath what its method makes of an uneven one
+     * @param apparatus bench, incline, strap and band
+     * @param risesCm by how much the prop goes up in all, from the first round to the last
      * @param otherProps that a side may lie on instead, none of them deeper
      */
     public record FloorLine(
@@ -69,6 +72,8 @@ public record Floor(
             Cramp cramp,
             BreathRule breath,
             Sided<Props.SetUp> props,
+            Sided<Apparatus> apparatus,
+            Sided<Double> risesCm,
             Sided<List<Props.SetUp>> otherProps) {
         /** @param instrument by which its range is measured */
         static FloorLine of(Client client, Place place, SchoolRules rules, Instrument instrument) {
@@ -87,6 +92,8 @@ public record Floor(
                     rules.cramp(),
                     rules.breath(),
                     place.angles().map((s, angle) -> Props.setUp(grid, angle)),
+                    place.apparatus(),
+                    place.risesCm(),
                     place.angles().map((s, angle) -> Props.easier(grid, angle)));
         }
     }

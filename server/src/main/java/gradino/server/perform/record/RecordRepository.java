@@ -10,6 +10,7 @@ import gradino.core.perform.PhaseDone;
 import gradino.core.perform.PropUsed;
 import gradino.core.perform.SessionRecord;
 import gradino.core.perform.StopSign;
+import gradino.core.prescribe.block.Apparatus;
 import gradino.core.prescribe.block.BlockKind;
 import gradino.core.prescribe.block.PhaseKind;
 import gradino.core.prescribe.method.Dose;
@@ -45,15 +46,15 @@ import org.springframework.stereotype.Repository;
 public class RecordRepository implements Flags {
     private static final String SESSION_BLOCK_COLUMNS =
             "id, run_id, block_id, side, kind, happened_at, recorded_at, phases, effort_rating, faults, "
-                    + "pains, cramps, effort_missed, skipped, note, used_degrees, used_stack_cm";
+                    + "pains, cramps, effort_missed, skipped, note, used_degrees, used_stack_cm, used_apparatus";
     private static final String SESSION_CLOSE_COLUMNS =
             "run_id, happened_at, recorded_at, observer, rating, stop_sign, stop_side, note";
     private static final String MORNING_COLUMNS = "id, run_id, settled, soreness, happened_at, recorded_at";
     private static final String INSERT_BLOCK = """
             INSERT INTO run_block
               (id, run_id, block_id, side, kind, happened_at, recorded_at, phases, effort_rating, faults, pains,
-               cramps, effort_missed, skipped, note, used_degrees, used_stack_cm)
-            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+               cramps, effort_missed, skipped, note, used_degrees, used_stack_cm, used_apparatus)
+            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
             ON CONFLICT (id) DO NOTHING
             """;
 
@@ -348,7 +349,10 @@ public class RecordRepository implements Flags {
             b.prop() == null ? null : b.prop().angle().value(),
             b.prop() == null || b.prop().stack() == null
                     ? null
-                    : b.prop().stack().value()
+                    : b.prop().stack().value(),
+            b.prop() == null || b.prop().apparatus() == null
+                    ? null
+                    : json.write(b.prop().apparatus())
         };
     }
 
@@ -381,10 +385,16 @@ public class RecordRepository implements Flags {
                 Sql.instant(row, "recorded_at"));
     }
 
-    private static @Nullable PropUsed prop(ResultSet row) throws SQLException {
+    private @Nullable PropUsed prop(ResultSet row) throws SQLException {
         var degrees = Sql.real(row, "used_degrees");
         var stack = Sql.real(row, "used_stack_cm");
-        return degrees == null ? null : new PropUsed(Degrees.of(degrees), stack == null ? null : Centimetres.of(stack));
+        var apparatus = row.getString("used_apparatus");
+        return degrees == null
+                ? null
+                : new PropUsed(
+                        Degrees.of(degrees),
+                        stack == null ? null : Centimetres.of(stack),
+                        apparatus == null ? null : json.read(apparatus, Apparatus.class));
     }
 
     private static Closed closed(ResultSet row) throws SQLException {

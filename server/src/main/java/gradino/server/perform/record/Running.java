@@ -3,6 +3,9 @@ package gradino.server.perform.record;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.measure.noise.Instrument;
+import gradino.core.prescribe.block.Apparatus;
+import gradino.core.prescribe.method.Apparatuses;
+import gradino.core.prescribe.method.BlockNumbers;
 import gradino.core.prescribe.program.Variants.Variant;
 import gradino.core.prescribe.timeline.BlockId;
 import gradino.core.prescribe.timeline.SideOrder;
@@ -42,7 +45,9 @@ public record Running(Run run, Timeline timeline, List<Variant> variants) {
             SideOrder sides,
             Side first,
             @Nullable Instrument instrument,
-            Sided<Degrees> angles) {
+            Sided<Degrees> angles,
+            Sided<Apparatus> apparatus,
+            Sided<Double> risesCm) {
         public Degrees angle(Side side) {
             return angles.on(side == Side.MIDLINE ? Side.LEFT : side);
         }
@@ -58,7 +63,9 @@ public record Running(Run run, Timeline timeline, List<Variant> variants) {
                         l.sides(),
                         l.firstSide(),
                         l.instrument(),
-                        l.angles().map((s, angle) -> angle(angle))))
+                        l.angles().map((s, angle) -> angle(angle)),
+                        Sided.of(s -> Apparatuses.of(l.on(s))),
+                        Sided.of(s -> BlockNumbers.riseCm(l.on(s)))))
                 .toList();
     }
 

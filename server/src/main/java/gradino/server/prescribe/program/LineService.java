@@ -1,6 +1,7 @@
 package gradino.server.prescribe.program;
 
 import gradino.core.body.Sided;
+import gradino.core.prescribe.block.Apparatus;
 import gradino.core.prescribe.program.Plan;
 import gradino.server.intake.ClientService;
 import gradino.server.platform.Problem;
@@ -27,7 +28,13 @@ public class LineService {
      *
      * @param sessions names of those that it stands in
      */
-    public record CurrentLine(Line line, Plan plan, Sided<Props.SetUp> props, int minutes, List<String> sessions) {}
+    public record CurrentLine(
+            Line line,
+            Plan plan,
+            Sided<Props.SetUp> props,
+            Sided<Apparatus> apparatus,
+            int minutes,
+            List<String> sessions) {}
 
     @Transactional(readOnly = true)
     public Line get(String id) {
@@ -58,6 +65,7 @@ public class LineService {
                 line,
                 plan,
                 plan.doses().map((s, d) -> Props.setUp(grid, d.angle())),
+                plan.doses().map((s, d) -> d.apparatus()),
                 (plan.seconds() + 59) / 60,
                 now.with(line).stream().map(Saving::name).toList());
     }
