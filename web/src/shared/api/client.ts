@@ -78,3 +78,15 @@ export function on<T>(side: Side, sided: { left: T; right: T }): T {
 export function withSide<T>(side: Side, sided: { left: T; right: T }, value: T): { left: T; right: T } {
   return side === 'LEFT' ? { ...sided, left: value } : { ...sided, right: value };
 }
+
+export type SideOrder = Schemas['Plan']['sides'];
+
+/** Whether one dose, kept on the left, is for the whole body. */
+export function isOne(sides: SideOrder): boolean {
+  return sides === 'MIDLINE' || sides === 'TOGETHER';
+}
+
+/** Whether one side goes before the other. */
+export function hasFirst(sides: SideOrder): boolean {
+  return !isOne(sides) && sides !== 'LEFT' && sides !== 'RIGHT';
+}

@@ -1,8 +1,7 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { AT_HOME, type Schemas } from '../../../shared/api/client';
+import { hasFirst, AT_HOME, type Schemas } from '../../../shared/api/client';
 import { clock } from '../../../shared/units';
-import { hasFirst } from '../../../shared/sides';
 import { Button } from '../../../shared/ui/Button';
 import { ClientCautions } from '../../../shared/ui/ClientHead';
 import * as Runs from '../run';

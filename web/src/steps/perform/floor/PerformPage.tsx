@@ -1,8 +1,8 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { api, ask, findingsOf, newId, type Schemas } from '../../../shared/api/client';
-import { hasFirst, sideWords, trainedSides } from '../../../shared/sides';
+import { hasFirst, api, ask, findingsOf, newId, type Schemas } from '../../../shared/api/client';
+import { sideWords, trainedSides } from '../../../shared/sides';
 import { daysAgo, words } from '../../../shared/units';
 import { Button } from '../../../shared/ui/Button';
 import { ClientHead, useClientDay } from '../../../shared/ui/ClientHead';

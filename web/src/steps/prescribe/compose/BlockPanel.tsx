@@ -1,6 +1,6 @@
 import { memo } from 'react';
-import type { Finding, Schemas } from '../../../shared/api/client';
-import { isOne, sideWords } from '../../../shared/sides';
+import { isOne, type Finding, type Schemas } from '../../../shared/api/client';
+import { sideWords } from '../../../shared/sides';
 import { Button } from '../../../shared/ui/Button';
 import { AddBlock, BlockInspector } from '../../../shared/blocks/BlockInspector';
 import * as edit from './edit';

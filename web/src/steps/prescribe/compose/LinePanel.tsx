@@ -1,7 +1,6 @@
 import { memo } from 'react';
-import type { Finding, Schemas } from '../../../shared/api/client';
+import { hasFirst, isOne, type Finding, type Schemas } from '../../../shared/api/client';
 import { INSTRUMENTS } from '../../../shared/instruments';
-import { hasFirst, isOne } from '../../../shared/sides';
 import { degrees, words } from '../../../shared/units';
 import { Button } from '../../../shared/ui/Button';
 import { Choice } from '../../../shared/ui/Choice';

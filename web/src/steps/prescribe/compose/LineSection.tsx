@@ -1,6 +1,5 @@
 import { memo, useMemo } from 'react';
-import type { Finding, Schemas } from '../../../shared/api/client';
-import { isOne } from '../../../shared/sides';
+import { isOne, type Finding, type Schemas } from '../../../shared/api/client';
 import { clock, words } from '../../../shared/units';
 import { useCatalogue } from '../../../shared/ui/useCatalogue';
 import * as edit from './edit';

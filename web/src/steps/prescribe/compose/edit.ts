@@ -1,5 +1,4 @@
-import type { Schemas } from '../../../shared/api/client';
-import { isOne } from '../../../shared/sides';
+import { isOne, type Schemas } from '../../../shared/api/client';
 import type { Block } from '../../../shared/blocks/block';
 
 export { setNumber, setStep, type Block } from '../../../shared/blocks/block';
