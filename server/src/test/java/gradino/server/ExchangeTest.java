@@ -75,8 +75,8 @@ public class ExchangeTest {
     public void anArchiveFromBeforeAColumnWasAddedIsStillRead() {
         var file = lived.bytes("/api/exchange/files/blocks.csv");
         var older = new String(file, StandardCharsets.UTF_8)
-                .replace(",used_degrees,used_stack_cm\r\n", "\r\n")
-                .replace(",,\r\n", "\r\n");
+                .replace(",used_degrees,used_stack_cm,used_apparatus\r\n", "\r\n")
+                .replace(",,,\r\n", "\r\n");
         var answer = lived.upload("blocks.csv", older.getBytes(StandardCharsets.UTF_8));
         assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
         assertThat(answer.body().at("/0/added").asInt()).isZero();

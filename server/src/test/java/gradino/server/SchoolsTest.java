@@ -116,4 +116,22 @@ public class SchoolsTest {
         var csv = new String(server.bytes("/api/exchange/files/blocks.csv"), java.nio.charset.StandardCharsets.UTF_8);
         assertThat(csv).contains("\"\"benchCm\"\":52.0");
     }
+
+    /** Five hundred repetitions tapped in a second are told, and none of them counts. */
+    @Test
+    public void whatNobodyCanHaveDoneDoesNotCount() {
+        scene.eveningOf(scene.suggestedLine("hip-flexion", "lunge-rocks", "controlled-movement"));
+        var floor = server.post(Scene.EVENING + "/runs", "{\"id\":\"r1\"}").body();
+        var rock = floor.at("/timeline/phases")
+                .valueStream()
+                .filter(p -> p.path("block").asString().equals("TRANSITION"))
+                .findFirst()
+                .orElseThrow();
+        var taps = "{\"kind\":\"MOVE\",\"plannedSeconds\":4,\"doneSeconds\":0.002},".repeat(500);
+        var block = Scene.block("b1", rock.path("blockId").asString(), rock, "", taps.substring(0, taps.length() - 1));
+        assertThat(server.post("/api/runs/r1/blocks", block).status()).isEqualTo(204);
+        var side = scene.close("r1").at("/sides/" + rock.path("side").asString().toLowerCase(java.util.Locale.ROOT));
+        assertThat(side.path("ratio").asDouble()).isLessThan(0.01);
+        assertThat(side.path("left").toString()).contains("500 tapped in under half a second, which is no repetition");
+    }
 }

@@ -72,7 +72,7 @@ public class SessionsTest {
         assertThat(server.post("/api/runs/s2/blocks", "{\"id\":\"lay\",\"block\":" + other + "}")
                         .status())
                 .isEqualTo(204);
-        assertThat(new String(server.bytes("/api/exchange/files/blocks.csv"))).contains(",25.5,18.0\r\n");
+        assertThat(new String(server.bytes("/api/exchange/files/blocks.csv"))).contains(",25.5,18.0,\r\n");
         assertThat(scene.proposal("left").at("/proposal/why/reason").asString()).isEqualTo("OTHER_ANGLE");
         assertThat(scene.proposal("right").at("/proposal/verdict").asString()).isEqualTo("STEP_UP");
     }

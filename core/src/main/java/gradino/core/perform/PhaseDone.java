@@ -18,6 +18,11 @@ public record PhaseDone(PhaseKind kind, double plannedSeconds, double doneSecond
         return doneSeconds >= Math.min(SHORTEST_REPETITION_SECONDS, plannedSeconds);
     }
 
+    /** A repetition that was tapped away: nobody can have done it. */
+    public boolean isTooQuick() {
+        return kind.isRepetition() && doneSeconds > 0 && !wasDone();
+    }
+
     /**
      * Counted part, in planned seconds: a second too long never makes up for one missing; what is a repetition counts whole once
      * it was done.

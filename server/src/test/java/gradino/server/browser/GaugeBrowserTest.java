@@ -198,7 +198,7 @@ public class GaugeBrowserTest {
         assertThat(page.getByText("37° cold, kept")).isVisible();
         var last = server.get("/api/clients/" + Scene.CLIENT + "/measurements").body();
         Assertions.assertThat(last.valueStream()
-                        .filter(m -> m.path("note").asString().equals("before the session"))
+                        .filter(m -> m.path("note").asString().equals("before the work"))
                         .map(m -> m.path("warmth").asString()))
                 .containsExactly("COLD");
     }

@@ -10,6 +10,7 @@ import gradino.core.prescribe.block.BlockKind;
 import gradino.core.prescribe.block.BlockKind.Work;
 import gradino.server.perform.record.RecordRepository.Closed;
 import gradino.server.perform.record.RecordRepository.Morning;
+import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -96,10 +97,20 @@ public record Summary(
                         .orElse(0),
                 blocks.stream().mapToInt(b -> b.faults().size()).sum(),
                 blocks.stream().mapToInt(BlockRecord::cramps).sum(),
-                blocks.stream()
-                        .filter(b -> b.skippedBecause() != null)
-                        .map(b -> b.blockId().label() + ": " + b.skippedBecause())
-                        .toList());
+                blocks.stream().flatMap(b -> missing(b).stream()).toList());
+    }
+
+    private static List<String> missing(BlockRecord block) {
+        var found = new ArrayList<String>();
+        if (block.skippedBecause() != null) {
+            found.add(block.blockId().label() + ": " + block.skippedBecause());
+        }
+        long quick = block.phases().stream().filter(PhaseDone::isTooQuick).count();
+        if (quick > 0) {
+            found.add("%s: %d tapped in under half a second, which is no repetition"
+                    .formatted(block.blockId().label(), quick));
+        }
+        return found;
     }
 
     private static List<WorkRow> rows(List<BlockRecord> blocks) {
