@@ -19,7 +19,7 @@ public record PhaseDone(PhaseKind kind, double plannedSeconds, double doneSecond
     }
 
     /** A repetition that was tapped away: nobody can have done it. */
-    public boolean isTooQuick() {
+    public boolean wasTappedAway() {
         return kind.isRepetition() && doneSeconds > 0 && !wasDone();
     }
 

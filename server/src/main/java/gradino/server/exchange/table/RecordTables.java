@@ -85,7 +85,7 @@ public final class RecordTables {
                     "used_degrees",
                     "used_stack_cm",
                     "used_apparatus"),
-            2,
+            3,
             RecordTables::blockCells,
             RecordTables::block);
 

@@ -105,7 +105,7 @@ public record Summary(
         if (block.skippedBecause() != null) {
             found.add(block.blockId().label() + ": " + block.skippedBecause());
         }
-        long quick = block.phases().stream().filter(PhaseDone::isTooQuick).count();
+        long quick = block.phases().stream().filter(PhaseDone::wasTappedAway).count();
         if (quick > 0) {
             found.add("%s: %d tapped in under half a second, which is no repetition"
                     .formatted(block.blockId().label(), quick));
