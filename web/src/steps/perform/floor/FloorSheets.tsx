@@ -87,7 +87,7 @@ function Prop({ store, close, floor, run }: Part & { floor: Schemas['Floor'] }) 
   return (
     <div className="grid gap-2">
       <p>
-        {Runs.sideWord(phase.side)}, from this block on. It is recorded, and a session at another angle does not count
+        {Runs.sideWord(phase.side)}, from this block on. It is recorded, and a session set up another way does not count
         for the next step.
       </p>
       <Button className="min-h-14 text-lg" onClick={() => choose()}>

@@ -148,18 +148,38 @@ public class SessionTest {
             {block(BlockForm.SUPPORTED_HOLD, "seconds", 130), left + ".numbers.seconds", "hold-too-long"},
             {block(BlockForm.SUPPORTED_HOLD, "colour", 3), left + ".numbers.colour", "unknown-field"},
             {block(BlockForm.RELEASE, "seconds", 60), left, "release-alone"},
-            {block(BlockForm.TRANSITION, "repetitions", 4), left, "transition-early"},
         };
     }
 
     @Test(dataProvider = "badBlocks")
     public void whatCannotBeIsAFindingAtItsPlace(BlockDraft block, String path, String code) {
-        boolean early = code.equals("transition-early");
-        var facts = new LineFacts(
-                Limits.NONE, false, Sided.both(Optional.empty()), Sided.both(Optional.empty()), true, !early);
-        var context = new SessionContext(null, List.of(), l -> facts);
-        assertThat(check(of(hip(List.of(block))), context).findings())
+        assertThat(findings(block))
                 .anySatisfy(f -> assertThat(f.path() + " " + f.code()).isEqualTo(path + " " + code));
+    }
+
+    /** Of the same motion alone: rocks without any lift-offs are in order, and so are lift-offs of another motion after them. */
+    @Test
+    public void transitionsComeAfterTheLiftOffsOfTheirMotion() {
+        var facts = new LineFacts(
+                Limits.NONE, false, Sided.both(Optional.empty()), Sided.both(Optional.empty()), true, false);
+        var context = new SessionContext(null, List.of(), l -> facts);
+        var rock = block(BlockForm.TRANSITION, "repetitions", 4);
+        var lift = block(BlockForm.LIFT_OFF, "repetitions", 4);
+        assertThat(early(context, hip(List.of(rock)))).isEmpty();
+        assertThat(early(context, hip(List.of(lift, rock)))).isEmpty();
+        assertThat(early(context, hip(List.of(rock, lift)))).isEqualTo(List.of(AT + "left[0]", AT + "right[0]"));
+        var rocks = hip(List.of(rock));
+        var same = line("b", Catalogue.position("seated-edge").orElseThrow(), method("stage-ladder"), List.of(lift));
+        assertThat(early(context, rocks, same)).hasSize(2);
+        var other = line("b", Catalogue.position("calf-lean").orElseThrow(), method("stage-ladder"), List.of(lift));
+        assertThat(early(context, rocks, other)).isEmpty();
+    }
+
+    private static List<String> early(SessionContext context, LineDraft... lines) {
+        return check(of(lines), context).findings().stream()
+                .filter(f -> f.code().equals("transition-early"))
+                .map(Finding::path)
+                .toList();
     }
 
     @Test

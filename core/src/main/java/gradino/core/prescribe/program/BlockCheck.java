@@ -6,8 +6,10 @@ import gradino.core.prescribe.method.BlockDraft;
 import gradino.core.prescribe.method.BlockForm;
 import gradino.core.prescribe.method.Breath;
 import gradino.core.prescribe.program.SessionContext.LineFacts;
+import gradino.core.prescribe.program.SessionDraft.LineDraft;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** What the order and the size of a side's blocks say: common practice, no source, but for a newcomer's limits (house rule). */
@@ -18,11 +20,14 @@ final class BlockCheck {
 
     private final LineFacts facts;
     private final String at;
+    private final boolean liftsLater;
     private final List<Finding> findings;
 
-    BlockCheck(LineFacts facts, String at, List<Finding> findings) {
+    /** @param liftsLater whether another line of the same motion brings lift-offs after this one */
+    BlockCheck(LineFacts facts, String at, boolean liftsLater, List<Finding> findings) {
         this.facts = facts;
         this.at = at;
+        this.liftsLater = liftsLater;
         this.findings = findings;
     }
 
@@ -38,8 +43,13 @@ final class BlockCheck {
                 advise(path, "release-alone", null, "", "A release is followed by activating the same area: add it.");
             }
             lifted |= contains(block, BlockForm.LIFT_OFF);
-            if (block.form() == BlockForm.TRANSITION && !lifted) {
-                advise(path, "transition-early", null, "", "Lift-offs come before transitions: put some before it.");
+            if (block.form() == BlockForm.TRANSITION && !lifted && (liftsLater || liftsAfter(blocks, i))) {
+                advise(
+                        path,
+                        "transition-early",
+                        null,
+                        "",
+                        "Lift-offs come before transitions: put this one after them.");
             }
             sizes(block, path);
         }
@@ -104,6 +114,15 @@ final class BlockCheck {
                     "kg",
                     "First without weight, at top repetitions twice; then the smallest load.");
         }
+    }
+
+    private static boolean liftsAfter(List<BlockDraft> blocks, int transition) {
+        return blocks.subList(transition + 1, blocks.size()).stream().anyMatch(b -> contains(b, BlockForm.LIFT_OFF));
+    }
+
+    static boolean hasLifts(LineDraft line) {
+        return Stream.concat(line.left().stream(), line.right().stream())
+                .anyMatch(b -> contains(b, BlockForm.LIFT_OFF));
     }
 
     private static boolean isActivated(List<BlockDraft> blocks, int release) {

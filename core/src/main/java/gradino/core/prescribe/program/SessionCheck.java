@@ -66,7 +66,7 @@ public final class SessionCheck {
     /** A line alone: nothing is compiled. Paths begin at the line. */
     static List<Finding> line(LineDraft line, LineFacts facts, Method method) {
         var check = new SessionCheck(new SessionContext(null, List.of(), any -> facts), Map.of(method.id(), method));
-        check.line(line, "", SessionReader.line(line, check.findings));
+        check.line(line, "", SessionReader.line(line, check.findings), false);
         return check.findings.stream()
                 .map(f -> f.path().startsWith(".") ? f.at(f.path().substring(1)) : f)
                 .toList();
@@ -93,11 +93,16 @@ public final class SessionCheck {
     }
 
     private void lines(SessionDraft draft, SessionReader.Read read) {
+        var all = draft.lines();
+        int nth = 0;
         for (int s = 0; s < draft.stations().size(); s++) {
             var lines = draft.stations().get(s).lines();
             for (int i = 0; i < lines.size(); i++) {
                 var path = "stations[%d].lines[%d]".formatted(s, i);
-                line(lines.get(i), path, protocol(read, lines.get(i).id()));
+                var line = lines.get(i);
+                boolean lifts = all.subList(++nth, all.size()).stream()
+                        .anyMatch(l -> l.motion().equals(line.motion()) && BlockCheck.hasLifts(l));
+                line(line, path, protocol(read, line.id()), lifts);
             }
         }
     }
@@ -135,7 +140,8 @@ public final class SessionCheck {
                 .findFirst();
     }
 
-    private void line(LineDraft line, String path, Optional<Protocol> protocol) {
+    /** @param liftsLater whether another line of its motion brings lift-offs after it */
+    private void line(LineDraft line, String path, Optional<Protocol> protocol, boolean liftsLater) {
         var facts = context.facts().apply(line);
         var method = methods.get(line.method());
         if (method == null) {
@@ -148,7 +154,7 @@ public final class SessionCheck {
         }
         for (var side : line.done()) {
             var at = path + "." + Protocol.list(side);
-            var blocks = new BlockCheck(facts, at, findings);
+            var blocks = new BlockCheck(facts, at, liftsLater, findings);
             blocks.check(line.on(side));
             if (method != null) {
                 new MethodCheck(method, findings).check(line.on(side), at);
