@@ -51,8 +51,8 @@ function MethodWords({ known }: { known: Known }) {
       <p className="text-sm">{m.summary}</p>
       <p className="text-sm text-soft">
         {m.week.least === m.week.most ? m.week.usual : `${m.week.least} to ${m.week.most}`}× a week
-        {m.spacing && `, ${m.spacing.usual} h apart`} · breath: {words(m.rules.breath)}, {m.rules.breathWords} · cramp:{' '}
-        {words(m.rules.cramp)} · stretching: {words(m.rules.stretching)}, {m.rules.stretchingWords} · {m.source.text}
+        {m.spacing && `, ${m.spacing.usual} h apart`} · breath: {m.rules.breathWords} · cramp: {words(m.rules.cramp)} ·
+        stretching: {m.rules.stretchingWords} · {m.source.text}
       </p>
       <p className="text-sm">
         <span className="font-semibold">Climbs by</span> {m.ladder.map((r) => r.words).join(' → ')}

@@ -44,6 +44,7 @@ public class SchoolsTest {
             {"hip-flexion", "long-lunge", "release-activate-load", "Activation hold: 5 s → 6 s"},
             {"ankle-dorsiflexion", "calf-lean", "loaded-lengthening", "Rounds: 3 → 4"},
             {"hip-internal-rotation", "seated-90-90-rear", "stage-ladder", "Lifts: 3 → 4"},
+            {"hip-abduction", "all-fours-leg-out", "ramp-gentle", "Top hold: 5 s → 6 s"},
             {"hip-abduction", "kneeling-sidestep", "sidestep", "Times away and in: 2 → 3"},
             {"knee-flexion", "prone-strap-turned-out", "sidestep-strap", "Rounds: 2 → 3"},
             {"hip-internal-rotation", "closed-chain-lying", "stage-ladder", "Lifts: 3 → 4"},
