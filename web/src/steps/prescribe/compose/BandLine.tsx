@@ -4,6 +4,7 @@ import { api, ask, findingsOf, type Schemas } from '../../../shared/api/client';
 import { Button } from '../../../shared/ui/Button';
 import { Failure, FieldFinding } from '../../../shared/ui/Findings';
 import { NumberField } from '../../../shared/ui/NumberField';
+import type { Band } from './edit';
 
 type Readings = { cm1: number | null; newtons1: number | null; cm2: number | null; newtons2: number | null };
 
@@ -14,8 +15,10 @@ const FIELDS: [keyof Readings, string, string][] = [
   ['newtons2', 'it pulls', 'N'],
 ];
 
+type Props = { wantedKg: number | null; take: (band: Band) => void };
+
 /** A band read with a scale at two lengths: force over length, and the length that stands for a load. */
-export function BandLine({ wantedKg }: { wantedKg: number | null }) {
+export function BandLine({ wantedKg, take }: Props) {
   const [readings, set] = useState<Readings>({ cm1: null, newtons1: null, cm2: null, newtons2: null });
   const [kg, setKg] = useState<number | null>(wantedKg);
   const { cm1, newtons1, cm2, newtons2 } = readings;
@@ -49,7 +52,17 @@ export function BandLine({ wantedKg }: { wantedKg: number | null }) {
       </Button>
       <FieldFinding findings={findings} path="band" />
       <Failure error={findings.length > 0 ? null : draw.error} />
-      {draw.data && <Force line={draw.data} />}
+      {draw.data && (
+        <>
+          <Force line={draw.data} />
+          <Button
+            className="mt-2"
+            onClick={() => take({ ...draw.data, cm: draw.data.wanted?.cm ?? cm2 ?? draw.data.slackCm })}
+          >
+            Pull against this band
+          </Button>
+        </>
+      )}
     </div>
   );
 }

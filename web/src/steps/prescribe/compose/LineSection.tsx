@@ -41,6 +41,7 @@ export const LineSection = memo(function LineSection(props: Props) {
     changeLine(null, (l) => edit.onSides(l, sides));
     if (isOne(sides)) select({ ...spot, side: 'left' });
   });
+  const takeBand = useStable((band: edit.Band) => changeLine(null, (l) => edit.withBand(l, band)));
   const own = useMemo(() => sets?.filter((s) => s.line === line?.id) ?? [], [sets, line?.id]);
   if (!line) return null;
   const position = catalogue.data?.positions.find((p) => p.id === line.position);
@@ -77,7 +78,7 @@ export const LineSection = memo(function LineSection(props: Props) {
           select={(at) => select({ ...at, side: 'left', block: 0 })}
         />
         <LineMoves line={line} change={changeLine} shift={shift} remove={remove} />
-        <Weights clientId={clientId} position={line.position} sets={own} />
+        <Weights clientId={clientId} position={line.position} sets={own} takeBand={takeBand} />
         {position?.training && <PositionHelp training={position.training} />}
       </div>
     </section>

@@ -5,11 +5,12 @@ import { Button } from '../../../shared/ui/Button';
 import { Failure } from '../../../shared/ui/Findings';
 import { NumberField } from '../../../shared/ui/NumberField';
 import { BandLine } from './BandLine';
+import type { Band } from './edit';
 
-type Props = { clientId: string; position: string; sets: Schemas['LineSet'][] };
+type Props = { clientId: string; position: string; sets: Schemas['LineSet'][]; takeBand: (band: Band) => void };
 
 /** The load for a wanted torque, and a band in its place. */
-export const Weights = memo(function Weights({ clientId, position, sets }: Props) {
+export const Weights = memo(function Weights({ clientId, position, sets, takeBand }: Props) {
   const [open, setOpen] = useState(false);
   const set = sets[0];
   const heavy = set?.torques[0];
@@ -30,7 +31,7 @@ export const Weights = memo(function Weights({ clientId, position, sets }: Props
           ) : (
             <p>No torque here: the client’s file has no body mass yet, or nothing is held up in this position.</p>
           )}
-          <BandLine wantedKg={heavy && heavy.loadKg > 0 ? heavy.loadKg : null} />
+          <BandLine wantedKg={heavy && heavy.loadKg > 0 ? heavy.loadKg : null} take={takeBand} />
         </div>
       )}
     </details>

@@ -89,6 +89,27 @@ export function onSides(line: Line, sides: Line['sides']): Line {
   };
 }
 
+/** A band read at two lengths. */
+export type Band = { slackCm: number; newtonsPerCm: number; cm: number };
+
+/** The line pulls against a band from now on: on both sides, in the block that names its props, or in a new one. */
+export function withBand(line: Line, { slackCm, newtonsPerCm, cm }: Band): Line {
+  const rounded = (value: number, by: number) => Math.round(value / by) * by;
+  const band = {
+    'band-length': rounded(cm, 1),
+    'band-slack': rounded(slackCm, 0.5),
+    'band-force': Number(rounded(newtonsPerCm, 0.05).toFixed(2)),
+  };
+  const on = (blocks: Block[]): Block[] => {
+    const at = blocks.findIndex((b) => b.form === 'PROP');
+    if (at >= 0) return blocks.map((b, i) => (i === at ? { ...b, numbers: { ...b.numbers, ...band } } : b));
+    return blocks.length === 0
+      ? blocks
+      : [{ form: 'PROP', numbers: band, words: {}, steps: [], blocks: [] }, ...blocks];
+  };
+  return { ...line, left: on(line.left), right: on(line.right) };
+}
+
 /** One extra set on the worse side, which goes first. */
 export function worseSideMore(line: Line): Line {
   const side: SideList = line.firstSide === 'RIGHT' ? 'right' : 'left';

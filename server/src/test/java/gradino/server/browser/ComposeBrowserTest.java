@@ -129,4 +129,40 @@ public class ComposeBrowserTest {
         assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Save the session")))
                 .isDisabled();
     }
+
+    /** Read with a scale at two lengths, and pulled against: the line gets a block with the band's own line, on both sides. */
+    @Test
+    public void aBandIsReadAndBecomesPartOfTheSetUp() {
+        open();
+        var before = seconds(minutes().innerText());
+        page.getByText("Weight or band").click();
+        page.getByLabel("At a length of").fill("80");
+        page.getByLabel("it pulls").first().fill("20");
+        page.getByLabel("At a longer one of").fill("120");
+        page.getByLabel("it pulls").last().fill("60");
+        browser.button("Draw the band");
+        browser.button("Pull against this band");
+        // Ten seconds a side to fasten it.
+        assertThat(minutes()).hasText(clock(before + 20));
+        assertThat(page.locator("section[aria-label=Block] h2")).containsText("bench, incline, strap or band");
+        assertThat(field("Band slack at")).hasValue("60");
+        assertThat(field("Band pulls")).hasValue("1");
+        assertThat(field("Band stretched to")).hasValue("120");
+    }
+
+    /** Both sides at once are half the time and one dose; parted, each has it again. */
+    @Test
+    public void bothSidesAreDoneTogetherWhereThePositionAllowsIt() {
+        open();
+        int before = seconds(minutes().innerText());
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("both together"))
+                .click();
+        assertThat(page.locator("section[aria-label=Block] h2")).containsText("both together");
+        assertThat(minutes()).not().hasText(clock(before));
+        int together = seconds(minutes().innerText());
+        org.assertj.core.api.Assertions.assertThat(together).isLessThan(before);
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("one, then the other"))
+                .click();
+        assertThat(minutes()).hasText(clock(before));
+    }
 }
