@@ -163,8 +163,8 @@ export function skipSide(run: Run, because: string, now: number): { run: Run; en
 /** Leaves what is left of the set that is being done. */
 export function skipSet(run: Run, because: string, now: number): { run: Run; ended: string } {
   const here = current(run);
-  if (here.set === 0) return skipBlock(run, because, now);
   const skipped = skipBlock(run, because, now);
+  if (here.set === 0) return skipped;
   const after = run.phases.findIndex((p, i) => i > run.index && !sameSet(p, here));
   return { run: to(skipped.run, after < 0 ? run.phases.length : after, now), ended: skipped.ended };
 }

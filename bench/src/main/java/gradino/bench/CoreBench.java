@@ -158,6 +158,7 @@ final class CoreBench {
                 20,
                 3,
                 "",
+                null,
                 Sided.both(dose));
     }
 

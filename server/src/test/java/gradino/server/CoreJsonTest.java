@@ -49,6 +49,7 @@ public class CoreJsonTest {
             20,
             3,
             "",
+            null,
             Sided.both(DOSE));
 
     @DataProvider

@@ -1,5 +1,6 @@
 package gradino.core.advance;
 
+import gradino.core.advance.gate.Checked;
 import gradino.core.advance.gate.Gate;
 import gradino.core.advance.gate.LongGapGate;
 import gradino.core.advance.gate.QualifiedGate;
@@ -73,17 +74,16 @@ public final class Advance {
     }
 
     /** As {@link #step}, by all gates: for going through many lines. */
-    public static Proposed step(LineState state, Side side, Policy policy, Moment moment, Situation.Checked checked) {
+    public static Proposed step(LineState state, Side side, Policy policy, Moment moment, Checked checked) {
         return step(new Situation(state, side, policy, moment, checked), 0, gate -> {});
     }
 
     public static Proposal propose(LineState state, Side side, Policy policy, Moment moment) {
-        return propose(state, side, policy, moment, new Situation.Checked());
+        return propose(state, side, policy, moment, new Checked());
     }
 
     /** @param checked what was found of this state's doses before */
-    public static Proposal propose(
-            LineState state, Side side, Policy policy, Moment moment, Situation.Checked checked) {
+    public static Proposal propose(LineState state, Side side, Policy policy, Moment moment, Checked checked) {
         var now = new Situation(state, side, policy, moment, checked);
         return suspension(now).orElseGet(() -> judged(now, now.dose(), null));
     }
@@ -358,13 +358,9 @@ public final class Advance {
 
         private int sessionsPerWeek(Dose to) {
             int now = s.state().plan().sessionsPerWeek();
-            var before = classOf(s.dose());
-            var after = classOf(to);
+            var before = EffortClass.of(s.dose());
+            var after = EffortClass.of(to);
             return after.compareTo(before) > 0 ? Math.min(now, s.method().weeklyCap(after.weeklyCap())) : now;
-        }
-
-        private static EffortClass classOf(Dose dose) {
-            return EffortClass.of(dose.ceiling(), dose.loadKg() > 0);
         }
     }
 }

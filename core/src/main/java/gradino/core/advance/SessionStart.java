@@ -289,7 +289,8 @@ public final class SessionStart {
                 method.setUp().first(),
                 method.sideChange().first(),
                 (int) method.week().first(),
-                "");
+                "",
+                null);
     }
 
     /** Where nobody knows how far it goes, the stretch stays light. */

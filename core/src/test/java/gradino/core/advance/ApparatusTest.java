@@ -127,19 +127,8 @@ public class ApparatusTest {
     @Test
     public void aSessionOnAnotherBenchDoesNotQualify() {
         var dose = on(Map.of("bench", 45.0));
-        UnaryOperator<BlockRecord> higher = b -> new BlockRecord(
-                b.blockId(),
-                b.side(),
-                b.kind(),
-                b.phases(),
-                b.effortRating(),
-                b.faults(),
-                b.pains(),
-                b.cramps(),
-                b.effortMissed(),
-                b.skippedBecause(),
-                b.note(),
-                new PropUsed(dose.angle(), null, new Apparatus(50, 0, 0, "", 0)));
+        var used = new PropUsed(dose.angle(), null, new Apparatus(50, 0, 0, "", 0));
+        UnaryOperator<BlockRecord> higher = b -> Story.changed(b, b.phases(), b.pains(), b.cramps(), used);
         var p = Story.of(dose)
                 .session(6, higher)
                 .morning(6, true, 0)

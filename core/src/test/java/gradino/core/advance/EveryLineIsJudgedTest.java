@@ -128,7 +128,8 @@ public class EveryLineIsJudgedTest {
                 20,
                 10,
                 3,
-                "one side only"));
+                "one side only",
+                null));
     }
 
     /** Five clean sessions, the last one so many days ago. */

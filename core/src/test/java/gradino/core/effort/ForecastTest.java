@@ -40,7 +40,8 @@ public class ForecastTest {
                 20,
                 20,
                 3,
-                "");
+                "",
+                null);
     }
 
     private static BlockDraft graded(double ceiling, double sets, double topHold, double rest) {

@@ -58,6 +58,7 @@ public class AnyPlanTest {
                 random.nextInt(60),
                 1 + random.nextInt(7),
                 "",
+                null,
                 sides);
     }
 

@@ -47,6 +47,6 @@ public final class House {
 
     public static Plan line(String position, String method, SideOrder order, Side first, Sided<Dose> doses) {
         var motion = Catalogue.position(position).orElseThrow().motions().get(0);
-        return new Plan(motion, position, method, order, first, 20, 20, 3, "", doses);
+        return new Plan(motion, position, method, order, first, 20, 20, 3, "", null, doses);
     }
 }

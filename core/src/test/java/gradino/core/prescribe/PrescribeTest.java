@@ -260,7 +260,17 @@ public class PrescribeTest {
     @Test
     public void unknownPlacesAreFindings() {
         var plan = new Plan(
-                "elbow-wiggle", "ceiling", "none", SideOrder.ONE_AFTER_OTHER, Side.LEFT, 20, 20, 3, "", PLAN.doses());
+                "elbow-wiggle",
+                "ceiling",
+                "none",
+                SideOrder.ONE_AFTER_OTHER,
+                Side.LEFT,
+                20,
+                20,
+                3,
+                "",
+                null,
+                PLAN.doses());
         assertThat(check(plan, LineFacts.UNKNOWN))
                 .extracting(Finding::code)
                 .containsExactly("unknown-motion", "unknown-position", "unknown-method");

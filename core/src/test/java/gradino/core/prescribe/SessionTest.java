@@ -59,7 +59,8 @@ public class SessionTest {
                 method.setUp().usual(),
                 method.sideChange().usual(),
                 (int) method.week().usual(),
-                "");
+                "",
+                null);
     }
 
     private static LineDraft hip(List<BlockDraft> blocks) {
@@ -221,7 +222,8 @@ public class SessionTest {
                 20,
                 20,
                 3,
-                "");
+                "",
+                null);
         assertThat(check(of(other), SessionContext.unrestricted()).findings())
                 .extracting(Finding::code)
                 .containsExactly("unequal-sides");
@@ -238,7 +240,8 @@ public class SessionTest {
                 20,
                 20,
                 3,
-                "");
+                "",
+                null);
         assertThat(check(of(missing), SessionContext.unrestricted()).findings())
                 .extracting(Finding::code)
                 .containsExactly("second-side-missing");
@@ -362,7 +365,8 @@ public class SessionTest {
                 10,
                 5,
                 3,
-                "");
+                "",
+                null);
         var timeline =
                 check(of(alternating), SessionContext.unrestricted()).timeline().orElseThrow();
         assertThat(timeline.phases().stream()

@@ -45,7 +45,8 @@ public class ShortenTest {
                 20,
                 20,
                 3,
-                "");
+                "",
+                null);
     }
 
     private static SessionDraft session(StationDraft... stations) {
@@ -124,7 +125,8 @@ public class ShortenTest {
                 20,
                 20,
                 3,
-                "");
+                "",
+                null);
         var draft = new SessionDraft(
                 List.of(rotation("hip"), rotation("knee"), rotation("neck")),
                 List.of(StationDraft.of(line("a")), StationDraft.of(knee)));

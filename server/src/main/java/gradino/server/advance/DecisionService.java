@@ -4,7 +4,7 @@ import gradino.core.advance.Advance;
 import gradino.core.advance.Change;
 import gradino.core.advance.DecisionCheck;
 import gradino.core.advance.Proposal;
-import gradino.core.advance.gate.Situation;
+import gradino.core.advance.gate.SideRange;
 import gradino.core.advance.look.ReasonChange;
 import gradino.core.advance.look.SessionEvidence;
 import gradino.core.advance.state.Event.Answer;
@@ -148,7 +148,8 @@ public class DecisionService {
     private Proposals worked(Line line) {
         var known = door.of(line);
         var state = known.state(line);
-        var instrument = instrument(line, state.plan());
+        var instrument =
+                measurements.instrument(state.plan().instrument(), line.clientId(), line.motion(), line.position());
         var sides = Sided.of(side -> {
             var proposal = known.proposal(line, side);
             boolean trained = state.plan().trained().contains(side);
@@ -165,20 +166,10 @@ public class DecisionService {
         return new Proposals(line, plan, plan.trained(), sides, (after.seconds() + 59) / 60);
     }
 
-    private Instrument instrument(Line line, Plan plan) {
-        var named = plan.instrument();
-        return named != null
-                ? named
-                : measurements
-                        .newestInstrument(line.clientId(), line.motion(), line.position())
-                        .orElse(Instrument.GONIOMETER);
-    }
-
     /** Of two sides that work together that of the shorter one. */
     private static @Nullable RangeBand band(LineState state, Side side, Known known, Instrument instrument) {
-        var situation = new Situation(state, side, known.policy(), known.moment());
-        return situation
-                .range()
+        return SideRange.of(state, side, known.policy(), known.moment())
+                .series()
                 .map(range -> {
                     var today = range.predict(
                                     known.moment().instant(), known.policy().noise())

@@ -74,12 +74,19 @@ public class MeasurementRepository {
     }
 
     /** By which a motion was last measured cold in a position. */
-    public Optional<Instrument> newestInstrument(String clientId, String motion, String position) {
+    private Optional<Instrument> newestInstrument(String clientId, String motion, String position) {
         return sql.first("""
                 SELECT instrument FROM measurement
                  WHERE client_id = ? AND warmth = 'COLD' AND motion = ? AND position = ? AND mode <> 'HANDS_OFF'
                  ORDER BY happened_at DESC LIMIT 1
                 """, row -> Instrument.valueOf(row.getString("instrument")), clientId, motion, position);
+    }
+
+    /** Whose readings a line goes by: what it names, else the newest, else the usual one. */
+    public Instrument instrument(@Nullable Instrument named, String clientId, String motion, String position) {
+        return named != null
+                ? named
+                : newestInstrument(clientId, motion, position).orElse(Instrument.GONIOMETER);
     }
 
     public List<Measurement> all() {

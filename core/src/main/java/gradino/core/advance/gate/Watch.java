@@ -96,7 +96,7 @@ public final class Watch {
         }
         int weeks = s.whole(Threshold.BLOCK_WEEKS);
         int week = s.moment().daysSince(sessions.get(0).endedAt()) / DAYS_PER_WEEK;
-        var range = s.range().orElse(null);
+        var range = s.range().series().orElse(null);
         boolean measured = range != null && s.moment().daysSince(range.at()) < DAYS_PER_WEEK;
         if (week % weeks == weeks - 1 && !measured) {
             notes.add(Because.of(Reason.RETEST_WEEK, Term.of(week + 1, Unit.COUNT)));

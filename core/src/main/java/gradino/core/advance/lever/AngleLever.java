@@ -55,7 +55,7 @@ final class AngleLever implements Lever {
                 && s.reallyBehind().filter(side -> side != s.side()).isPresent()) {
             return blocked(Because.of(Reason.LEVEL_FIRST));
         }
-        var feel = s.endFeel();
+        var feel = s.range().endFeel();
         if (feel != null && feel.isStructure()) {
             return blocked(Because.of(Reason.END_FEEL_STRUCTURE));
         }
@@ -81,8 +81,8 @@ final class AngleLever implements Lever {
     }
 
     private static Optional<Attempt> unproven(Situation s) {
-        var reading = s.measuredAt();
-        if (s.range().isEmpty() || reading.isEmpty()) {
+        var reading = s.range().measuredAt();
+        if (s.range().series().isEmpty() || reading.isEmpty()) {
             return blocked(Because.of(Reason.NEVER_MEASURED), Because.of(Reason.ASK_COLD));
         }
         int days = s.moment().daysSince(reading.get());
@@ -137,8 +137,7 @@ final class AngleLever implements Lever {
     /** Where a bench or a strap mark makes the depth, it goes a notch deeper instead, one in seven days; there must be room all the same. */
     private static Attempt notched(Situation s, ApparatusNotch notch) {
         if (!notch.hasDeeper(s.dose())) {
-            return Attempt.blocked(
-                    Because.of(Reason.AT_TOP, Term.of("depth of the prop"), Term.of(0, Unit.CENTIMETRE)));
+            return Attempt.blocked(notch.atTop(s.dose()));
         }
         for (var d : s.me().decisions()) {
             int days = s.moment().daysSince(d.happenedAt());

@@ -57,6 +57,10 @@ record ApparatusNotch(String number, String words, Unit unit, double deeper, dou
                 && (now(one) - now(other)) * deeper > 0;
     }
 
+    Because atTop(Dose dose) {
+        return Because.of(Reason.AT_TOP, Term.of(words), Term.of(now(dose), unit));
+    }
+
     Because said(Reason reason, Dose from, Dose to) {
         return Because.of(reason, Term.of(words), Term.of(now(from), unit), Term.of(now(to), unit));
     }

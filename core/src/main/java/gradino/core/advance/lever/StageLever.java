@@ -38,10 +38,12 @@ final class StageLever implements Lever {
             return Attempt.blocked(Because.of(Reason.STAGE_NOT_FULL));
         }
         int wanted = s.whole(Threshold.STAGE_GRADE);
-        if (s.controlGrade() < wanted) {
+        if (s.range().controlGrade() < wanted) {
             return Attempt.blocked(
                     Because.of(
-                            Reason.GRADE_TOO_LOW, Term.of(s.controlGrade(), Unit.COUNT), Term.of(wanted, Unit.COUNT)),
+                            Reason.GRADE_TOO_LOW,
+                            Term.of(s.range().controlGrade(), Unit.COUNT),
+                            Term.of(wanted, Unit.COUNT)),
                     Because.of(Reason.ASK_GRADE));
         }
         if (!s.rung().isObserved()) {
@@ -64,7 +66,7 @@ final class StageLever implements Lever {
     private boolean isReady(Situation other) {
         return isDone(other)
                 && before.stream().allMatch(lever -> lever.attempt(other).dose() == null)
-                && other.controlGrade() >= other.whole(Threshold.STAGE_GRADE)
+                && other.range().controlGrade() >= other.whole(Threshold.STAGE_GRADE)
                 && other.rung().lastRuns().size() >= other.whole(Threshold.SESSIONS_NEEDED);
     }
 

@@ -2,6 +2,7 @@ package gradino.core.advance.look;
 
 import gradino.core.advance.Advance;
 import gradino.core.advance.Proposed;
+import gradino.core.advance.gate.Checked;
 import gradino.core.advance.gate.Situation;
 import gradino.core.advance.state.Event;
 import gradino.core.advance.state.LineState;
@@ -76,7 +77,7 @@ public final class Backtest {
         private final Policy.Watched one;
         private final Policy other;
         private final List<Parting> found = new ArrayList<>();
-        private Sided<Situation.Checked> checked = Sided.of(side -> new Situation.Checked());
+        private Sided<Checked> checked = Sided.of(side -> new Checked());
         private int states;
 
         /** The first gate that asked for a number that differs, or the last that was judged: those before it pass under both. */
@@ -92,7 +93,7 @@ public final class Backtest {
 
         /** What was found of doses holds no longer once one has changed. */
         void doseChanged() {
-            checked = Sided.of(side -> new Situation.Checked());
+            checked = Sided.of(side -> new Checked());
         }
 
         private void judged(int gate) {

@@ -118,7 +118,7 @@ public final class RungSessions {
     private EffortClass effortClass() {
         var known = effortClass;
         if (known == null) {
-            known = EffortClass.of(dose.ceiling(), dose.loadKg() > 0);
+            known = EffortClass.of(dose);
             effortClass = known;
         }
         return known;

@@ -80,7 +80,7 @@ public record SideState(
 
     /** Of the dose in force. */
     public EffortClass effortClass() {
-        return EffortClass.of(dose.ceiling(), dose.loadKg() > 0);
+        return EffortClass.of(dose);
     }
 
     public Optional<Event.DoseDecided> lastDecision() {

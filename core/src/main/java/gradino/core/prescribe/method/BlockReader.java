@@ -286,8 +286,7 @@ public final class BlockReader {
 
     /** Seconds, or breaths of the block's own length where breaths are named. */
     private static int held(BlockDraft d) {
-        int breaths = whole(d, "breaths");
-        return breaths > 0 ? breaths * Breath.of(d).orElse(Breathing.USUAL).seconds() : whole(d, "seconds");
+        return whole(Breath.heldSeconds(d));
     }
 
     private Block ramp(BlockDraft d, List<EffortStep> steps) {

@@ -54,32 +54,6 @@ public record Plan(
         }
     }
 
-    /** A line that goes by the newest cold readings. */
-    public Plan(
-            String motion,
-            String position,
-            String method,
-            SideOrder sides,
-            Side firstSide,
-            int setUpSeconds,
-            int sideChangeSeconds,
-            int sessionsPerWeek,
-            String unequalReason,
-            Sided<Dose> doses) {
-        this(
-                motion,
-                position,
-                method,
-                sides,
-                firstSide,
-                setUpSeconds,
-                sideChangeSeconds,
-                sessionsPerWeek,
-                unequalReason,
-                null,
-                doses);
-    }
-
     /** @throws OutOfBoundsException for a number that no line can have */
     public static Plan of(LineDraft line) {
         return new Plan(

@@ -66,54 +66,8 @@ public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations)
             right = sides.one() ? List.of() : List.copyOf(right);
         }
 
-        /** A line that goes by the newest cold readings. */
-        public LineDraft(
-                String id,
-                String motion,
-                String position,
-                String method,
-                SideOrder sides,
-                Side firstSide,
-                Sided<Double> angles,
-                List<BlockDraft> left,
-                List<BlockDraft> right,
-                double setUpSeconds,
-                double sideChangeSeconds,
-                int sessionsPerWeek,
-                String unequalReason) {
-            this(
-                    id,
-                    motion,
-                    position,
-                    method,
-                    sides,
-                    firstSide,
-                    angles,
-                    left,
-                    right,
-                    setUpSeconds,
-                    sideChangeSeconds,
-                    sessionsPerWeek,
-                    unequalReason,
-                    null);
-        }
-
         public LineDraft withBlocks(List<BlockDraft> toLeft, List<BlockDraft> toRight) {
-            return new LineDraft(
-                    id,
-                    motion,
-                    position,
-                    method,
-                    sides,
-                    firstSide,
-                    angles,
-                    toLeft,
-                    toRight,
-                    setUpSeconds,
-                    sideChangeSeconds,
-                    sessionsPerWeek,
-                    unequalReason,
-                    instrument);
+            return copy(sides, firstSide, angles, toLeft, toRight, sessionsPerWeek, unequalReason);
         }
 
         /** What a side does: its angle, 0 where none was typed, and its blocks. The midline's is on the left. */
@@ -131,47 +85,55 @@ public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations)
                     && Catalogue.position(position)
                             .filter(p -> !p.allowsTogether())
                             .isPresent();
-            return new LineDraft(
-                    id,
-                    motion,
-                    position,
-                    method,
-                    parted ? SideOrder.ONE_AFTER_OTHER : other.sides(),
-                    other.firstSide(),
-                    angles,
-                    left,
-                    right.isEmpty() ? left : right,
-                    setUpSeconds,
-                    sideChangeSeconds,
-                    other.sessionsPerWeek(),
-                    "");
+            var order = parted ? SideOrder.ONE_AFTER_OTHER : other.sides();
+            var both = right.isEmpty() ? left : right;
+            return copy(order, other.firstSide(), angles, left, both, other.sessionsPerWeek(), "");
         }
 
         /** The same line at other doses, as often a week as said. */
         public LineDraft with(Sided<Dose> doses, int perWeek) {
+            var moved = doses.map((side, dose) -> dose.equals(dose(side))
+                    ? angles.on(side)
+                    : (Double) dose.angle().value());
+            return copy(
+                    sides,
+                    firstSide,
+                    moved,
+                    doses.left().blocks(),
+                    doses.right().blocks(),
+                    perWeek,
+                    unequalReason);
+        }
+
+        private LineDraft copy(
+                SideOrder order,
+                Side first,
+                Sided<Double> at,
+                List<BlockDraft> onLeft,
+                List<BlockDraft> onRight,
+                int perWeek,
+                String reason) {
             return new LineDraft(
                     id,
                     motion,
                     position,
                     method,
-                    sides,
-                    firstSide,
-                    doses.map((side, dose) -> dose.equals(dose(side))
-                            ? angles.on(side)
-                            : (Double) dose.angle().value()),
-                    doses.left().blocks(),
-                    doses.right().blocks(),
+                    order,
+                    first,
+                    at,
+                    onLeft,
+                    onRight,
                     setUpSeconds,
                     sideChangeSeconds,
                     perWeek,
-                    unequalReason,
+                    reason,
                     instrument);
         }
 
         /** How hard a side works; empty where it does nothing. One dose for both is of each. */
         public Optional<EffortClass> effortClass(Side side) {
             var dose = dose(sides.one() ? Side.LEFT : side);
-            return dose.hasBlocks() ? Optional.of(EffortClass.of(dose.ceiling(), dose.loadKg() > 0)) : Optional.empty();
+            return dose.hasBlocks() ? Optional.of(EffortClass.of(dose)) : Optional.empty();
         }
 
         public List<BlockDraft> on(Side side) {

@@ -1,5 +1,6 @@
 package gradino.core.prescribe.timeline;
 
+import gradino.core.prescribe.method.Dose;
 import gradino.core.quantity.EffortPercent;
 
 /** How hard a line is by its peak effort, and what follows for the week (common practice, no source). */
@@ -26,6 +27,11 @@ public enum EffortClass {
 
     public static EffortClass of(EffortPercent peak) {
         return of(peak, false);
+    }
+
+    /** Of what a side does: added load is loaded whatever the effort. */
+    public static EffortClass of(Dose dose) {
+        return of(dose.ceiling(), dose.loadKg() > 0);
     }
 
     public static EffortClass of(EffortPercent peak, boolean loaded) {

@@ -12,7 +12,7 @@ import gradino.core.measure.limit.LimiterReason.Wanted;
 import gradino.server.intake.Client;
 import gradino.server.measure.NoiseService;
 import gradino.server.measure.Ranges;
-import gradino.server.perform.record.RecordRepository;
+import gradino.server.perform.record.BesideRepository;
 import gradino.server.platform.Problem;
 import gradino.server.prescribe.compose.LineSets;
 import gradino.server.prescribe.program.Line;
@@ -28,18 +28,18 @@ import org.springframework.stereotype.Component;
 @Component
 class ClientSide {
     private final NoiseService noise;
-    private final RecordRepository records;
+    private final BesideRepository besides;
     private final PolicyService policies;
 
-    ClientSide(NoiseService noise, RecordRepository records, PolicyService policies) {
+    ClientSide(NoiseService noise, BesideRepository besides, PolicyService policies) {
         this.noise = noise;
-        this.records = records;
+        this.besides = besides;
         this.policies = policies;
     }
 
     Facts of(Collection<Client> clients, Collection<Line> lines, Moment moment) {
         int days = policies.current().whole(Threshold.GAP_NEWCOMER_DAYS);
-        var beside = records.closedBeside(
+        var beside = besides.of(
                 lines.stream().map(Line::id).toList(), moment.instant().minus(Duration.ofDays(days)));
         return new Facts(
                 clients.stream().collect(Collectors.toMap(Client::id, Function.identity())),

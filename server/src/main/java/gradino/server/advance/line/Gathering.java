@@ -154,9 +154,10 @@ class Gathering {
 
     /** What was decided while both sides had one dose holds for each, should they be parted since. */
     private static void decided(List<DoseDecided> decisions, List<LineVersion> versions, List<Event> events) {
+        boolean ever = versions.stream().anyMatch(v -> v.plan().sides() == SideOrder.TOGETHER);
         for (var decision : decisions) {
             events.add(decision);
-            if (decision.side() == Side.LEFT && wasTogether(versions, decision.recordedAt())) {
+            if (ever && decision.side() == Side.LEFT && wasTogether(versions, decision.recordedAt())) {
                 events.add(decision.on(Side.RIGHT));
             }
         }

@@ -3,7 +3,7 @@ package gradino.server.advance.line;
 import gradino.core.advance.Advance;
 import gradino.core.advance.Proposal;
 import gradino.core.advance.Proposed;
-import gradino.core.advance.gate.Situation;
+import gradino.core.advance.gate.Checked;
 import gradino.core.advance.look.ReasonChange;
 import gradino.core.advance.state.ClientFacts;
 import gradino.core.advance.state.Event;
@@ -112,14 +112,14 @@ public final class Known implements LineHistory.Look {
     /** What was found of a line's doses; it holds for the same facts of the client only. */
     static final class Checks {
         private @Nullable ClientFacts client;
-        private Sided<Situation.Checked> checked = fresh();
+        private Sided<Checked> checked = fresh();
         private final Map<Sided<Dose>, Integer> seconds = new HashMap<>();
 
-        private static Sided<Situation.Checked> fresh() {
-            return Sided.of(side -> new Situation.Checked());
+        private static Sided<Checked> fresh() {
+            return Sided.of(side -> new Checked());
         }
 
-        synchronized Sided<Situation.Checked> of(ClientFacts facts) {
+        synchronized Sided<Checked> of(ClientFacts facts) {
             if (!facts.equals(client)) {
                 client = facts;
                 checked = fresh();

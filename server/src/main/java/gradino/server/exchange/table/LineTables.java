@@ -96,6 +96,7 @@ public final class LineTables {
             0,
             1,
             "",
+            null,
             Sided.both(DoseText.NONE));
 
     private static Plan plan(CsvRow r, Line line) {

@@ -1,9 +1,9 @@
 package gradino.server.perform.floor;
 
 import gradino.core.measure.noise.Warmth;
+import gradino.core.prescribe.block.BlockKind;
 import gradino.core.prescribe.block.PhaseKind;
 import gradino.core.prescribe.timeline.BlockId;
-import gradino.core.prescribe.timeline.Timeline;
 import gradino.server.measure.Battery.MovementResult;
 import gradino.server.measure.Battery.Unit;
 import gradino.server.measure.BatteryRepository;
@@ -12,7 +12,6 @@ import gradino.server.perform.record.Running;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import java.time.Clock;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -34,23 +33,16 @@ class RetestService {
     void record(String runId, String id, BlockId block, double value, String note) {
         var running = Running.find(runs, runId);
         var phase = running.phases(block).stream()
+                .filter(p -> p.block() == BlockKind.MOVEMENT_RETEST)
                 .findFirst()
-                .filter(p -> unit(p) != null)
                 .orElseThrow(() -> Problem.invalid("blockId", "unknown-block", "No movement is tested in this block."));
-        var unit = unit(phase);
-        if (unit == null || !(value >= 0 && value <= unit.most())) {
-            double most = unit == null ? 0 : unit.most();
-            throw Problem.invalid("value", "out-of-bounds", "Between 0 and %.0f.".formatted(most));
+        var unit = phase.kind() == PhaseKind.MOVEMENT_GRADE ? Unit.GRADE : Unit.CENTIMETRE;
+        if (!(value >= 0 && value <= unit.most())) {
+            throw Problem.invalid("value", "out-of-bounds", "Between 0 and %.0f.".formatted(unit.most()));
         }
         var warmth = running.timeline().coldBlocks().contains(block) ? Warmth.COLD : Warmth.WARM;
         var now = StudioClock.now(clock);
         results.insert(new MovementResult(
                 id, running.clientId(), null, runId, phase.contact(), unit, warmth, value, now, now, note));
-    }
-
-    private static @Nullable Unit unit(Timeline.Phase phase) {
-        return phase.kind() == PhaseKind.MOVEMENT_GRADE
-                ? Unit.GRADE
-                : phase.kind() == PhaseKind.MOVEMENT_LENGTH ? Unit.CENTIMETRE : null;
     }
 }

@@ -2,7 +2,6 @@ package gradino.server.perform.floor;
 
 import gradino.core.advance.state.Threshold;
 import gradino.core.body.Side;
-import gradino.core.measure.noise.Instrument;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.Observer;
 import gradino.core.perform.PhaseDone;
@@ -26,7 +25,6 @@ import gradino.server.perform.record.RecordRepository.StoredBlock;
 import gradino.server.perform.record.RunRepository;
 import gradino.server.perform.record.RunRepository.Run;
 import gradino.server.perform.record.Running;
-import gradino.server.perform.record.Running.Place;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.compose.ComposeService;
@@ -147,7 +145,7 @@ public class RunService {
                 client.details().name(),
                 running.run().name(),
                 running.timeline(),
-                running.places().stream().map(p -> line(client, p)).toList(),
+                lines(client, running),
                 forces.references(running, client),
                 running.variants(),
                 running.labels(),
@@ -165,20 +163,21 @@ public class RunService {
         return Running.find(runs, runId);
     }
 
-    private FloorLine line(Client client, Place place) {
-        var named = place.instrument();
-        var instrument = named != null
-                ? named
-                : measurements
-                        .newestInstrument(client.id(), place.motion(), place.position())
-                        .orElse(Instrument.GONIOMETER);
-        return FloorLine.of(client, place, rules(place), instrument);
+    private List<FloorLine> lines(Client client, Running running) {
+        var known = methods.methods();
+        return running.places().stream()
+                .map(place -> FloorLine.of(
+                        client,
+                        place,
+                        rules(known, place.method()),
+                        measurements.instrument(place.instrument(), client.id(), place.motion(), place.position())))
+                .toList();
     }
 
     /** A method of the studio's that is gone is followed as the house's. */
-    private SchoolRules rules(Place place) {
-        return methods.methods().stream()
-                .filter(m -> m.id().equals(place.method()))
+    private static SchoolRules rules(List<Method> known, String method) {
+        return known.stream()
+                .filter(m -> m.id().equals(method))
                 .findFirst()
                 .orElseGet(Method::rampBothWays)
                 .rules();
