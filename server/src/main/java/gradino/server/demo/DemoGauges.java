@@ -15,7 +15,7 @@ import gradino.core.prescribe.timeline.Timeline.Phase;
 import gradino.server.perform.force.TraceRepository;
 import gradino.server.perform.force.TraceRepository.StoredReference;
 import gradino.server.perform.force.TraceRepository.StoredTrace;
-import gradino.server.perform.record.RecordRepository.StoredBlock;
+import gradino.server.perform.record.BlockRepository.StoredBlock;
 import gradino.server.perform.record.RunRepository.Run;
 import java.time.Instant;
 import java.util.ArrayList;

@@ -6,6 +6,7 @@ import gradino.core.prescribe.program.Arrangement;
 import gradino.core.prescribe.program.Plan;
 import gradino.core.quantity.Tenths;
 import gradino.server.intake.ClientService;
+import gradino.server.perform.record.BlockRepository;
 import gradino.server.perform.record.RecordRepository;
 import gradino.server.perform.record.RecordRepository.Closed;
 import gradino.server.perform.record.RecordRepository.Morning;
@@ -37,6 +38,7 @@ class DemoSessions {
     private final LineRepository lines;
     private final RunRepository runs;
     private final RecordRepository records;
+    private final BlockRepository blockRows;
     private final DemoTeller teller;
 
     DemoSessions(
@@ -46,6 +48,7 @@ class DemoSessions {
             LineRepository lines,
             RunRepository runs,
             RecordRepository records,
+            BlockRepository blockRows,
             DemoTeller teller) {
         this.suggestions = suggestions;
         this.program = program;
@@ -53,6 +56,7 @@ class DemoSessions {
         this.lines = lines;
         this.runs = runs;
         this.records = records;
+        this.blockRows = blockRows;
         this.teller = teller;
     }
 
@@ -78,7 +82,7 @@ class DemoSessions {
         var timeline = ComposeService.timeline(draft);
         var id = SESSION + "-" + at.toEpochMilli();
         runs.open(new Run(id, CLIENT, SESSION, session.name(), draft, at, at), timeline);
-        records.addBlocks(DemoTeller.done(id, timeline, at, 0, true, random));
+        blockRows.addBlocks(DemoTeller.done(id, timeline, at, 0, true, random));
         var end = at.plusSeconds(timeline.seconds());
         records.close(new Closed(
                 id, Observer.COACH, Tenths.of(4 + random.nextInt(2)), null, null, "", end, end.plusSeconds(30)));

@@ -42,10 +42,11 @@ import gradino.server.measure.ColdSeries;
 import gradino.server.measure.Measurement;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.measure.Ranges;
+import gradino.server.perform.record.BlockRepository;
+import gradino.server.perform.record.BlockRepository.StoredBlock;
 import gradino.server.perform.record.RecordRepository;
 import gradino.server.perform.record.RecordRepository.Closed;
 import gradino.server.perform.record.RecordRepository.Morning;
-import gradino.server.perform.record.RecordRepository.StoredBlock;
 import gradino.server.perform.record.RunRepository;
 import gradino.server.perform.record.RunRepository.Run;
 import gradino.server.platform.Json;
@@ -81,6 +82,7 @@ class DemoTeller {
     private final Program program;
     private final RunRepository runs;
     private final RecordRepository records;
+    private final BlockRepository blockRows;
     private final DecisionRepository decisions;
     private final DemoGauges gauges;
     private final LineDoor door;
@@ -94,6 +96,7 @@ class DemoTeller {
             Program program,
             RunRepository runs,
             RecordRepository records,
+            BlockRepository blockRows,
             DecisionRepository decisions,
             DemoGauges gauges,
             LineDoor door,
@@ -105,6 +108,7 @@ class DemoTeller {
         this.program = program;
         this.runs = runs;
         this.records = records;
+        this.blockRows = blockRows;
         this.decisions = decisions;
         this.gauges = gauges;
         this.door = door;
@@ -215,7 +219,7 @@ class DemoTeller {
         boolean whole = last || random.nextDouble() < life.diligence();
         var end = at.plusSeconds(timeline.seconds());
         var done = done(id, timeline, at, pain, whole, random);
-        records.addBlocks(done);
+        blockRows.addBlocks(done);
         var manner = life.besides().gauges();
         if (manner != null && day.daysAgo() <= GAUGED_DAYS) {
             gauges.hear(run, done, timeline, manner);

@@ -22,6 +22,7 @@ import gradino.server.intake.IntakeRepository;
 import gradino.server.measure.BatteryRepository;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.perform.force.TraceRepository;
+import gradino.server.perform.record.BlockRepository;
 import gradino.server.perform.record.RecordRepository;
 import gradino.server.perform.record.RecordRepository.Closed;
 import gradino.server.perform.record.RunRepository;
@@ -55,6 +56,7 @@ public class ExportService {
     private final BatteryRepository batteries;
     private final MeasurementRepository measurements;
     private final RecordRepository records;
+    private final BlockRepository blockRows;
     private final RunRepository runs;
     private final TraceRepository traces;
     private final NoteRepository notes;
@@ -70,6 +72,7 @@ public class ExportService {
             BatteryRepository batteries,
             MeasurementRepository measurements,
             RecordRepository records,
+            BlockRepository blockRows,
             RunRepository runs,
             TraceRepository traces,
             NoteRepository notes,
@@ -83,6 +86,7 @@ public class ExportService {
         this.batteries = batteries;
         this.measurements = measurements;
         this.records = records;
+        this.blockRows = blockRows;
         this.runs = runs;
         this.traces = traces;
         this.notes = notes;
@@ -131,7 +135,7 @@ public class ExportService {
             case "measurements.csv" ->
                 print(MeasurementTables.MEASUREMENTS, measurements.all(), Function.identity(), out);
             case "runs.csv" -> print(SessionTables.RUNS, runRows(), Function.identity(), out);
-            case "blocks.csv" -> print(RecordTables.BLOCKS, records.allBlocks(), Function.identity(), out);
+            case "blocks.csv" -> print(RecordTables.BLOCKS, blockRows.allBlocks(), Function.identity(), out);
             case "mornings.csv" -> print(RecordTables.MORNINGS, records.allMornings(), Function.identity(), out);
             case "home-notes.csv" -> print(HomeTables.NOTES, notes.all(), Function.identity(), out);
             case "reference-contractions.csv" ->

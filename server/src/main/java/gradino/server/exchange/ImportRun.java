@@ -34,8 +34,8 @@ import gradino.server.measure.Battery.MovementResult;
 import gradino.server.measure.Measurement;
 import gradino.server.perform.force.TraceRepository.StoredReference;
 import gradino.server.perform.force.TraceRepository.StoredTrace;
+import gradino.server.perform.record.BlockRepository.StoredBlock;
 import gradino.server.perform.record.RecordRepository.Morning;
-import gradino.server.perform.record.RecordRepository.StoredBlock;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.program.Line;
 import gradino.server.prescribe.program.SessionRepository.Saving;
@@ -91,7 +91,7 @@ final class ImportRun {
             stores.measurements().all().forEach(m -> facts.isNew("measurement", m.id()));
         }
         if (reader.has(RecordTables.BLOCKS)) {
-            stores.records().allBlocks().forEach(b -> facts.isNew("block", b.id()));
+            stores.blocks().allBlocks().forEach(b -> facts.isNew("block", b.id()));
         }
         stores.records().allMornings().forEach(m -> facts.isNew("morning", m.id()));
     }
@@ -392,6 +392,6 @@ final class ImportRun {
     /** The kinds with many rows, each in one batch. */
     void flush() {
         stores.measurements().insert(newMeasurements);
-        stores.records().addBlocks(newBlocks);
+        stores.blocks().addBlocks(newBlocks);
     }
 }

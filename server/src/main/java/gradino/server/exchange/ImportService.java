@@ -22,6 +22,7 @@ import gradino.server.measure.BatteryRepository;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.perform.force.ForceService;
 import gradino.server.perform.force.TraceRepository;
+import gradino.server.perform.record.BlockRepository;
 import gradino.server.perform.record.RecordRepository;
 import gradino.server.perform.record.RunRepository;
 import gradino.server.platform.Problem;
@@ -50,6 +51,7 @@ public class ImportService {
             BatteryRepository batteries,
             MeasurementRepository measurements,
             RecordRepository records,
+            BlockRepository blocks,
             RunRepository runs,
             TraceRepository traces,
             NoteRepository notes,
@@ -68,6 +70,7 @@ public class ImportService {
                 batteries,
                 measurements,
                 records,
+                blocks,
                 runs,
                 traces,
                 notes,
@@ -87,6 +90,7 @@ public class ImportService {
             BatteryRepository batteries,
             MeasurementRepository measurements,
             RecordRepository records,
+            BlockRepository blocks,
             RunRepository runs,
             TraceRepository traces,
             NoteRepository notes,

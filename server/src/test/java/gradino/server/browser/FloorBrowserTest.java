@@ -7,7 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import gradino.server.Scene;
 import gradino.server.TestServer;
-import gradino.server.perform.record.RecordRepository;
+import gradino.server.perform.record.BlockRepository;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
@@ -82,8 +82,8 @@ public class FloorBrowserTest {
     private gradino.core.perform.BlockRecord recorded(String blockId) {
         page.clock().resume();
         assertThat(page.getByText("all kept")).isVisible();
-        return server.bean(RecordRepository.class).blocks(session).stream()
-                .map(RecordRepository.StoredBlock::block)
+        return server.bean(BlockRepository.class).blocks(session).stream()
+                .map(BlockRepository.StoredBlock::block)
                 .filter(b -> b.blockId().toString().equals(blockId))
                 .reduce((first, last) -> last)
                 .orElseThrow();
@@ -99,7 +99,7 @@ public class FloorBrowserTest {
         assertThat(page.getByText("This device has no room left")).isVisible();
         page.unroute("**/blocks");
         assertThat(page.getByText("all kept")).isVisible();
-        Assertions.assertThat(server.bean(RecordRepository.class).blocks(session))
+        Assertions.assertThat(server.bean(BlockRepository.class).blocks(session))
                 .extracting(b -> b.block().blockId().toString())
                 .containsExactly("l1-left-rotation", "l1-left-supported-hold");
     }
@@ -118,7 +118,7 @@ public class FloorBrowserTest {
         page.unroute("**/blocks");
         page.clock().resume();
         page.waitForURL("**/close");
-        var blocks = server.bean(RecordRepository.class).blocks(session);
+        var blocks = server.bean(BlockRepository.class).blocks(session);
         Assertions.assertThat(blocks).hasSizeGreaterThan(5);
         Assertions.assertThat(blocks)
                 .allSatisfy(b -> Assertions.assertThat(b.block().phases()).allMatch(p -> p.doneSeconds() < 40));
@@ -151,7 +151,7 @@ public class FloorBrowserTest {
                 .distinct()
                 .filter(id -> !id.endsWith("set-up"))
                 .toList();
-        Assertions.assertThat(server.bean(RecordRepository.class).blocks(session))
+        Assertions.assertThat(server.bean(BlockRepository.class).blocks(session))
                 .extracting(b -> b.block().blockId().toString())
                 .isEqualTo(planned.subList(0, planned.indexOf(done)));
     }

@@ -9,11 +9,12 @@ import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;
 import gradino.server.perform.force.TraceRepository;
 import gradino.server.perform.force.TraceRepository.Judged;
+import gradino.server.perform.record.BlockRepository;
+import gradino.server.perform.record.BlockRepository.StoredBlock;
 import gradino.server.perform.record.RecordRepository;
 import gradino.server.perform.record.RecordRepository.Closed;
 import gradino.server.perform.record.RecordRepository.Held;
 import gradino.server.perform.record.RecordRepository.Morning;
-import gradino.server.perform.record.RecordRepository.StoredBlock;
 import gradino.server.perform.record.RunRepository;
 import gradino.server.perform.record.RunRepository.Run;
 import gradino.server.prescribe.program.Line;
@@ -32,11 +33,13 @@ import org.springframework.stereotype.Component;
 class LineRuns {
     private final RunRepository runs;
     private final RecordRepository records;
+    private final BlockRepository blockRows;
     private final TraceRepository traces;
 
-    LineRuns(RunRepository runs, RecordRepository records, TraceRepository traces) {
+    LineRuns(RunRepository runs, RecordRepository records, BlockRepository blockRows, TraceRepository traces) {
         this.runs = runs;
         this.records = records;
+        this.blockRows = blockRows;
         this.traces = traces;
     }
 
@@ -44,7 +47,7 @@ class LineRuns {
     Read read(Collection<String> lineIds) {
         return new Read(
                 byLine(runs.ofLines(lineIds)),
-                records.blocksOfLines(lineIds).stream().collect(Collectors.groupingBy(StoredBlock::runId)),
+                blockRows.blocksOfLines(lineIds).stream().collect(Collectors.groupingBy(StoredBlock::runId)),
                 records.closedOfLines(lineIds).stream().collect(Collectors.toMap(Closed::runId, c -> c)),
                 traces.judged(lineIds).stream().collect(Collectors.groupingBy(Judged::runId)),
                 records.mornings(lineIds));

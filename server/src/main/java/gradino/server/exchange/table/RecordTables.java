@@ -14,10 +14,10 @@ import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.PainScore;
 import gradino.core.quantity.Tenths;
-import gradino.server.perform.record.BlockRows;
+import gradino.server.perform.record.BlockRepository;
+import gradino.server.perform.record.BlockRepository.StoredBlock;
 import gradino.server.perform.record.RecordRepository.Closed;
 import gradino.server.perform.record.RecordRepository.Morning;
-import gradino.server.perform.record.RecordRepository.StoredBlock;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.Collections;
@@ -99,7 +99,7 @@ public final class RecordTables {
                 CsvRow.word(b.kind()),
                 stored.happenedAt(),
                 stored.recordedAt(),
-                BlockRows.phases(b.phases()),
+                BlockRepository.phases(b.phases()),
                 b.effortRating() == null ? null : b.effortRating().value(),
                 String.join(";", b.faults()),
                 b.pains().stream()
@@ -124,7 +124,7 @@ public final class RecordTables {
                 r.read("block", NO_BLOCK, BlockId::parse),
                 r.choice("side", Side.LEFT),
                 r.choice("kind", BlockKind.PRESS),
-                r.read("phases", List.of(), BlockRows::phases),
+                r.read("phases", List.of(), BlockRepository::phases),
                 r.optional("effort_rating", text -> Tenths.of(Integer.parseInt(text))),
                 r.isEmpty("faults") ? List.of() : List.of(r.text("faults").split(";")),
                 r.isEmpty("pains") ? List.of() : r.read("pains", List.of(), RecordTables::pains),

@@ -2,6 +2,7 @@ package gradino.server.perform.floor;
 
 import gradino.core.perform.WeekLoad;
 import gradino.server.perform.force.ForceService;
+import gradino.server.perform.record.BlockRepository;
 import gradino.server.perform.record.RecordRepository;
 import gradino.server.perform.record.RecordRepository.Closed;
 import gradino.server.platform.StudioClock;
@@ -21,11 +22,13 @@ class LoadService {
     private static final int DAYS = 7;
 
     private final RecordRepository records;
+    private final BlockRepository blockRows;
     private final ForceService forces;
     private final Clock clock;
 
-    LoadService(RecordRepository records, ForceService forces, Clock clock) {
+    LoadService(RecordRepository records, BlockRepository blockRows, ForceService forces, Clock clock) {
         this.records = records;
+        this.blockRows = blockRows;
         this.forces = forces;
         this.clock = clock;
     }
@@ -47,10 +50,10 @@ class LoadService {
         var closes =
                 records.closedSince(clientId, first.atStartOfDay(now.zone()).toInstant());
         var runIds = closes.stream().map(Closed::runId).toList();
-        var blocks = records.blocks(runIds);
+        var blocks = blockRows.blocks(runIds);
         var references = forces.referenceSeconds(runIds);
         for (var closed : closes) {
-            var done = RecordRepository.latest(blocks.getOrDefault(closed.runId(), List.of()));
+            var done = BlockRepository.latest(blocks.getOrDefault(closed.runId(), List.of()));
             var load = Summary.load(done, closed, references.getOrDefault(closed.runId(), 0.0));
             if (load == null) {
                 unrated++;

@@ -18,10 +18,11 @@ import gradino.server.intake.ClientService;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.perform.floor.Floor.FloorLine;
 import gradino.server.perform.force.ForceService;
+import gradino.server.perform.record.BlockRepository;
+import gradino.server.perform.record.BlockRepository.StoredBlock;
 import gradino.server.perform.record.RecordRepository;
 import gradino.server.perform.record.RecordRepository.Closed;
 import gradino.server.perform.record.RecordRepository.Morning;
-import gradino.server.perform.record.RecordRepository.StoredBlock;
 import gradino.server.perform.record.RunRepository;
 import gradino.server.perform.record.RunRepository.Run;
 import gradino.server.perform.record.Running;
@@ -57,6 +58,7 @@ public class RunService {
     private static final String NOT_DONE = "not done";
 
     private final RecordRepository records;
+    private final BlockRepository blockRows;
     private final RunRepository runs;
     private final ForceService forces;
     private final ComposeService compose;
@@ -70,6 +72,7 @@ public class RunService {
 
     RunService(
             RecordRepository records,
+            BlockRepository blockRows,
             RunRepository runs,
             ForceService forces,
             ComposeService compose,
@@ -81,6 +84,7 @@ public class RunService {
             SignedIn signedIn,
             Clock clock) {
         this.records = records;
+        this.blockRows = blockRows;
         this.runs = runs;
         this.forces = forces;
         this.compose = compose;
@@ -151,7 +155,7 @@ public class RunService {
                 running.labels(),
                 history.policy().whole(Threshold.PAIN_TOO_MUCH),
                 running.timeline().coldBlocks(),
-                records.blocks(runId).stream()
+                blockRows.blocks(runId).stream()
                         .map(b -> b.block().blockId())
                         .distinct()
                         .toList(),
@@ -191,14 +195,14 @@ public class RunService {
                     "block.blockId", "unknown-block", "This session has no block " + block.blockId() + ".");
         }
         var now = StudioClock.now(clock);
-        records.addBlocks(List.of(new StoredBlock(id, runId, block, now, now)));
+        blockRows.addBlocks(List.of(new StoredBlock(id, runId, block, now, now)));
     }
 
     /** The last record of each block, in the order in which they came first. */
     @Transactional(readOnly = true)
     public List<BlockRecord> blocks(String runId) {
         running(runId);
-        return RecordRepository.latest(records.blocks(runId));
+        return BlockRepository.latest(blockRows.blocks(runId));
     }
 
     @Transactional
@@ -209,7 +213,7 @@ public class RunService {
                 throw Problem.invalid("observer", "at-home", "At home no coach watched.");
             }
             var now = StudioClock.now(clock);
-            records.addBlocks(missing(session, now));
+            blockRows.addBlocks(missing(session, now));
             records.close(new Closed(
                     runId,
                     draft.observer(),
@@ -233,7 +237,7 @@ public class RunService {
 
     /** Planned blocks without a record were not done: that is said, never silently left out. */
     private List<StoredBlock> missing(Running session, Instant now) {
-        var done = records.blocks(session.run().id()).stream()
+        var done = blockRows.blocks(session.run().id()).stream()
                 .map(b -> b.block().blockId())
                 .collect(Collectors.toSet());
         Map<BlockId, List<Timeline.Phase>> planned = session.timeline().phases().stream()
@@ -272,13 +276,13 @@ public class RunService {
     @Transactional(readOnly = true)
     public Summary summary(String runId) {
         var session = running(runId);
-        var blocks = new ArrayList<>(records.blocks(runId));
+        var blocks = new ArrayList<>(blockRows.blocks(runId));
         var closed = records.closed(runId);
         if (closed.isEmpty()) {
             blocks.addAll(missing(session, StudioClock.now(clock)));
         }
         return Summary.of(
-                RecordRepository.latest(blocks),
+                BlockRepository.latest(blocks),
                 closed.orElse(null),
                 records.lastMorning(runId).orElse(null),
                 forces.referenceSeconds(List.of(runId)).getOrDefault(runId, 0.0));

@@ -2,16 +2,14 @@ package gradino.server.perform.record;
 
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
-import gradino.core.perform.BlockRecord;
 import gradino.core.perform.Observer;
 import gradino.core.perform.SessionRecord;
 import gradino.core.perform.StopSign;
 import gradino.core.prescribe.method.Dose;
-import gradino.core.prescribe.timeline.BlockId;
 import gradino.core.quantity.Tenths;
 import gradino.server.intake.Flags;
+import gradino.server.perform.record.BlockRepository.StoredBlock;
 import gradino.server.perform.record.RunRepository.Run;
-import gradino.server.platform.Json;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -20,7 +18,6 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -28,7 +25,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
-/** Owns run_block, run_close and morning. */
+/** Owns run_close and morning. */
 @Repository
 public class RecordRepository implements Flags {
     private static final String SESSION_CLOSE_COLUMNS =
@@ -48,15 +45,10 @@ public class RecordRepository implements Flags {
             + "ORDER BY c.happened_at, c.run_id";
 
     private final Sql sql;
-    private final BlockRows rows;
 
-    RecordRepository(Sql sql, Json json) {
+    RecordRepository(Sql sql) {
         this.sql = sql;
-        this.rows = new BlockRows(json);
     }
-
-    /** A finished block with the id its device made. */
-    public record StoredBlock(String id, String runId, BlockRecord block, Instant happenedAt, Instant recordedAt) {}
 
     /** How a session was closed. */
     public record Closed(
@@ -77,40 +69,6 @@ public class RecordRepository implements Flags {
             @Nullable Tenths soreness,
             Instant happenedAt,
             Instant recordedAt) {}
-
-    public void addBlocks(List<StoredBlock> blocks) {
-        sql.batch(BlockRows.INSERT, blocks.stream().map(rows::columns).toList());
-    }
-
-    public List<StoredBlock> blocks(String runId) {
-        return sql.list(
-                "SELECT " + BlockRows.COLUMNS + " FROM run_block WHERE run_id = ? ORDER BY seq", rows::block, runId);
-    }
-
-    /** Of several runs, by their ids. */
-    public Map<String, List<StoredBlock>> blocks(Collection<String> runIds) {
-        return sql
-                .list(
-                        "SELECT " + BlockRows.COLUMNS + " FROM run_block WHERE run_id" + Sql.AMONG
-                                + "ORDER BY run_id, seq",
-                        rows::block,
-                        runIds)
-                .stream()
-                .collect(Collectors.groupingBy(StoredBlock::runId));
-    }
-
-    public List<StoredBlock> blocksOfLines(Collection<String> lineIds) {
-        // The same few names in every run.
-        var ids = new HashMap<String, BlockId>();
-        return sql.list(
-                "SELECT " + BlockRows.COLUMNS + " FROM run_block WHERE run_id IN " + OF_LINES + " ORDER BY run_id, seq",
-                row -> rows.block(row, ids.computeIfAbsent(row.getString("block_id"), BlockId::parse)),
-                lineIds);
-    }
-
-    public List<StoredBlock> allBlocks() {
-        return sql.list("SELECT " + BlockRows.COLUMNS + " FROM run_block ORDER BY run_id, seq", rows::block);
-    }
 
     public void close(Closed c) {
         sql.update(
@@ -235,20 +193,13 @@ public class RecordRepository implements Flags {
                 close.happenedAt(),
                 close.observer(),
                 doses,
-                latest(blocks),
+                BlockRepository.latest(blocks),
                 close.rating(),
                 close.stopSign(),
                 close.stopSide(),
                 close.note(),
                 List.of());
         return new Held(record, recorded);
-    }
-
-    /** The last record of each block counts. */
-    public static List<BlockRecord> latest(List<StoredBlock> blocks) {
-        var latest = new LinkedHashMap<BlockId, BlockRecord>();
-        blocks.forEach(b -> latest.put(b.block().blockId(), b.block()));
-        return List.copyOf(latest.values());
     }
 
     private static Closed closed(ResultSet row) throws SQLException {

@@ -12,22 +12,28 @@ import gradino.core.prescribe.timeline.BlockId;
 import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.Tenths;
-import gradino.server.perform.record.RecordRepository.StoredBlock;
 import gradino.server.platform.Json;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.Instant;
 import java.util.Arrays;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Repository;
 
-/** A finished block as a row of run_block, and back. */
-public final class BlockRows {
-    static final String COLUMNS =
+/** Owns run_block. */
+@Repository
+public class BlockRepository {
+    private static final String COLUMNS =
             "id, run_id, block_id, side, kind, happened_at, recorded_at, phases, effort_rating, faults, "
                     + "pains, cramps, effort_missed, skipped, note, used_degrees, used_stack_cm, used_apparatus";
-    static final String INSERT = """
+    private static final String INSERT = """
             INSERT INTO run_block
               (id, run_id, block_id, side, kind, happened_at, recorded_at, phases, effort_rating, faults, pains,
                cramps, effort_missed, skipped, note, used_degrees, used_stack_cm, used_apparatus)
@@ -35,10 +41,55 @@ public final class BlockRows {
             ON CONFLICT (id) DO NOTHING
             """;
 
+    private final Sql sql;
     private final Json json;
 
-    BlockRows(Json json) {
+    BlockRepository(Sql sql, Json json) {
+        this.sql = sql;
         this.json = json;
+    }
+
+    /** A finished block with the id its device made. */
+    public record StoredBlock(String id, String runId, BlockRecord block, Instant happenedAt, Instant recordedAt) {}
+
+    public void addBlocks(List<StoredBlock> blocks) {
+        sql.batch(INSERT, blocks.stream().map(this::columns).toList());
+    }
+
+    public List<StoredBlock> blocks(String runId) {
+        return sql.list("SELECT " + COLUMNS + " FROM run_block WHERE run_id = ? ORDER BY seq", this::block, runId);
+    }
+
+    /** Of several runs, by their ids. */
+    public Map<String, List<StoredBlock>> blocks(Collection<String> runIds) {
+        return sql
+                .list(
+                        "SELECT " + COLUMNS + " FROM run_block WHERE run_id" + Sql.AMONG + "ORDER BY run_id, seq",
+                        this::block,
+                        runIds)
+                .stream()
+                .collect(Collectors.groupingBy(StoredBlock::runId));
+    }
+
+    public List<StoredBlock> blocksOfLines(Collection<String> lineIds) {
+        // The same few names in every run.
+        var ids = new HashMap<String, BlockId>();
+        return sql.list(
+                "SELECT " + COLUMNS + " FROM run_block WHERE run_id IN " + RunRepository.OF_LINES
+                        + " ORDER BY run_id, seq",
+                row -> block(row, ids.computeIfAbsent(row.getString("block_id"), BlockId::parse)),
+                lineIds);
+    }
+
+    public List<StoredBlock> allBlocks() {
+        return sql.list("SELECT " + COLUMNS + " FROM run_block ORDER BY run_id, seq", this::block);
+    }
+
+    /** The last record of each block counts. */
+    public static List<BlockRecord> latest(List<StoredBlock> blocks) {
+        var latest = new LinkedHashMap<BlockId, BlockRecord>();
+        blocks.forEach(b -> latest.put(b.block().blockId(), b.block()));
+        return List.copyOf(latest.values());
     }
 
     @Nullable
@@ -70,11 +121,11 @@ public final class BlockRows {
         };
     }
 
-    StoredBlock block(ResultSet row) throws SQLException {
+    private StoredBlock block(ResultSet row) throws SQLException {
         return block(row, BlockId.parse(row.getString("block_id")));
     }
 
-    StoredBlock block(ResultSet row, BlockId id) throws SQLException {
+    private StoredBlock block(ResultSet row, BlockId id) throws SQLException {
         var rating = Sql.integer(row, "effort_rating");
         var faults = row.getString("faults");
         var pains = row.getString("pains");
@@ -121,7 +172,7 @@ public final class BlockRows {
     public static List<PhaseDone> phases(String text) {
         return text.isEmpty()
                 ? List.of()
-                : Arrays.stream(text.split(";")).map(BlockRows::phase).toList();
+                : Arrays.stream(text.split(";")).map(BlockRepository::phase).toList();
     }
 
     private static PhaseDone phase(String text) {
