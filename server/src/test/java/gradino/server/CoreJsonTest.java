@@ -65,8 +65,8 @@ public class CoreJsonTest {
                 Event.class,
                 new Event.MeasuredCold(Side.LEFT, Mode.PASSIVE, new RangeReading(AT, 31, 9), EndFeel.STRETCH, AT)
             },
-            {Event.class, new Event.MorningAnswered("s", true, Tenths.of(2), AT, AT)},
-            {Event.class, new Event.MorningAnswered("s", false, null, AT, AT)},
+            {Event.class, Event.MorningAnswered.first("s", true, Tenths.of(2), AT, AT)},
+            {Event.class, Event.MorningAnswered.first("s", false, null, AT, AT)},
             {
                 Event.class,
                 new Event.DoseDecided(

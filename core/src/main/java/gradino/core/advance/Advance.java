@@ -1,5 +1,6 @@
 package gradino.core.advance;
 
+import gradino.core.advance.lever.Mastered;
 import gradino.core.advance.gate.Checked;
 import gradino.core.advance.gate.Gate;
 import gradino.core.advance.gate.LongGapGate;
@@ -49,10 +50,13 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Advance {
     /** Changes whenever the same state and policy could give another proposal. */
-    public static final String ENGINE_VERSION = "8";
+    public static final String ENGINE_VERSION = "9";
 
     private static final List<Gate> GATES =
             List.of(new StopSignGate(), new TooMuchGate(), new LongGapGate(), new UnknownsGate(), new QualifiedGate());
+
+    /** Place of the last gate that may step down. */
+    private static final int LAST_DOWN = 2;
 
     private Advance() {}
 
@@ -60,14 +64,17 @@ public final class Advance {
      * As {@link #propose}, only what it comes to.
      *
      * @param firstGate those before it are known to decide nothing
-     * @param judged hears of each gate as it is judged
+     * @param judged hears of each gate as it is judged, up to the one that decides
      */
     public static Proposed step(Situation now, int firstGate, IntConsumer judged) {
         return suspension(now).map(Proposal::proposed).orElseGet(() -> {
             var draft = new Draft(now, now.dose(), null, true);
-            for (int i = firstGate; i < GATES.size() && draft.deciding == null; i++) {
+            for (int i = firstGate; i < GATES.size() && draft.goesOn(i); i++) {
+                boolean first = draft.deciding == null;
                 draft.judge(GATES.get(i));
-                judged.accept(i);
+                if (first) {
+                    judged.accept(i);
+                }
             }
             return draft.proposed(draft.step());
         });
@@ -145,9 +152,15 @@ public final class Advance {
     public static LineFacts facts(LineState state, Policy policy, Moment moment) {
         var passive = Sided.of(side -> Optional.ofNullable(state.side(side).passive())
                 .map(r -> r.predict(moment.instant(), policy.noise()).estimate()));
-        boolean newcomer = state.plan().trained().stream()
-                .anyMatch(side -> new Attendance(state, side, policy, moment).newcomer());
-        return state.facts(passive, newcomer);
+        var trained = state.plan().trained().stream()
+                .map(side -> new Situation(state, side, policy, moment))
+                .toList();
+        boolean newcomer = trained.stream().anyMatch(s -> s.attendance().newcomer());
+        return state.facts(
+                passive,
+                newcomer,
+                !trained.isEmpty() && trained.stream().allMatch(Mastered::unloaded),
+                !trained.isEmpty() && trained.stream().allMatch(Mastered::liftOffs));
     }
 
     /**
@@ -210,40 +223,52 @@ public final class Advance {
             this.suspends = suspends;
         }
 
+        /** Until a gate decides; a long gap is asked for beside what is too much. */
+        boolean goesOn(int gate) {
+            return deciding == null || (deciding.isStepDown() && gate <= LAST_DOWN);
+        }
+
         void judge(Gate gate) {
             var judgement = gate.judge(s);
-            if (deciding != null) {
+            if (deciding == null) {
+                gates.add(judgement.result());
+                deciding = judgement.result().decided() ? judgement : null;
+            } else if (deciding.isStepDown() && judgement.isStepDown()) {
+                gates.add(judgement.result());
+                deciding = deciding.and(judgement);
+            } else {
                 gates.add(judgement.result().notReached());
-                return;
-            }
-            gates.add(judgement.result());
-            if (judgement.result().decided()) {
-                deciding = judgement;
-                requests.addAll(judgement.requests());
-                unlock.addAll(judgement.parts());
             }
         }
 
         Step step() {
-            var verdict = deciding == null ? Verdict.STEP_UP : deciding.result().verdict();
+            var decided = deciding;
+            var verdict = decided == null ? Verdict.STEP_UP : decided.result().verdict();
+            if (decided != null) {
+                requests.addAll(decided.requests());
+                unlock.addAll(decided.parts());
+            }
             if (s.isEmpty() && verdict != Verdict.STOP_AND_REFER) {
                 return new Step(Verdict.STAY, null, Because.of(Reason.EMPTY_SIDE), s.dose(), null);
             }
-            if (deciding == null) {
+            if (decided == null) {
                 return stepUp();
             }
-            var cause = deciding.cause();
-            if (verdict == Verdict.STEP_DOWN && cause != null) {
-                var down = StepDown.of(cause, deciding.felt(), s);
-                var lower = suspends == null ? down.dose() : Lower.of(down.dose(), inForce);
-                return new Step(verdict, null, down.why(), lower, null);
+            if (decided.isStepDown()) {
+                return stepDown(decided);
             }
             return new Step(
-                    verdict == null ? Verdict.STAY : verdict,
-                    null,
-                    deciding.result().because(),
-                    s.dose(),
-                    null);
+                    verdict == null ? Verdict.STAY : verdict, null, decided.result().because(), s.dose(), null);
+        }
+
+        /** Every cause that was found is answered in one step; a gap that lowers nothing asks for a measurement only. */
+        private Step stepDown(Gate.Judgement decided) {
+            var down = StepDown.of(decided.causes(), s);
+            var lower = suspends == null ? down.dose() : Lower.of(down.dose(), inForce);
+            if (lower.equals(s.dose()) && decided.isGap()) {
+                return new Step(Verdict.STAY, null, decided.result().because(), s.dose(), null);
+            }
+            return new Step(Verdict.STEP_DOWN, null, down.why(), lower, null);
         }
 
         private Step stepUp() {

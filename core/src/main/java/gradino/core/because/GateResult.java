@@ -51,4 +51,19 @@ public record GateResult(
     public GateResult notReached() {
         return new GateResult(id, Outcome.NOT_REACHED, null, value, limit, unit, because, source);
     }
+
+    /** The value in words, never rounded onto a limit that it differs from; null where there is none. */
+    public @Nullable String seen() {
+        if (value == null) {
+            return null;
+        }
+        return limit == null
+                ? Term.of(value, unit).text()
+                : Term.beside(value, limit, unit).text();
+    }
+
+    /** The limit in words; null where there is none. */
+    public @Nullable String against() {
+        return limit == null ? null : Term.of(limit, unit).text();
+    }
 }

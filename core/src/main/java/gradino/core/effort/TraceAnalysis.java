@@ -45,6 +45,7 @@ public record TraceAnalysis(
      * One phase of the staircase.
      *
      * @param asked effort at its end, %
+     * @param seconds of it that the gauge heard
      * @param mean % over the phase
      * @param peak highest sample, %
      * @param reachedAfterSeconds until the force stayed within the band for a quarter of a second; null when it never did
@@ -54,6 +55,7 @@ public record TraceAnalysis(
     public record Step(
             PhaseKind kind,
             double asked,
+            double seconds,
             double mean,
             double peak,
             double rmse,
@@ -163,6 +165,7 @@ public record TraceAnalysis(
             return new Step(
                     phase.kind(),
                     phase.toPercent(),
+                    sums.time,
                     sums.mean(),
                     sums.peak,
                     sums.rmse(),

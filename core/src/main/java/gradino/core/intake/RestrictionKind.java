@@ -36,6 +36,14 @@ public enum RestrictionKind {
         return unit != null;
     }
 
+    /** @throws IllegalStateException for a kind without a limit */
+    public Unit unit() {
+        if (unit == null) {
+            throw new IllegalStateException(this + " has no limit");
+        }
+        return unit;
+    }
+
     public String unitText() {
         return unit == null ? "" : unit.suffix().strip();
     }

@@ -36,20 +36,17 @@ public record MeasuredEffort(
         return Optional.of(new MeasuredEffort(blockId, side, within(analysis), nearMaxPeak(analysis)));
     }
 
-    /** With near-maximal steps among them, each of the others counts the same. */
+    /** Weighted by time: a long step counts for more than a short one. */
     private static @Nullable Double within(TraceAnalysis analysis) {
-        var below = analysis.steps().stream()
-                .filter(s -> s.asked() < NEAR_MAX_PERCENT)
-                .toList();
-        if (below.isEmpty()) {
-            return null;
+        double seconds = 0;
+        double on = 0;
+        for (var step : analysis.steps()) {
+            if (step.asked() < NEAR_MAX_PERCENT) {
+                seconds += step.seconds();
+                on += step.within() * step.seconds();
+            }
         }
-        return below.size() == analysis.steps().size()
-                ? (Double) analysis.within()
-                : (Double) below.stream()
-                        .mapToDouble(TraceAnalysis.Step::within)
-                        .average()
-                        .orElseThrow();
+        return seconds > 0 ? on / seconds : null;
     }
 
     /** A step too short for a whole second was not reached. */

@@ -9,6 +9,7 @@ public enum StopSign {
     DIZZINESS_CHEST_PAIN_SIGHT(Scope.WHOLE_CLIENT),
     SEVERE_HEADACHE(Scope.WHOLE_CLIENT),
     SWELLING(Scope.JOINT),
+    PULSING_UNDER_TOOL(Scope.JOINT_SIDE),
     PAIN_AFTER_48_HOURS(Scope.JOINT_SIDE);
 
     /** What is suspended until the coach clears it in writing. */

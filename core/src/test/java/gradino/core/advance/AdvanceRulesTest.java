@@ -11,6 +11,7 @@ import gradino.core.advance.state.Moment;
 import gradino.core.advance.state.Policy;
 import gradino.core.because.GateResult;
 import gradino.core.because.Reason;
+import gradino.core.because.Unit;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.intake.AnyLimits;
@@ -27,6 +28,7 @@ import gradino.core.prescribe.timeline.EffortClass;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
 import gradino.core.quantity.Tenths;
+import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.Collections;
 import java.util.List;
@@ -67,7 +69,7 @@ public class AdvanceRulesTest {
             {"done-ratio below", Story.doneShare(Side.LEFT, 0.9499), Reason.DONE_TOO_LITTLE},
             {"effort one tenth off", press(b -> rated(b, 6, 0, 0)), null},
             {"effort two tenths off", press(b -> rated(b, 7, 0, 0)), Reason.EFFORT_OFF},
-            {"effort not rated", press(b -> rated(b, null, 0, 0)), Reason.EFFORT_NOT_RATED},
+            {"effort not rated", press(b -> rated(b, null, 0, 0)), null},
             {"one fault a set", press(b -> rated(b, 5, 1, 0)), null},
             {"two faults a set", press(b -> rated(b, 5, 2, 0)), Reason.FAULTS_SEEN},
             {"one cramp a set", press(b -> rated(b, 5, 0, 1)), null},
@@ -183,7 +185,8 @@ public class AdvanceRulesTest {
 
     @Test(dataProvider = "gaps")
     public void judgesAGapByDaysBeyondPlan(int beyond, Verdict expected) {
-        var p = Story.of(Story.BASE)
+        var p = Story.of(House.held(Story.BASE, 15))
+                .startingFrom(Story.BASE)
                 .passive(32.5, 1.5)
                 .clean(beyond + 6, beyond + 3)
                 .left();
@@ -210,15 +213,17 @@ public class AdvanceRulesTest {
     @Test
     public void sessionsOfTheMotionElsewhereCount() {
         assertThat(newcomerBeside(Beside.NONE)).isTrue();
-        var moderate = Beside.NONE.plus(Side.LEFT, EffortClass.MODERATE).plus(Side.RIGHT, EffortClass.MODERATE);
+        var moderate = Beside.NONE.plus(Side.LEFT, EffortClass.MODERATE, DAY_AGO).plus(Side.RIGHT, EffortClass.MODERATE, DAY_AGO);
         assertThat(newcomerBeside(moderate)).isTrue();
-        var twice = moderate.plus(Side.LEFT, EffortClass.HARD).plus(Side.RIGHT, EffortClass.LOADED);
+        var twice = moderate.plus(Side.LEFT, EffortClass.HARD, DAY_AGO).plus(Side.RIGHT, EffortClass.LOADED, DAY_AGO);
         assertThat(newcomerBeside(twice)).isFalse();
         // Lighter work, and the other side's, is no experience of this.
-        var lighter = moderate.plus(Side.LEFT, EffortClass.LIGHT).plus(Side.RIGHT, EffortClass.HARD);
+        var lighter = moderate.plus(Side.LEFT, EffortClass.LIGHT, DAY_AGO).plus(Side.RIGHT, EffortClass.HARD, DAY_AGO);
         assertThat(newcomerBeside(lighter)).isTrue();
-        assertThat(newcomerBeside(moderate.plus(Side.LEFT, EffortClass.HARD))).isTrue();
+        assertThat(newcomerBeside(moderate.plus(Side.LEFT, EffortClass.HARD, DAY_AGO))).isTrue();
     }
+
+    private static final Instant DAY_AGO = Story.daysAgo(1);
 
     /** Two sessions of this line, at 50 %. */
     private static boolean newcomerBeside(Beside beside) {
@@ -277,14 +282,19 @@ public class AdvanceRulesTest {
 
     @Test
     public void aContractionOverTheLimitIsShortened() {
-        // 20·40·50 at 5 s a tread and the top hold on top of them.
+        // 20·40·50 at 5 s a tread and 10 s on top: the treads give way first, to 3 s each.
         var limit = AnyLimits.of(RestrictionKind.CONTRACTION_CAP, 20.0);
         var p = Story.of(Story.BASE)
                 .clean(6, 3)
                 .client(ClientFacts.PLAIN.withLimits(limit))
                 .left();
         assertThat(p.verdict()).isEqualTo(Verdict.STEP_DOWN);
-        assertThat(p.to().topHoldSeconds()).isEqualTo(5);
+        assertThat(p.to().topHoldSeconds()).isEqualTo(10);
+        assertThat(Story.of(p.to()).plan().longestContractionSeconds(Side.LEFT)).isEqualTo(19);
+        var gate = p.gates().get(1);
+        assertThat(gate.limit()).isEqualTo(20.0);
+        assertThat(gate.unit()).isEqualTo(Unit.SECOND);
+        assertThat(gate.source()).isEqualTo(limit.contractionCap().orElseThrow().source());
     }
 
     @Test

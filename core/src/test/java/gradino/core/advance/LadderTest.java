@@ -106,7 +106,7 @@ public class LadderTest {
                 state.client(),
                 state.sides(),
                 state.sessions(),
-                state.stops(),
+                state.signs(),
                 state.pauses(),
                 state.methodSince(),
                 state.later(),
@@ -243,7 +243,7 @@ public class LadderTest {
                 .isEqualTo(Verdict.STOP_AND_REFER);
         assertThat(Advance.propose(state, Side.RIGHT, Policy.house(), NOW).verdict())
                 .isEqualTo(Verdict.STEP_UP);
-        var cleared = state.step(new Event.Cleared(at.plusSeconds(60), at.plusSeconds(60)), NoiseRules.HOUSE);
+        var cleared = state.step(new Event.Cleared(at, List.of(), at.plusSeconds(60), at.plusSeconds(60)), NoiseRules.HOUSE);
         assertThat(Advance.propose(cleared, Side.LEFT, Policy.house(), NOW).verdict())
                 .isEqualTo(Verdict.STEP_UP);
     }

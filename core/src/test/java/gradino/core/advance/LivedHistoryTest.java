@@ -127,7 +127,7 @@ public class LivedHistoryTest {
             events.add(new Event.SessionHeld(session, session.endedAt()));
             if (random.nextInt(12) > 0) {
                 var morning = now.plus(Duration.ofHours(18));
-                events.add(new Event.MorningAnswered(
+                events.add(Event.MorningAnswered.first(
                         id, random.nextInt(10) > 0, Tenths.of(random.nextInt(5)), morning, morning));
             }
         }

@@ -216,8 +216,9 @@ public class PolicyEffectTest {
                         Threshold.COLD_DAYS,
                         14,
                         28,
-                        trained(BASE).clean(1).clean(0.5).passive(50, 1, 20)),
-                scene(Threshold.COLD_SESSIONS, 2, 12, trained(BASE).passive(50, 1, 20)),
+                        steady().clean(6, 3).passive(50, 1, 20)),
+                scene(Threshold.COLD_SESSIONS, 2, 12, trained(BASE).passive(50, 1, 10)),
+                scene(Threshold.RETURN_DAYS, 28, 56, returned().passive(50, 1, 30)),
                 scene(Threshold.TOP_HOLD_STEP, 5, 8, trained(dose(60, 2, 50, 10))),
                 scene(Threshold.CEILING_STEP, 5, 10, trained(dose(60, 2, 50, 20))),
                 scene(Threshold.CEILING_FIRST_TOP, 60, 80, trained(dose(60, 2, 60, 20))),
@@ -248,6 +249,12 @@ public class PolicyEffectTest {
 
     private static Story painful(Dose dose) {
         return at(dose).clean(6).painful(3, 6, PainKind.WHILE_CONTRACTING).morning(3, true, 0);
+    }
+
+    /** Held at 34, back at 30 for no pain. */
+    private static Story returned() {
+        var deep = House.dose(34, 60, 2, 50, 10);
+        return at(deep).startingFrom(deep).clean(40, 37).edited(35, BASE).clean(6, 3);
     }
 
     private static Story wrongJoint() {

@@ -120,14 +120,23 @@ public final class StepDownTest {
         assertThat(number(pinch.to(), BlockForm.TRANSITION, "repetitions")).isEqualTo(10);
     }
 
-    /** Pain in circles that are what they began with: nothing is left to lower, and that is said. */
+    /** Pain in circles that are what they began with: the angle goes back; without one nothing is left, and that is said. */
     @Test
     public void whereNothingIsLeftToLowerTheLineIsLeftOut() {
         var base = usual("controlled-circles");
         var p = hurt("controlled-circles", base, base, BlockKind.ROTATION, PainKind.AT_REST_IN_RANGE);
-        assertThat(p.verdict()).isEqualTo(Verdict.STEP_DOWN);
-        assertThat(p.why().reason()).isEqualTo(Reason.DOWN_NOTHING_LEFT);
-        assertThat(p.to()).isEqualTo(base);
+        assertThat(p.to().angle()).isEqualTo(Degrees.of(25));
+        var flat = base.withAngle(Degrees.of(0));
+        var pain = new Pain(PainScore.of(6), PainKind.AT_REST_IN_RANGE, "hip");
+        var left = Story.of(flat)
+                .startingFrom(flat)
+                .by("controlled-circles")
+                .session(3, b -> b.kind() == BlockKind.ROTATION ? Story.with(b, List.of(pain)) : b)
+                .morning(3, true, 0)
+                .left();
+        assertThat(left.verdict()).isEqualTo(Verdict.STEP_DOWN);
+        assertThat(left.why().reason()).isEqualTo(Reason.DOWN_NOTHING_LEFT);
+        assertThat(left.to()).isEqualTo(flat);
     }
 
     /** Worked case 21: 34 changed by the coach to 30, no step up before; pain of unknown cause: the ceiling, not the angle. */

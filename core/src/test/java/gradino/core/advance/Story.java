@@ -157,7 +157,7 @@ final class Story {
 
     /** The answer to the last session told, known only {@code recordedDaysAgo}. */
     Story morningRecorded(double sessionDaysAgo, boolean settled, int soreness, double recordedDaysAgo) {
-        events.add(new Event.MorningAnswered(
+        events.add(Event.MorningAnswered.first(
                 "s" + sessions, settled, Tenths.of(soreness), daysAgo(sessionDaysAgo - 0.6), daysAgo(recordedDaysAgo)));
         return this;
     }

@@ -23,19 +23,34 @@ public class PerformTest {
     }
 
     private static TraceAnalysis.Step step(double asked, double within, Double peakSecond) {
-        return new TraceAnalysis.Step(PhaseKind.STEP, asked, asked, asked, 3, within, 0.5, peakSecond);
+        return step(asked, 5, within, peakSecond);
+    }
+
+    private static TraceAnalysis.Step step(double asked, double seconds, double within, Double peakSecond) {
+        return new TraceAnalysis.Step(PhaseKind.STEP, asked, seconds, asked, asked, 3, within, 0.5, peakSecond);
+    }
+
+    /** Handbook chapter 5, house rule: 10 s at 0.95 and 30 s at 0.50 beside a near-maximal step are (9.5 + 15) / 40. */
+    @Test
+    public void theShareOnTargetIsWeightedByTime() {
+        var effort = MeasuredEffort.of(
+                        PRESS,
+                        Side.LEFT,
+                        analysis(1, step(50, 10, 0.95, 51.0), step(60, 30, 0.50, 61.0), step(95, 5, 0.1, 96.0)))
+                .orElseThrow();
+        assertThat(effort.within()).isCloseTo(0.6125, within(1e-9));
     }
 
     @Test
     public void nearMaximalStepsAreJudgedByTheirPeakAndTheOthersByTheirTime() {
         var low = MeasuredEffort.of(PRESS, Side.LEFT, analysis(1, step(20, 0.7, 21.0), step(40, 0.9, 41.0)))
                 .orElseThrow();
-        assertThat(low.within()).isEqualTo(0.8);
+        assertThat(low.within()).isCloseTo(0.8, within(1e-9));
         assertThat(low.nearMaxPeak()).isNull();
         var both = MeasuredEffort.of(
                         PRESS, Side.LEFT, analysis(1, step(40, 0.6, 41.0), step(90, 0.1, 92.0), step(100, 0.1, 88.0)))
                 .orElseThrow();
-        assertThat(both.within()).isEqualTo(0.6);
+        assertThat(both.within()).isCloseTo(0.6, within(1e-9));
         assertThat(both.nearMaxPeak()).isEqualTo(88);
         assertThat(MeasuredEffort.of(PRESS, Side.LEFT, analysis(1, step(95, 0.1, null)))
                         .orElseThrow()

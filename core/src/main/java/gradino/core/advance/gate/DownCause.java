@@ -11,9 +11,17 @@ public enum DownCause {
     /** Pain in a circle, a rock, a transition, or a stretch that carries nothing. */
     PAIN_MOVING,
     UNDER_LOAD,
+    /** Pain of which the block does not tell the cause, or that rose over weeks. */
     UNKNOWN,
+    /** Some weeks away: the last step up is taken back. */
+    AWAY,
+    /** So long away that it starts again. */
     AWAY_LONG,
     EFFORT_CAPPED,
     ANGLE_CAPPED,
-    CONTRACTION_CAPPED
+    CONTRACTION_CAPPED;
+
+    public boolean isGap() {
+        return this == AWAY || this == AWAY_LONG;
+    }
 }

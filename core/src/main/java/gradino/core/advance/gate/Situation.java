@@ -14,6 +14,7 @@ import gradino.core.because.Finding;
 import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
+import gradino.core.because.Verdict;
 import gradino.core.because.Wording;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
@@ -254,8 +255,39 @@ public final class Situation {
         return undecided;
     }
 
-    boolean isUndecided(SessionFacts session) {
+    private boolean isUndecided(SessionFacts session) {
         return session.lastHeard().isAfter(decidedAt);
+    }
+
+    /** Whether a session has nothing against it, its morning known. */
+    public boolean isClean(SessionFacts session) {
+        var failings = new Failings(this);
+        failings.add(session);
+        return !session.isUnknown() && failings.isEmpty();
+    }
+
+    /** Whether a set was neither rated nor measured in the sessions that a step would rest on: how hard it was is not known. */
+    public boolean isUnrated() {
+        return rung.lastRuns().stream()
+                .flatMap(List::stream)
+                .anyMatch(x -> x.on(side).unrated());
+    }
+
+    /** Sessions that the last decision on this side could not know. */
+    List<SessionFacts> newer() {
+        return undecided.stream().filter(this::isNewer).toList();
+    }
+
+    boolean isNewer(SessionFacts session) {
+        return session.recordedAt().isAfter(decidedAt);
+    }
+
+    /** Whether the last decision knew the session and went down for it: what is heard of it later asks for no second step. */
+    boolean isAnswered(SessionFacts session) {
+        return !isNewer(session)
+                && me().lastDecision()
+                        .filter(d -> d.proposed() == Verdict.STEP_DOWN && d.answer() != Event.Answer.DECLINED)
+                        .isPresent();
     }
 
     private List<SessionFacts> undecidedOnes() {
@@ -305,9 +337,9 @@ public final class Situation {
         return state.currentPlan().withDose(side, dose);
     }
 
-    /** What a change of the line is held against. */
+    /** What a step is held against; what comes before loads and transitions is the ladder's own order. */
     public LineFacts facts(Sided<Optional<UncertainAngle>> passive) {
-        return state.facts(passive, attendance.newcomer());
+        return state.facts(passive, attendance.newcomer(), true, true);
     }
 
     public List<String> evidence() {

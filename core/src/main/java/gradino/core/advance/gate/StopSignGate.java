@@ -29,7 +29,7 @@ public final class StopSignGate implements Gate {
         if (stopped.isPresent()) {
             return refer(Because.of(Reason.CLIENT_STOPPED, Term.of(stopped.get().reason())));
         }
-        for (var stop : s.state().stops()) {
+        for (var stop : s.state().signs().open()) {
             if (stop.reaches(s.reach())) {
                 var sign = StopSignText.of(stop.sign()).words();
                 return refer(Because.of(Reason.STOP_SIGN, Term.of(sign)));

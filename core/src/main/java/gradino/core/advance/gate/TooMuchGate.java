@@ -1,22 +1,22 @@
 package gradino.core.advance.gate;
 
+import static gradino.core.advance.gate.Gate.amount;
+
 import gradino.core.advance.state.SessionFacts;
 import gradino.core.advance.state.Threshold;
 import gradino.core.because.Because;
 import gradino.core.because.Reason;
 import gradino.core.because.Unit;
 import gradino.core.because.Verdict;
-import gradino.core.perform.PainKind;
-import gradino.core.prescribe.block.BlockKind;
-import java.time.Duration;
-import java.time.Instant;
+import gradino.core.intake.Restriction;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.function.Function;
-import org.jspecify.annotations.Nullable;
 
-/** Gate 2: pain that is too high, stays, or rises; a wrong joint; an angle above the range that is left. */
+/**
+ * Gate 2: pain that is too high, stays, or rises; a wrong joint; an angle above the range that is left; a dose above a restriction.
+ * Everything that is found counts; the first of it is shown.
+ */
 public final class TooMuchGate implements Gate {
 
     @Override
@@ -37,214 +37,117 @@ public final class TooMuchGate implements Gate {
 
     @Override
     public Judgement judge(Situation s) {
-        for (var question : questions) {
-            var answer = question.apply(s);
-            if (answer.isPresent()) {
-                return answer.get();
-            }
-        }
-        return passed(s, Threshold.PAIN_TOO_MUCH, (double) worst(s), Reason.PAIN_IN_BOUNDS);
+        var found =
+                questions.stream().flatMap(q -> q.apply(s).stream()).toList();
+        return found.isEmpty()
+                ? passed(s, Threshold.PAIN_TOO_MUCH, (double) s.worst().pain(), Reason.PAIN_IN_BOUNDS)
+                : Judgement.all(found);
     }
 
     private Optional<Judgement> capExceeded(Situation s) {
-        var cap = s.state().client().limits().highestEffort();
-        if (s.dose().ceiling().compareTo(cap) <= 0) {
-            return Optional.empty();
-        }
-        var because = Because.of(
-                Reason.ABOVE_EFFORT_CAP,
-                amount(s.dose().ceiling().value(), Unit.PERCENT),
-                amount(cap.value(), Unit.PERCENT));
-        return Optional.of(down(s, Threshold.PAIN_TOO_MUCH, worst(s), because, DownCause.EFFORT_CAPPED));
+        int ceiling = s.dose().ceiling().value();
+        return s.state().client().limits().effortCap().filter(r -> ceiling > r.bound())
+                .map(r -> above(r, ceiling, Reason.ABOVE_EFFORT_CAP, DownCause.EFFORT_CAPPED));
     }
 
     private Optional<Judgement> angleCapExceeded(Situation s) {
-        return s.state()
-                .client()
-                .limits()
-                .angleCap(s.reach())
-                .filter(r -> s.dose().angle().value() > r.bound())
-                .map(r -> {
-                    var because = Because.of(
-                            Reason.ABOVE_ANGLE_CAP,
-                            amount(s.dose().angle().value(), Unit.DEGREE),
-                            amount(r.bound(), Unit.DEGREE));
-                    return down(s, Threshold.PAIN_TOO_MUCH, worst(s), because, DownCause.ANGLE_CAPPED);
-                });
+        double angle = s.dose().angle().value();
+        return s.state().client().limits().angleCap(s.reach()).filter(r -> angle > r.bound())
+                .map(r -> above(r, angle, Reason.ABOVE_ANGLE_CAP, DownCause.ANGLE_CAPPED));
     }
 
     private Optional<Judgement> contractionTooLong(Situation s) {
         var cap = s.state().client().limits().contractionCap();
-        if (cap.isEmpty() || s.dose().topHoldSeconds() == 0) {
+        if (cap.isEmpty()) {
             return Optional.empty();
         }
         int longest = s.planWith(s.dose()).longestContractionSeconds(s.side());
-        return cap.filter(r -> longest > r.bound()).map(r -> {
-            var because = Because.of(
-                    Reason.CONTRACTION_TOO_LONG, amount(longest, Unit.SECOND), amount(r.bound(), Unit.SECOND));
-            return down(s, Threshold.PAIN_TOO_MUCH, worst(s), because, DownCause.CONTRACTION_CAPPED);
-        });
+        return cap.filter(r -> longest > r.bound())
+                .map(r -> above(r, longest, Reason.CONTRACTION_TOO_LONG, DownCause.CONTRACTION_CAPPED));
     }
 
+    private Judgement above(Restriction restriction, double value, Reason reason, DownCause cause) {
+        var limit = Limit.of(restriction);
+        var because = Because.of(reason, amount(value, limit.unit()), amount(restriction.bound(), limit.unit()));
+        return decided(Verdict.STEP_DOWN, value, limit, because).by(cause);
+    }
+
+    /** Pain that a decision knew is answered. */
     private Optional<Judgement> painAbove(Situation s) {
         double most = s.value(Threshold.PAIN_TOO_MUCH);
-        if (s.worst().pain() <= most) {
-            return Optional.empty();
-        }
-        for (var x : s.undecided()) {
-            if (pain(s, x) > most) {
-                var said = painSaid(s, Reason.PAIN_TOO_HIGH, x);
-                return Optional.of(down(s, Threshold.PAIN_TOO_MUCH, pain(s, x), said, cause(s, x))
-                        .in(felt(s, x)));
-            }
-        }
-        return Optional.empty();
+        return s.worst().pain() <= most
+                ? Optional.empty()
+                : s.newer().stream()
+                        .filter(x -> Pains.of(s, x) > most)
+                        .findFirst()
+                        .map(x -> pained(s, x, Threshold.PAIN_TOO_MUCH, Reason.PAIN_TOO_HIGH));
     }
 
     private Optional<Judgement> painUnsettled(Situation s) {
         double least = s.value(Threshold.PAIN_UNSETTLED);
-        if (s.worst().pain() < least) {
-            return Optional.empty();
-        }
-        for (var x : s.undecided()) {
-            if (pain(s, x) >= least && x.morning() != null && !x.morning().settled()) {
-                var said = painSaid(s, Reason.PAIN_NOT_SETTLED, x);
-                return Optional.of(down(s, Threshold.PAIN_UNSETTLED, pain(s, x), said, cause(s, x))
-                        .in(felt(s, x)));
-            }
-        }
-        return Optional.empty();
+        return s.worst().pain() < least
+                ? Optional.empty()
+                : s.undecided().stream()
+                        .filter(x -> Pains.of(s, x) >= least && isUnsettled(x) && !s.isAnswered(x))
+                        .findFirst()
+                        .map(x -> pained(s, x, Threshold.PAIN_UNSETTLED, Reason.PAIN_NOT_SETTLED));
+    }
+
+    private static boolean isUnsettled(SessionFacts session) {
+        return session.morning() != null && !session.morning().settled();
+    }
+
+    private Judgement pained(Situation s, SessionFacts session, Threshold threshold, Reason reason) {
+        int pain = Pains.of(s, session);
+        return caused(s, session, decided(
+                Verdict.STEP_DOWN, pain, Limit.of(s, threshold), Because.of(reason, amount(pain, Unit.OF_TEN))));
+    }
+
+    private static Judgement caused(Situation s, SessionFacts session, Judgement judgement) {
+        var cause = new Pains(s).cause(session);
+        return judgement.by(cause.down(), cause.felt());
     }
 
     private Optional<Judgement> painRising(Situation s) {
-        var all = s.state().sessions();
-        int n = all.size();
-        if (n < 3 || !s.isUndecided(all.get(n - 1))) {
-            return Optional.empty();
-        }
-        int first = pain(s, all.get(n - 3));
-        int second = pain(s, all.get(n - 2));
-        int third = pain(s, all.get(n - 1));
-        double rise = s.value(Threshold.PAIN_RISE);
-        if (second - first < rise || third - second < rise) {
-            return Optional.empty();
-        }
-        var because = Because.of(
-                Reason.PAIN_RISING, amount(first, Unit.COUNT), amount(second, Unit.COUNT), amount(third, Unit.COUNT));
-        return Optional.of(down(s, Threshold.PAIN_RISE, third - second, because, cause(s, all.get(n - 1)))
-                .in(felt(s, all.get(n - 1))));
+        return new Pains(s).rising().map(rise -> {
+            var because = Because.of(
+                    Reason.PAIN_RISING,
+                    amount(rise.first(), Unit.COUNT),
+                    amount(rise.second(), Unit.COUNT),
+                    amount(rise.third(), Unit.COUNT));
+            var limit = Limit.of(s, Threshold.PAIN_RISE);
+            return caused(s, rise.completed(), decided(Verdict.STEP_DOWN, rise.step(), limit, because));
+        });
     }
 
     private Optional<Judgement> painWeek(Situation s) {
-        if (s.undecided().isEmpty()) {
-            return Optional.empty();
-        }
-        int days = s.whole(Threshold.PAIN_WINDOW_DAYS);
-        var now = s.moment().instant();
-        var since = now.minus(Duration.ofDays(days));
-        var recent = meanPain(s, since, now);
-        if (recent.isEmpty()) {
-            return Optional.empty();
-        }
-        var before = meanPain(s, now.minus(Duration.ofDays(2L * days)), since);
-        if (before.isEmpty()) {
-            return Optional.empty();
-        }
-        double rise = recent.getAsDouble() - before.getAsDouble();
-        if (rise < s.value(Threshold.PAIN_RISE)) {
-            return Optional.empty();
-        }
-        var because = Because.of(
-                Reason.PAIN_UP_OVER_WEEK,
-                amount(before.getAsDouble(), Unit.OF_TEN),
-                amount(recent.getAsDouble(), Unit.OF_TEN));
-        return Optional.of(down(s, Threshold.PAIN_RISE, rise, because, DownCause.UNKNOWN));
+        return new Pains(s).risenOverWeeks().map(weeks -> {
+            var because = Because.of(
+                    Reason.PAIN_UP_OVER_WEEK, amount(weeks.before(), Unit.OF_TEN), amount(weeks.now(), Unit.OF_TEN));
+            return decided(Verdict.STEP_DOWN, weeks.rise(), Limit.of(s, Threshold.PAIN_RISE), because)
+                    .by(DownCause.UNKNOWN);
+        });
     }
 
     private Optional<Judgement> wrongJoint(Situation s) {
-        if (!s.worst().wrongJoint()) {
-            return Optional.empty();
-        }
-        for (var x : s.undecided()) {
-            if (x.on(s.side()).wrongJoint()) {
-                var felt = Because.of(Reason.WRONG_JOINT);
-                return Optional.of(down(s, Threshold.PAIN_TOO_MUCH, pain(s, x), felt, DownCause.ANGLE_TOO_DEEP)
-                        .in(felt(s, x)));
-            }
-        }
-        return Optional.empty();
+        var none = Limit.none(Unit.COUNT, "common practice: what is felt in another joint does not train this one");
+        return !s.worst().wrongJoint()
+                ? Optional.empty()
+                : s.newer().stream()
+                        .filter(x -> x.on(s.side()).wrongJoint())
+                        .findFirst()
+                        .map(x -> decided(Verdict.STEP_DOWN, 1, none, Because.of(Reason.WRONG_JOINT))
+                                .by(DownCause.ANGLE_TOO_DEEP, x.on(s.side()).worstIn()));
     }
 
     private Optional<Judgement> rangeLost(Situation s) {
-        return s.passive()
-                .filter(p -> s.dose().angle().compareTo(p.value()) > 0)
-                .map(p -> {
-                    var because = Because.of(
-                            Reason.RANGE_LOST,
-                            amount(s.dose().angle().value(), Unit.DEGREE),
-                            amount(p.value().value(), Unit.DEGREE));
-                    return down(
-                            s,
-                            Threshold.ANGLE_MARGIN,
-                            s.dose().angle().minus(p.value()),
-                            because,
-                            DownCause.RANGE_LOST);
-                });
-    }
-
-    /** Mean over a window; empty with fewer than two sessions in it. */
-    private static OptionalDouble meanPain(Situation s, Instant from, Instant to) {
-        var all = s.state().sessions();
-        int count = 0;
-        int sum = 0;
-        for (int i = all.size() - 1; i >= 0 && all.get(i).endedAt().isAfter(from); i--) {
-            if (!all.get(i).endedAt().isAfter(to)) {
-                count++;
-                sum += pain(s, all.get(i));
-            }
-        }
-        return count < 2 ? OptionalDouble.empty() : OptionalDouble.of((double) sum / count);
-    }
-
-    private Judgement down(Situation s, Threshold threshold, double value, Because because, DownCause cause) {
-        return decided(s, Verdict.STEP_DOWN, threshold, value, because).by(cause);
-    }
-
-    private Because painSaid(Situation s, Reason reason, SessionFacts session) {
-        return Because.of(reason, amount(pain(s, session), Unit.OF_TEN));
-    }
-
-    /** By the block in which it was felt; a pinch and a wrong joint are of the angle wherever they were felt. */
-    private static DownCause cause(Situation s, SessionFacts session) {
-        var facts = session.on(s.side());
-        var kind = facts.worstKind();
-        var in = facts.worstIn();
-        if (kind == null || in == null) {
-            return DownCause.UNKNOWN;
-        } else if (kind == PainKind.PINCH_THAT_EASED || kind == PainKind.WRONG_JOINT) {
-            return DownCause.ANGLE_TOO_DEEP;
-        }
-        return switch (in) {
-            case SUPPORTED_HOLD, SETTLE -> DownCause.PAIN_STRETCHED;
-            case PRESS, PULL, CONTRACT_RELAX, HANDS_OFF, PULSES, SIDESTEP ->
-                kind == PainKind.WHILE_CONTRACTING ? DownCause.PAIN_CONTRACTING : DownCause.UNKNOWN;
-            case LIFT_OFF, ECCENTRIC -> s.dose().loadKg() > 0 ? DownCause.UNDER_LOAD : DownCause.PAIN_LIFTING;
-            case LOADED_STRETCH -> s.dose().loadKg() > 0 ? DownCause.UNDER_LOAD : DownCause.PAIN_MOVING;
-            case ROTATION, TRANSITION -> DownCause.PAIN_MOVING;
-            case SET_UP, RELEASE, REST, PROP, RE_MEASURE, MOVEMENT_RETEST, SIDE_CHANGE -> DownCause.UNKNOWN;
-        };
-    }
-
-    /** The block in which the worst pain of a session was felt. */
-    private static @Nullable BlockKind felt(Situation s, SessionFacts session) {
-        return session.on(s.side()).worstIn();
-    }
-
-    private static int worst(Situation s) {
-        return s.worst().pain();
-    }
-
-    private static int pain(Situation s, SessionFacts session) {
-        return session.on(s.side()).worstPain().value();
+        var angle = s.dose().angle();
+        return s.passive().filter(p -> angle.compareTo(p.value()) > 0).map(p -> {
+            double range = p.value().value();
+            var because = Because.of(
+                    Reason.RANGE_LOST, amount(angle.value(), Unit.DEGREE), amount(range, Unit.DEGREE));
+            var limit = new Limit(range, Unit.DEGREE, s.policy().source(Threshold.ANGLE_MARGIN));
+            return decided(Verdict.STEP_DOWN, angle.value(), limit, because).by(DownCause.RANGE_LOST);
+        });
     }
 }

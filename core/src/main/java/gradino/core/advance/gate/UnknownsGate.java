@@ -35,8 +35,8 @@ public final class UnknownsGate implements Gate {
         return firstAwaited(s)
                 .map(session -> {
                     double hours = Math.floor(s.moment().hoursSince(session.endedAt()));
-                    var because = Because.of(Reason.MORNING_AWAITED, amount(hours, Unit.HOUR));
-                    return decided(s, Verdict.STAY, Threshold.UNKNOWN_HOURS, hours, because)
+                    var because = Because.of(Reason.MORNING_AWAITED, Gate.amount(hours, Unit.HOUR));
+                    return decided(Verdict.STAY, hours, Limit.of(s, Threshold.UNKNOWN_HOURS), because)
                             .asking(Because.of(Reason.ASK_MORNING));
                 })
                 .orElseGet(() -> passed(s, Threshold.UNKNOWN_HOURS, null, Reason.NOTHING_AWAITED));

@@ -18,7 +18,8 @@ import java.util.Optional;
 /**
  * Further into the range: min(estimate − 2°, estimate − 1.645·SE, old + 5°, what is left of 5° in any seven days), down
  * to what the props give. Top hold returns to its base and the ceiling drops 20 points, not below its base: a wider step
- * starts lower. An angle held before and taken back needs no fresh evidence.
+ * starts lower. An angle held before, and given up for another reason than pain,
+ * needs less evidence ({@link Returning}).
  */
 final class AngleLever implements Lever {
     /** Control ratio from which a very mobile motion may still advance (house rule). */
@@ -33,9 +34,10 @@ final class AngleLever implements Lever {
 
     @Override
     public Attempt attempt(Situation s) {
+        var known = Returning.to(s);
         return forbidden(s)
-                .or(() -> heldBefore(s) ? Optional.empty() : unproven(s))
-                .orElseGet(() -> move(s));
+                .or(() -> known.isPresent() ? tooOld(s, Threshold.RETURN_DAYS, Integer.MAX_VALUE) : unproven(s))
+                .orElseGet(() -> move(s, known));
     }
 
     private static Optional<Attempt> forbidden(Situation s) {
@@ -81,17 +83,37 @@ final class AngleLever implements Lever {
     }
 
     private static Optional<Attempt> unproven(Situation s) {
+        return tooOld(s, Threshold.COLD_DAYS, s.value(Threshold.COLD_SESSIONS))
+                .or(() -> s.rung().isObserved()
+                        ? Optional.empty()
+                        : blocked(notObserved(s), Because.of(Reason.ASK_OBSERVE)));
+    }
+
+    static Because notObserved(Situation s) {
+        return Because.of(Reason.NOT_OBSERVED, Term.of(s.value(Threshold.SESSIONS_NEEDED), Unit.COUNT));
+    }
+
+    /** A cold reading grows old by days and by sessions. */
+    private static Optional<Attempt> tooOld(Situation s, Threshold mostDays, double mostSessions) {
         var reading = s.range().measuredAt();
         if (s.range().series().isEmpty() || reading.isEmpty()) {
             return blocked(Because.of(Reason.NEVER_MEASURED), Because.of(Reason.ASK_COLD));
         }
         int days = s.moment().daysSince(reading.get());
-        if (days > s.value(Threshold.COLD_DAYS) && sessionsSince(s, reading.get()) > s.value(Threshold.COLD_SESSIONS)) {
-            return blocked(Because.of(Reason.COLD_READING_OLD, Term.of(days, Unit.DAY)), Because.of(Reason.ASK_COLD));
+        if (days > s.value(mostDays)) {
+            return blocked(
+                    Because.of(Reason.COLD_READING_OLD, Term.of(days, Unit.DAY), Term.of(s.value(mostDays), Unit.DAY)),
+                    Because.of(Reason.ASK_COLD));
         }
-        return s.rung().isObserved()
-                ? Optional.empty()
-                : blocked(Because.of(Reason.NOT_OBSERVED), Because.of(Reason.ASK_OBSERVE));
+        long sessions = sessionsSince(s, reading.get());
+        return sessions > mostSessions
+                ? blocked(
+                        Because.of(
+                                Reason.COLD_READING_USED,
+                                Term.of((double) sessions, Unit.COUNT),
+                                Term.of(mostSessions, Unit.COUNT)),
+                        Because.of(Reason.ASK_COLD))
+                : Optional.empty();
     }
 
     private static long sessionsSince(Situation s, Instant reading) {
@@ -100,7 +122,8 @@ final class AngleLever implements Lever {
                 .count();
     }
 
-    private static Attempt move(Situation s) {
+    /** @param known the angle that it returns to, at most; empty for a new one */
+    private static Attempt move(Situation s, Optional<Degrees> known) {
         var old = s.dose().angle();
         var cap = s.state().client().limits().angleCap(s.reach());
         if (cap.filter(c -> c.bound() - old.value() < s.value(Threshold.ANGLE_LEAST))
@@ -114,7 +137,8 @@ final class AngleLever implements Lever {
             return Attempt.blocked(Because.of(Reason.NEVER_MEASURED), Because.of(Reason.ASK_COLD));
         }
         double stepped = old.value() + Math.min(s.value(Threshold.ANGLE_STEP), leftThisWeek(s));
-        double capped = cap.map(Restriction::bound).orElse(Double.MAX_VALUE);
+        double most = known.map(Degrees::value).orElse(Double.MAX_VALUE);
+        double capped = Math.min(most, cap.map(Restriction::bound).orElse(Double.MAX_VALUE));
         double wanted = Math.min(bound.get().value(), Math.min(stepped, capped));
         var reached = s.onProps(Degrees.of(wanted));
         double gain = reached.minus(old);
@@ -178,16 +202,6 @@ final class AngleLever implements Lever {
             }
         }
         return Math.max(0, s.value(Threshold.ANGLE_WEEK) - used);
-    }
-
-    /** Whether a deeper angle was in force before, so that going back to it needs only gate 5. */
-    private static boolean heldBefore(Situation s) {
-        for (var d : s.me().decisions()) {
-            if (d.before().angle().minus(s.dose().angle()) >= s.value(Threshold.ANGLE_LEAST)) {
-                return true;
-            }
-        }
-        return false;
     }
 
     private static Optional<Attempt> blocked(Because why, Because... requests) {

@@ -28,7 +28,7 @@ final class LoadLever implements Lever {
             return Attempt.blocked(Because.of(Reason.MASS_UNKNOWN), Because.of(Reason.ASK_MASS));
         }
         if (!s.rung().isObserved()) {
-            return Attempt.blocked(Because.of(Reason.NOT_OBSERVED), Because.of(Reason.ASK_OBSERVE));
+            return Attempt.blocked(AngleLever.notObserved(s), Because.of(Reason.ASK_OBSERVE));
         }
         if (band.isPresent()) {
             return band.get().attempt(s, limb);

@@ -15,6 +15,7 @@ import gradino.core.quantity.EffortPercent;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Predicate;
 
 /** Doses with less in them: nothing here ever raises a number. */
@@ -153,19 +154,31 @@ public final class Lower {
         return all;
     }
 
-    /** The lower of two doses, number by number; what eases, rests and settles among them, is the first one's. */
+    /**
+     * The lower of two doses, number by number; what eases, rests and settles among them, is the first one's. A block that only one
+     * of them has is left out; where they have none in common, the second one's stand.
+     */
     public static Dose of(Dose one, Dose other) {
         var angle = one.angle().compareTo(other.angle()) <= 0 ? one.angle() : other.angle();
-        return new Dose(angle, blocks(one.blocks(), other.blocks()));
+        return one.equals(other) ? other : new Dose(angle, blocks(one.blocks(), other.blocks()));
     }
 
     private static List<BlockDraft> blocks(List<BlockDraft> one, List<BlockDraft> other) {
         var lower = new ArrayList<BlockDraft>();
-        for (int i = 0; i < one.size(); i++) {
-            boolean same = i < other.size() && one.get(i).form() == other.get(i).form();
-            lower.add(same ? block(one.get(i), other.get(i)) : one.get(i));
+        for (int i = 0; i < other.size(); i++) {
+            var block = other.get(i);
+            twin(one, block.form(), nth(other, i)).ifPresent(twin -> lower.add(block(twin, block)));
         }
-        return lower;
+        return lower.isEmpty() ? other : lower;
+    }
+
+    private static long nth(List<BlockDraft> blocks, int at) {
+        var form = blocks.get(at).form();
+        return blocks.subList(0, at).stream().filter(b -> b.form() == form).count();
+    }
+
+    private static Optional<BlockDraft> twin(List<BlockDraft> blocks, BlockForm form, long nth) {
+        return blocks.stream().filter(b -> b.form() == form).skip(nth).findFirst();
     }
 
     private static BlockDraft block(BlockDraft one, BlockDraft other) {

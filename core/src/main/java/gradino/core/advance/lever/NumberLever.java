@@ -58,6 +58,9 @@ final class NumberLever implements Lever {
         if (rung.movesEffort() && s.plateau()) {
             return Attempt.blocked(Because.of(Reason.PLATEAU_FIRST));
         }
+        if (rung.movesEffort() && s.isUnrated()) {
+            return Attempt.blocked(Because.of(Reason.EFFORT_NOT_RATED), Because.of(Reason.ASK_RATING));
+        }
         var spots = spots(s);
         if (spots.isEmpty()) {
             return Attempt.blocked(Because.of(Reason.NOT_IN_LINE, Term.of(rung.words())));

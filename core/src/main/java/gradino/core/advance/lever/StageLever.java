@@ -47,7 +47,7 @@ final class StageLever implements Lever {
                     Because.of(Reason.ASK_GRADE));
         }
         if (!s.rung().isObserved()) {
-            return Attempt.blocked(Because.of(Reason.NOT_OBSERVED), Because.of(Reason.ASK_OBSERVE));
+            return Attempt.blocked(AngleLever.notObserved(s), Because.of(Reason.ASK_OBSERVE));
         }
         return allowed(s, next.get());
     }

@@ -1,6 +1,7 @@
 package gradino.core.advance.lever;
 
 import gradino.core.advance.gate.DownCause;
+import gradino.core.advance.gate.Gate;
 import gradino.core.advance.gate.Situation;
 import gradino.core.advance.state.Threshold;
 import gradino.core.because.Because;
@@ -15,6 +16,9 @@ import gradino.core.prescribe.method.BlockNumbers;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.program.FirstDose;
 import gradino.core.quantity.Degrees;
+import gradino.core.body.Catalogue;
+import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
@@ -39,23 +43,36 @@ public final class StepDown {
 
     public record Down(Dose dose, Because why) {}
 
-    /** @param felt kind of block in which the pain was felt; null for none */
-    public static Down of(DownCause cause, @Nullable BlockKind felt, Situation s) {
-        var down = new StepDown(s).by(cause, felt);
-        return down.dose().equals(s.dose()) ? new Down(s.dose(), Because.of(Reason.DOWN_NOTHING_LEFT)) : down;
+    /** One step for all that was found: of each number the smallest that is asked. It says why by the first that lowers something. */
+    public static Down of(List<Gate.Cause> causes, Situation s) {
+        var step = new StepDown(s);
+        var lowest = s.dose();
+        Because why = null;
+        for (var cause : causes) {
+            var down = step.by(cause.down(), forms(cause.felt()));
+            lowest = Lower.of(down.dose(), lowest);
+            boolean says = !down.dose().equals(s.dose()) || down.why().reason() == Reason.DOWN_EASIER;
+            why = why == null && says ? down.why() : why;
+        }
+        if (why != null) {
+            return new Down(lowest, why);
+        } else if (causes.stream().allMatch(c -> c.down().isGap())) {
+            return new Down(lowest, Because.of(Reason.DOWN_NEWCOMER));
+        }
+        var hardest = step.hardest();
+        return hardest.dose().equals(s.dose()) ? step.nothingLeft(Reason.DOWN_NOTHING_LEFT) : hardest;
     }
 
-    private Down by(DownCause cause, @Nullable BlockKind felt) {
+    private Down by(DownCause cause, Predicate<BlockForm> in) {
         return switch (cause) {
-            case ANGLE_TOO_DEEP, PAIN_STRETCHED ->
-                shallower(now.angle().plus(-s.value(Threshold.DOWN_ANGLE)), forms(felt));
+            case ANGLE_TOO_DEEP, PAIN_STRETCHED -> shallower(now.angle().plus(-s.value(Threshold.DOWN_ANGLE)), in);
             case RANGE_LOST ->
                 shallower(s.passive().orElseThrow().value().plus(-s.value(Threshold.ANGLE_MARGIN)), form -> false);
-            case PAIN_CONTRACTING -> softer(forms(felt));
+            case PAIN_CONTRACTING -> softer(in);
             case PAIN_LIFTING -> lifting();
             case PAIN_MOVING -> fewer(MOVES::contains);
             case UNDER_LOAD -> lighter();
-            case UNKNOWN -> undo();
+            case UNKNOWN, AWAY -> undo();
             case AWAY_LONG -> newcomer();
             case EFFORT_CAPPED -> capped();
             case ANGLE_CAPPED -> shallower(Degrees.of(angleCap()), form -> false);
@@ -82,18 +99,37 @@ public final class StepDown {
     }
 
     private Down shallower(Degrees to, Predicate<BlockForm> held) {
+        var notch = ApparatusNotch.of(now);
+        var lower = this.lower.holds(now, held);
+        if (notch.isEmpty() && isWithoutAngle()) {
+            return new Down(lower, nothingLeft(Reason.DOWN_EASIER).why());
+        }
         var wanted = s.onProps(to);
-        var angle = wanted.compareTo(now.angle()) < 0 ? wanted : now.angle();
+        var angle = wanted.compareTo(now.angle()) < 0 && !isWithoutAngle() ? wanted : now.angle();
         var why = Because.of(
                 Reason.DOWN_ANGLE, Term.of(now.angle().value(), Unit.DEGREE), Term.of(angle.value(), Unit.DEGREE));
-        var shallower = lower.holds(now, held).withAngle(angle);
-        var notch = ApparatusNotch.of(now);
+        var shallower = lower.withAngle(angle);
         if (notch.isEmpty()) {
             return new Down(shallower, why);
         }
         var easier = notch.get().easier(shallower);
         boolean same = angle.equals(now.angle());
         return new Down(easier, same ? notch.get().said(Reason.DOWN_APPARATUS, now, easier) : why);
+    }
+
+    /** At the position's zero and never measured: there are no degrees to give back. */
+    private boolean isWithoutAngle() {
+        return now.angle().value() == 0 && s.passive().isEmpty();
+    }
+
+    /** Numbers can do no more: the position's easier options, in words. */
+    private Down nothingLeft(Reason reason) {
+        var options = Catalogue.position(s.state().plan().position())
+                .flatMap(p -> Optional.ofNullable(p.training()))
+                .map(t -> String.join(", or ", t.easier()))
+                .filter(text -> !text.isBlank())
+                .orElse("an easier position");
+        return new Down(now, Because.of(reason, Term.of(options)));
     }
 
     private Down softer(Predicate<BlockForm> in) {
@@ -143,11 +179,10 @@ public final class StepDown {
      */
     private Down undo() {
         var held = lower.holds(now, Lower.EVERYWHERE);
-        return s.me().lastChange()
-                .filter(d -> d.proposed() == Verdict.STEP_UP)
-                .map(d -> Lower.of(lower.holds(d.before(), Lower.EVERYWHERE), held))
+        return s.me().lastStepUp(s.state().methodSince())
+                .map(d -> Lower.of(d.before(), held))
                 .filter(dose -> !dose.equals(held))
-                .map(dose -> new Down(within(dose), Because.of(Reason.DOWN_UNDO)))
+                .map(dose -> new Down(dose, Because.of(Reason.DOWN_UNDO)))
                 .orElseGet(this::hardest);
     }
 
@@ -167,16 +202,11 @@ public final class StepDown {
                 : new Down(lower.holds(down.dose(), Lower.EVERYWHERE), down.why());
     }
 
-    private Dose within(Dose dose) {
-        return dose.withCeiling(
-                dose.ceiling().atMost(s.state().client().limits().highestEffort()));
-    }
-
     private Down newcomer() {
         var angle = s.onProps(
                 s.angleBound().filter(b -> b.compareTo(now.angle()) < 0).orElse(now.angle()));
         var first = FirstDose.newcomers(s.me().base().withAngle(angle));
-        return new Down(within(Lower.of(first, now)), Because.of(Reason.DOWN_NEWCOMER));
+        return new Down(Lower.of(first, now), Because.of(Reason.DOWN_NEWCOMER));
     }
 
     private Down capped() {
@@ -190,21 +220,17 @@ public final class StepDown {
         return s.state().client().limits().angleCap(s.reach()).orElseThrow().bound();
     }
 
-    /** The top hold gives way first; what is left is for the coach, who alone changes the ramp. */
+    /** Seconds of the ramps, then holds, until each contraction fits. */
     private Down shorter() {
-        int over = s.planWith(now).longestContractionSeconds(s.side())
-                - (int) s.state()
-                        .client()
-                        .limits()
-                        .contractionCap()
-                        .orElseThrow()
-                        .bound();
-        int hold = Math.max(0, now.topHoldSeconds() - over);
+        var limits = s.state().client().limits();
+        var shorter = FirstDose.within(now, limits);
+        int before = s.planWith(now).longestContractionSeconds(s.side());
+        int after = s.planWith(shorter).longestContractionSeconds(s.side());
         var why = Because.of(
                 Reason.STEP_NUMBER,
-                Term.of("Top hold"),
-                Term.of(now.topHoldSeconds(), Unit.SECOND),
-                Term.of(hold, Unit.SECOND));
-        return new Down(now.withTopHold(hold), why);
+                Term.of("Longest contraction"),
+                Term.of(before, Unit.SECOND),
+                Term.of(after, Unit.SECOND));
+        return new Down(Lower.of(shorter, now), why);
     }
 }

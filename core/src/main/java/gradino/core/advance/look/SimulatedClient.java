@@ -231,7 +231,7 @@ final class SimulatedClient {
                         + Math.abs(random.nextGaussian())));
         boolean settled = most < SETTLES_STRAIN || random.nextDouble() > most;
         var answered = at.plusSeconds(15 * 3600);
-        events.add(new Event.MorningAnswered(session.id(), settled, Tenths.of(sore), answered, answered));
+        events.add(Event.MorningAnswered.first(session.id(), settled, Tenths.of(sore), answered, answered));
     }
 
     private void grow(Side side, Dose dose) {

@@ -2,6 +2,7 @@ package gradino.core.advance.state;
 
 import gradino.core.body.Side;
 import java.time.Instant;
+import java.time.Instant;
 import java.util.Optional;
 
 /** How often somebody came, and what kept them away. */
@@ -28,11 +29,26 @@ public final class Attendance {
         return all.isEmpty() ? Optional.empty() : Optional.of(all.get(all.size() - 1));
     }
 
-    /** Days since the joint's last session beyond its planned interval; 0 or less while in time. */
+    /**
+     * Days beyond the planned interval since the last session of this line, or of the same motion and side in another, in this line's
+     * class or harder; 0 or less while in time, and before the first session of this line.
+     */
     public int daysBeyondPlan() {
         return lastSession()
-                .map(s -> moment.daysSince(s.endedAt()) - state.plan().plannedIntervalDays())
+                .map(s -> lastBeside().filter(b -> b.isAfter(s.endedAt())).orElse(s.endedAt()))
+                .map(last -> moment.daysSince(last) - state.plan().plannedIntervalDays())
                 .orElse(0);
+    }
+
+    private Optional<Instant> lastBeside() {
+        var beside = state.client().beside();
+        return beside.equals(Beside.NONE)
+                ? Optional.empty()
+                : beside.last(reach(), state.side(side).effortClass());
+    }
+
+    private Side reach() {
+        return state.plan().sides().one() ? Side.MIDLINE : side;
     }
 
     /** The pause in which the client is at this moment. */
@@ -59,7 +75,7 @@ public final class Attendance {
     }
 
     /**
-     * Fewer than the policy's sessions since the start or since the last long absence: of this line, or of the same motion and
+     * Fewer than the policy's sessions since the start or since the last long absence beyond plan: of this line, or of the same motion and
      * side in others, in this line's class or harder.
      */
     public boolean newcomer() {
@@ -67,19 +83,20 @@ public final class Attendance {
     }
 
     private boolean isNewcomer() {
-        var all = state.sessions();
         int wanted = policy.whole(Threshold.NEWCOMER_SESSIONS) - beside();
         if (wanted <= 0) {
             return false;
         }
         int longAway = policy.whole(Threshold.GAP_NEWCOMER_DAYS);
-        if (!all.isEmpty() && moment.daysSince(all.get(all.size() - 1).endedAt()) >= longAway) {
+        if (daysBeyondPlan() >= longAway) {
             return true;
         }
+        long away = (long) (longAway + state.plan().plannedIntervalDays()) * SECONDS_A_DAY;
+        var all = state.sessions();
         int run = 0;
         for (int i = all.size() - 1; i >= 0 && run < wanted; i--) {
             run++;
-            if (i > 0 && all.get(i).secondsAfter(all.get(i - 1)) >= longAway * SECONDS_A_DAY) {
+            if (i > 0 && all.get(i).secondsAfter(all.get(i - 1)) >= away) {
                 break;
             }
         }
@@ -88,10 +105,8 @@ public final class Attendance {
 
     private int beside() {
         var beside = state.client().beside();
-        if (beside.equals(Beside.NONE)) {
-            return 0;
-        }
-        var order = state.plan().sides();
-        return beside.count(order.one() ? Side.MIDLINE : side, state.side(side).effortClass());
+        return beside.equals(Beside.NONE)
+                ? 0
+                : beside.count(reach(), state.side(side).effortClass());
     }
 }

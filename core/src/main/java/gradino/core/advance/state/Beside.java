@@ -3,22 +3,39 @@ package gradino.core.advance.state;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.prescribe.timeline.EffortClass;
+import java.time.Instant;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Optional;
 
 /** Sessions of the same motion in the client's other lines, a side, each by the hardest class in which it was trained there. */
-public record Beside(Sided<Map<EffortClass, Integer>> sessions) {
+public record Beside(Sided<Map<EffortClass, Tally>> sessions) {
     public static final Beside NONE = new Beside(Sided.both(Map.of()));
+
+    /**
+     * Sessions of one class.
+     *
+     * @param last end of the newest
+     */
+    public record Tally(int count, Instant last) {
+        Tally and(Tally other) {
+            return new Tally(count + other.count, later(last, other.last));
+        }
+    }
 
     public Beside {
         sessions = sessions.map((side, map) -> Map.copyOf(map));
     }
 
+    private static Instant later(Instant one, Instant other) {
+        return one.isAfter(other) ? one : other;
+    }
+
     /** With one session more on a side. */
-    public Beside plus(Side side, EffortClass in) {
-        var more = new EnumMap<EffortClass, Integer>(EffortClass.class);
+    public Beside plus(Side side, EffortClass in, Instant endedAt) {
+        var more = new EnumMap<EffortClass, Tally>(EffortClass.class);
         more.putAll(sessions.on(side));
-        more.merge(in, 1, Integer::sum);
+        more.merge(in, new Tally(1, endedAt), Tally::and);
         return new Beside(sessions.with(side, more));
     }
 
@@ -31,10 +48,21 @@ public record Beside(Sided<Map<EffortClass, Integer>> sessions) {
         if (!side.isPaired()) {
             return Math.min(count(Side.LEFT, least), count(Side.RIGHT, least));
         }
-        int count = 0;
-        for (var entry : sessions.on(side).entrySet()) {
-            count += entry.getKey().compareTo(least) >= 0 ? entry.getValue() : 0;
+        return sessions.on(side).entrySet().stream()
+                .filter(e -> e.getKey().compareTo(least) >= 0)
+                .mapToInt(e -> e.getValue().count())
+                .sum();
+    }
+
+    /** End of the newest of a class or harder; for the midline of the side that has been away longer. */
+    public Optional<Instant> last(Side side, EffortClass least) {
+        if (!side.isPaired()) {
+            var left = last(Side.LEFT, least);
+            return left.flatMap(l -> last(Side.RIGHT, least).map(r -> r.isBefore(l) ? r : l));
         }
-        return count;
+        return sessions.on(side).entrySet().stream()
+                .filter(e -> e.getKey().compareTo(least) >= 0)
+                .map(e -> e.getValue().last())
+                .reduce(Beside::later);
     }
 }

@@ -5,12 +5,14 @@ import gradino.core.body.Side;
 import gradino.core.measure.limit.EndFeel;
 import gradino.core.measure.noise.Mode;
 import gradino.core.measure.reading.RangeReading;
+import gradino.core.perform.MorningQuestion;
 import gradino.core.perform.SessionRecord;
 import gradino.core.perform.StopSign;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.quantity.Tenths;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** A recorded fact that bears on a line. Every one has the time it happened and the time it was recorded. */
@@ -51,14 +53,29 @@ public sealed interface Event {
     }
 
     /**
-     * The two questions of the next morning.
+     * What was answered after a session.
      *
+     * @param question which of them
      * @param settled pain is back to usual
      * @param soreness of the muscle; null when not said
+     * @param correction why an answer that was given is not what holds; null for a first answer
      */
     record MorningAnswered(
-            String sessionId, boolean settled, @Nullable Tenths soreness, Instant happenedAt, Instant recordedAt)
-            implements Event {}
+            String sessionId,
+            MorningQuestion question,
+            boolean settled,
+            @Nullable Tenths soreness,
+            @Nullable String correction,
+            Instant happenedAt,
+            Instant recordedAt)
+            implements Event {
+        /** The first answer of the next morning. */
+        public static MorningAnswered first(
+                String sessionId, boolean settled, @Nullable Tenths soreness, Instant happenedAt, Instant recordedAt) {
+            return new MorningAnswered(
+                    sessionId, MorningQuestion.NEXT_MORNING, settled, soreness, null, happenedAt, recordedAt);
+        }
+    }
 
     /** What the coach made of a proposal, or an edit of the plan. */
     record DoseDecided(
@@ -91,8 +108,21 @@ public sealed interface Event {
             String sessionId, StopSign sign, @Nullable Side side, Instant happenedAt, Instant recordedAt)
             implements Event {}
 
-    /** The coach's written clearance of every stop sign so far. */
-    record Cleared(Instant happenedAt, Instant recordedAt) implements Event {}
+    /**
+     * The coach's written clearance of stop signs.
+     *
+     * @param upTo when it was written: signs recorded until then are cleared
+     * @param names ids of sessions whose sign it clears whenever that was recorded
+     */
+    record Cleared(Instant upTo, List<String> names, Instant happenedAt, Instant recordedAt) implements Event {
+        public Cleared {
+            names = List.copyOf(names);
+        }
+
+        boolean clears(Signs.StopFact stop) {
+            return !stop.recordedAt().isAfter(upTo) || names.contains(stop.sessionId());
+        }
+    }
 
     /**
      * A time in which the client does not train: known beforehand, or told of afterwards.

@@ -1,11 +1,13 @@
 package gradino.core.advance.state;
 
+import gradino.core.advance.state.Signs.StopFact;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.measure.noise.Mode;
 import gradino.core.measure.noise.NoiseRules;
 import gradino.core.measure.reading.PropGrid;
 import gradino.core.measure.reading.RangeState;
+import gradino.core.perform.MorningQuestion;
 import gradino.core.perform.StopSign;
 import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.program.Plan;
@@ -25,7 +27,7 @@ import org.jspecify.annotations.Nullable;
  * @param plan what both sides share; its doses are the first ones
  * @param grid the angles the props can give
  * @param sessions in the order of time
- * @param stops stop signs that are not cleared yet
+ * @param signs stop signs, what cleared them, and answers whose session is not known yet
  * @param pauses in the order in which they began
  * @param methodSince when the line's method was last changed; what came before is no evidence for its rungs
  * @param later facts that lie after the moment of the fold, which are not counted
@@ -37,28 +39,14 @@ public record LineState(
         ClientFacts client,
         Sided<SideState> sides,
         List<SessionFacts> sessions,
-        List<StopFact> stops,
+        Signs signs,
         List<Event.Paused> pauses,
         Instant methodSince,
         int later,
         @Nullable Method own) {
 
-    /** A stop sign in force for this line. */
-    public record StopFact(
-            String sessionId, StopSign sign, @Nullable Side side, Instant at) {
-        /** Whether it suspends this side: systemic and joint-wide signs reach both, and any reaches what both do together. */
-        public boolean reaches(Side other) {
-            return sign.scope() != StopSign.Scope.JOINT_SIDE
-                    || side == null
-                    || side == other
-                    || !side.isPaired()
-                    || !other.isPaired();
-        }
-    }
-
     public LineState {
         sessions = List.copyOf(sessions);
-        stops = List.copyOf(stops);
         pauses = List.copyOf(pauses);
     }
 
@@ -73,7 +61,7 @@ public record LineState(
                 client,
                 plan.doses().map((s, d) -> SideState.first(d)),
                 List.of(),
-                List.of(),
+                Signs.NONE,
                 List.of(),
                 Instant.MIN,
                 0,
@@ -103,7 +91,7 @@ public record LineState(
     }
 
     private LineState withLater(int count) {
-        return new LineState(plan, grid, client, sides, sessions, stops, pauses, methodSince, count, own);
+        return new LineState(plan, grid, client, sides, sessions, signs, pauses, methodSince, count, own);
     }
 
     /** Folds events, whatever order they come in. */
@@ -147,16 +135,22 @@ public record LineState(
         } else if (event instanceof Event.DoseDecided decided) {
             return decided(decided);
         } else if (event instanceof Event.StopSignElsewhere stop) {
-            return stopped(new StopFact(stop.sessionId(), stop.sign(), stop.side(), stop.happenedAt()));
+            return with(signs.with(new StopFact(stop.sessionId(), stop.sign(), stop.side(), stop.recordedAt())));
         } else if (event instanceof Event.MethodChanged changed) {
-            return new LineState(plan, grid, client, sides, sessions, stops, pauses, changed.happenedAt(), later, own);
+            return new LineState(plan, grid, client, sides, sessions, signs, pauses, changed.happenedAt(), later, own);
         } else if (event instanceof Event.Paused paused) {
             var all = new ArrayList<>(pauses);
             all.add(paused);
-            return new LineState(plan, grid, client, sides, sessions, stops, all, methodSince, later, own);
+            return new LineState(plan, grid, client, sides, sessions, signs, all, methodSince, later, own);
+        } else if (event instanceof Event.Cleared cleared) {
+            return with(signs.cleared(cleared));
         } else {
-            return new LineState(plan, grid, client, sides, sessions, List.of(), pauses, methodSince, later, own);
+            throw new IllegalArgumentException("nothing is known of " + event);
         }
+    }
+
+    private LineState with(Signs to) {
+        return new LineState(plan, grid, client, sides, sessions, to, pauses, methodSince, later, own);
     }
 
     public SideState side(Side side) {
@@ -165,11 +159,11 @@ public record LineState(
 
     public LineState with(Side side, SideState state) {
         return new LineState(
-                plan, grid, client, sides.with(side, state), sessions, stops, pauses, methodSince, later, own);
+                plan, grid, client, sides.with(side, state), sessions, signs, pauses, methodSince, later, own);
     }
 
     public LineState with(ClientFacts facts) {
-        return new LineState(plan, grid, facts, sides, sessions, stops, pauses, methodSince, later, own);
+        return new LineState(plan, grid, facts, sides, sessions, signs, pauses, methodSince, later, own);
     }
 
     public LineState withSessionsPerWeek(int perWeek) {
@@ -179,7 +173,7 @@ public record LineState(
                 client,
                 sides,
                 sessions,
-                stops,
+                signs,
                 pauses,
                 methodSince,
                 later,
@@ -215,15 +209,21 @@ public record LineState(
      * What a change of the line is held against.
      *
      * @param passive cold estimates of that moment; empty where the angle is judged elsewhere
+     * @param unloadedMastered the record has the unloaded version at top repetitions, twice
+     * @param liftOffsMastered the record has clean lift-offs, twice
      */
-    public LineFacts facts(Sided<Optional<UncertainAngle>> passive, boolean newcomer) {
+    public LineFacts facts(
+            Sided<Optional<UncertainAngle>> passive,
+            boolean newcomer,
+            boolean unloadedMastered,
+            boolean liftOffsMastered) {
         return new LineFacts(
                 client.limits(),
                 newcomer,
                 sides.map((s, side) -> Optional.of(side.dose().angle())),
                 passive,
-                !newcomer,
-                !newcomer);
+                unloadedMastered,
+                liftOffsMastered);
     }
 
     /** The plan with the doses in force. */
@@ -237,7 +237,7 @@ public record LineState(
                 .filter(s -> !s.endedAt().isAfter(decision.happenedAt()))
                 .toList();
         var then = sides.with(decision.side(), side(decision.side()).before(decision));
-        return new LineState(plan, grid, client, then, earlier, stops, pauses, methodSince, later, own);
+        return new LineState(plan, grid, client, then, earlier, signs, pauses, methodSince, later, own);
     }
 
     private SideState measured(Event.MeasuredCold measured, NoiseRules noise) {
@@ -269,29 +269,39 @@ public record LineState(
         var all = sessions.toArray(new SessionFacts[n + 1]);
         all[n] = SessionFacts.of(held.session(), held.recordedAt(), n == 0 ? null : all[n - 1], sides);
         var sign = held.session().stopSign();
-        var next = new LineState(plan, grid, client, sides, List.of(all), stops, pauses, methodSince, later, own);
+        var next = new LineState(plan, grid, client, sides, List.of(all), signs, pauses, methodSince, later, own);
         return sign == null
                 ? next
-                : next.stopped(
-                        new StopFact(held.session().id(), sign, held.session().stopSide(), held.happenedAt()));
+                : next.with(signs.with(
+                        new StopFact(held.session().id(), sign, held.session().stopSide(), held.recordedAt())));
     }
 
+    /** The first answer to a question holds, until it is corrected; what comes too early is no morning's. */
     private LineState answered(Event.MorningAnswered answered) {
-        var morning = new SessionFacts.Morning(answered.settled(), answered.soreness(), answered.recordedAt());
-        var all = sessions.toArray(new SessionFacts[0]);
         // The newest is asked about most often: look from the end.
-        for (int i = all.length - 1; i >= 0; i--) {
-            if (all[i].id().equals(answered.sessionId())) {
-                all[i] = all[i].with(morning);
-                break;
+        for (int i = sessions.size() - 1; i >= 0; i--) {
+            if (sessions.get(i).id().equals(answered.sessionId())) {
+                return answered(i, answered);
             }
         }
-        return new LineState(plan, grid, client, sides, List.of(all), stops, pauses, methodSince, later, own);
+        return this;
     }
 
-    private LineState stopped(StopFact stop) {
-        var all = new ArrayList<>(stops);
-        all.add(stop);
-        return new LineState(plan, grid, client, sides, sessions, all, pauses, methodSince, later, own);
+    private LineState answered(int place, Event.MorningAnswered answered) {
+        var session = sessions.get(place);
+        if (!answered.question().mayBeAnswered(session.endedAt(), answered.happenedAt())) {
+            return this;
+        } else if (answered.question() == MorningQuestion.AFTER_48_HOURS) {
+            var sign = StopSign.PAIN_AFTER_48_HOURS;
+            var before = signs.without(session.id(), sign);
+            var stop = new StopFact(session.id(), sign, session.painfulSide(), answered.recordedAt());
+            return with(answered.settled() ? before : before.with(stop));
+        } else if (session.morning() != null && answered.correction() == null) {
+            return this;
+        }
+        var morning = new SessionFacts.Morning(answered.settled(), answered.soreness(), answered.recordedAt());
+        var all = sessions.toArray(new SessionFacts[0]);
+        all[place] = session.with(morning);
+        return new LineState(plan, grid, client, sides, List.of(all), signs, pauses, methodSince, later, own);
     }
 }

@@ -115,6 +115,23 @@ public final class RungSessions {
         return groups.subList(Math.max(0, groups.size() - wanted), groups.size());
     }
 
+    /**
+     * Sessions at this rung whose morning was never told and is no longer awaited, as far back as {@link #lastRuns} looks: they do
+     * not count, but what is known of them does.
+     */
+    public List<SessionFacts> silent() {
+        var runs = lastRuns();
+        boolean full = runs.size() >= policy.whole(Threshold.SESSIONS_NEEDED);
+        var from = full ? runs.get(0).get(0).endedAt() : since;
+        var found = new ArrayList<SessionFacts>();
+        for (int i = sessions.size() - 1; i >= 0 && sessions.get(i).endedAt().isAfter(from); i--) {
+            if (sessions.get(i).isUnknown() && has(sessions.get(i))) {
+                found.add(sessions.get(i));
+            }
+        }
+        return found;
+    }
+
     private EffortClass effortClass() {
         var known = effortClass;
         if (known == null) {

@@ -69,6 +69,14 @@ public record SessionFacts(
         return endedAt.getEpochSecond() - earlier.endedAt.getEpochSecond();
     }
 
+    /** The side that hurt; null where both did, or neither. */
+    @Nullable
+    Side painfulSide() {
+        boolean left = on(Side.LEFT).worstKind() != null;
+        boolean right = on(Side.RIGHT).worstKind() != null;
+        return left == right ? null : left ? Side.LEFT : Side.RIGHT;
+    }
+
     /** When the last word about this session came in. */
     public Instant lastHeard() {
         return morning != null && morning.recordedAt().isAfter(recordedAt) ? morning.recordedAt() : recordedAt;

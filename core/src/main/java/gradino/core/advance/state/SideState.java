@@ -1,9 +1,11 @@
 package gradino.core.advance.state;
 
+import gradino.core.because.Verdict;
 import gradino.core.measure.limit.EndFeel;
 import gradino.core.measure.reading.RangeState;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.timeline.EffortClass;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -92,6 +94,17 @@ public record SideState(
         for (int i = decisions.size() - 1; i >= 0; i--) {
             if (!decisions.get(i).before().equals(decisions.get(i).after())) {
                 return Optional.of(decisions.get(i));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** The last step up that was taken, since an instant; a coach's own change is none. */
+    public Optional<Event.DoseDecided> lastStepUp(Instant since) {
+        for (int i = decisions.size() - 1; i >= 0 && !decisions.get(i).happenedAt().isBefore(since); i--) {
+            var decision = decisions.get(i);
+            if (decision.proposed() == Verdict.STEP_UP && !decision.before().equals(decision.after())) {
+                return Optional.of(decision);
             }
         }
         return Optional.empty();

@@ -28,6 +28,7 @@ public enum Threshold {
     ANGLE_LEAST,
     COLD_DAYS,
     COLD_SESSIONS,
+    RETURN_DAYS,
     TOP_HOLD_STEP,
     CEILING_STEP,
     CEILING_FIRST_TOP,

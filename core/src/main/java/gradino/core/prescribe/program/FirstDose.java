@@ -21,13 +21,13 @@ public final class FirstDose {
     private final int cap;
     private final Limits limits;
 
-    private FirstDose(Experience experience, Limits limits) {
-        this.cap = Math.min(limits.highestEffort().value(), experience.startsAt());
+    private FirstDose(int cap, Limits limits) {
+        this.cap = cap;
         this.limits = limits;
     }
 
     public static List<BlockDraft> blocks(Method method, Experience experience, Limits limits) {
-        var dose = new FirstDose(experience, limits);
+        var dose = new FirstDose(Math.min(limits.highestEffort().value(), experience.startsAt()), limits);
         var first = method.firstBlocks(true);
         var usual = method.firstBlocks(false);
         return IntStream.range(0, first.size())
@@ -43,6 +43,12 @@ public final class FirstDose {
                 .mapToObj(i -> asHard(first.blocks().get(i), usual.blocks().get(i)))
                 .toList();
         return new BlockDraft(first.form(), numbers, first.words(), first.steps(), inside);
+    }
+
+    /** A side with every contraction as short as the limits want it, its ramps first. */
+    public static Dose within(Dose dose, Limits limits) {
+        var fit = new FirstDose(limits.highestEffort().value(), limits);
+        return dose.withBlocks(dose.blocks().stream().map(fit::fitted).toList());
     }
 
     /** A side under a newcomer's limits, without a load. */

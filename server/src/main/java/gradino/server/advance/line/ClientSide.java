@@ -27,6 +27,8 @@ import org.springframework.stereotype.Component;
 /** What of a client bears on their lines; never kept, because it changes with the day. */
 @Component
 class ClientSide {
+    private static final int LONGEST_INTERVAL_DAYS = 7;
+
     private final NoiseService noise;
     private final BesideRepository besides;
     private final PolicyService policies;
@@ -38,7 +40,7 @@ class ClientSide {
     }
 
     Facts of(Collection<Client> clients, Collection<Line> lines, Moment moment) {
-        int days = policies.current().whole(Threshold.GAP_NEWCOMER_DAYS);
+        int days = policies.current().whole(Threshold.GAP_NEWCOMER_DAYS) + LONGEST_INTERVAL_DAYS;
         var beside = besides.of(
                 lines.stream().map(Line::id).toList(), moment.instant().minus(Duration.ofDays(days)));
         return new Facts(

@@ -28,7 +28,7 @@ public class BesideRepository {
     /** Runs since a moment that had the motion of each line in others of the client's lines, and not that line. */
     public Map<String, Beside> of(Collection<String> lineIds, Instant since) {
         var rows = sql.list("""
-                SELECT l.id, x.run_id, x.left_class, x.right_class FROM run_close c
+                SELECT l.id, x.run_id, x.left_class, x.right_class, c.happened_at FROM run_close c
                  CROSS JOIN run_line x ON x.run_id = c.run_id
                  CROSS JOIN line o ON o.id = x.line_id
                   JOIN line l ON l.client_id = o.client_id AND l.motion = o.motion AND l.id <> o.id
@@ -38,11 +38,11 @@ public class BesideRepository {
         var beside = new HashMap<String, Beside>();
         hardest(rows)
                 .forEach((run, classes) -> classes.forEach((side, in) ->
-                        beside.merge(run.lineId(), Beside.NONE.plus(side, in), (known, one) -> known.plus(side, in))));
+                        beside.merge(run.lineId(), Beside.NONE.plus(side, in, run.endedAt()), (known, one) -> known.plus(side, in, run.endedAt()))));
         return beside;
     }
 
-    private record RunBeside(String lineId, String runId) {}
+    private record RunBeside(String lineId, String runId, Instant endedAt) {}
 
     private record Done(
             RunBeside run,
@@ -51,7 +51,7 @@ public class BesideRepository {
 
     private static Done done(ResultSet row) throws SQLException {
         return new Done(
-                new RunBeside(row.getString("id"), row.getString("run_id")),
+                new RunBeside(row.getString("id"), row.getString("run_id"), Sql.instant(row, "happened_at")),
                 effortClass(row.getString("left_class")),
                 effortClass(row.getString("right_class")));
     }
