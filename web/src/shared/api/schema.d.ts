@@ -820,6 +820,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/stop-signs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["open"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/colleagues": {
         parameters: {
             query?: never;
@@ -1165,7 +1181,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["open"];
+        post: operations["open_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1905,6 +1921,7 @@ export interface components {
         Clearance: {
             clearedBy: string;
             loosens: components["schemas"]["Loosening"][];
+            names: string[];
             note: string;
             stopSigns: boolean;
             /** Format: date */
@@ -1957,7 +1974,7 @@ export interface components {
             /** @enum {string} */
             stopSide?: "LEFT" | "RIGHT" | "MIDLINE";
             /** @enum {string} */
-            stopSign?: "SHARP_PAIN" | "NUMBNESS_TINGLING_WEAKNESS" | "PINCH_THAT_STAYS" | "LOCKING_GIVING_WAY" | "DIZZINESS_CHEST_PAIN_SIGHT" | "SEVERE_HEADACHE" | "SWELLING" | "PAIN_AFTER_48_HOURS";
+            stopSign?: "SHARP_PAIN" | "NUMBNESS_TINGLING_WEAKNESS" | "PINCH_THAT_STAYS" | "LOCKING_GIVING_WAY" | "DIZZINESS_CHEST_PAIN_SIGHT" | "SEVERE_HEADACHE" | "SWELLING" | "PULSING_UNDER_TOOL" | "PAIN_AFTER_48_HOURS";
         };
         Closed: {
             /** Format: date-time */
@@ -1972,7 +1989,7 @@ export interface components {
             /** @enum {string} */
             stopSide?: "LEFT" | "RIGHT" | "MIDLINE";
             /** @enum {string} */
-            stopSign?: "SHARP_PAIN" | "NUMBNESS_TINGLING_WEAKNESS" | "PINCH_THAT_STAYS" | "LOCKING_GIVING_WAY" | "DIZZINESS_CHEST_PAIN_SIGHT" | "SEVERE_HEADACHE" | "SWELLING" | "PAIN_AFTER_48_HOURS";
+            stopSign?: "SHARP_PAIN" | "NUMBNESS_TINGLING_WEAKNESS" | "PINCH_THAT_STAYS" | "LOCKING_GIVING_WAY" | "DIZZINESS_CHEST_PAIN_SIGHT" | "SEVERE_HEADACHE" | "SWELLING" | "PULSING_UNDER_TOOL" | "PAIN_AFTER_48_HOURS";
         };
         Colleague: {
             id: string;
@@ -1996,6 +2013,7 @@ export interface components {
             clientId: string;
             draft: components["schemas"]["SessionDraft"];
             id: string;
+            lowered: string[];
             name: string;
             /** Format: date-time */
             recordedAt: string;
@@ -2218,6 +2236,7 @@ export interface components {
             text: string;
         };
         GateResult: {
+            against?: string;
             because: {
                 reason: string;
                 text: string;
@@ -2227,6 +2246,7 @@ export interface components {
             limit?: number;
             /** @enum {string} */
             outcome: "PASSED" | "DECIDED" | "NOT_REACHED";
+            seen?: string;
             source: components["schemas"]["Source"];
             /** @enum {string} */
             unit: "DEGREE" | "CENTIMETRE" | "KILOGRAM" | "SECOND" | "MINUTE" | "HOUR" | "DAY" | "PERCENT" | "OF_TEN" | "RATIO" | "COUNT";
@@ -2250,6 +2270,7 @@ export interface components {
             client: string;
             footer: string;
             lines: components["schemas"]["HandoutLine"][];
+            lowered: string[];
             /** Format: int32 */
             minutes: number;
             stopSigns: string[];
@@ -2300,6 +2321,8 @@ export interface components {
         HomeMorning: {
             /** Format: date-time */
             endedAt: string;
+            /** @enum {string} */
+            question: "NEXT_MORNING" | "AFTER_48_HOURS";
             runId: string;
             title: string;
         };
@@ -2321,6 +2344,7 @@ export interface components {
             /** Format: date-time */
             lastDone?: string;
             lines: string[];
+            lowered: string[];
             /** Format: int32 */
             minutes: number;
             name: string;
@@ -2745,9 +2769,12 @@ export interface components {
             text: string;
         };
         Morning: {
+            correction?: string;
             /** Format: date-time */
             happenedAt: string;
             id: string;
+            /** @enum {string} */
+            question: "NEXT_MORNING" | "AFTER_48_HOURS";
             /** Format: date-time */
             recordedAt: string;
             runId: string;
@@ -2759,6 +2786,8 @@ export interface components {
             clientName: string;
             /** Format: date-time */
             endedAt: string;
+            /** @enum {string} */
+            question: "NEXT_MORNING" | "AFTER_48_HOURS";
             runId: string;
             title: string;
         };
@@ -2857,6 +2886,7 @@ export interface components {
             clearedBy: string;
             id: string;
             loosens: components["schemas"]["Loosening"][];
+            names: string[];
             note: string;
             stopSigns: boolean;
             /** Format: date */
@@ -2896,7 +2926,10 @@ export interface components {
             seed: number;
         };
         NewMorning: {
+            correction?: string;
             id: string;
+            /** @enum {string} */
+            question: "NEXT_MORNING" | "AFTER_48_HOURS";
             settled: boolean;
             soreness?: number;
         };
@@ -2995,6 +3028,15 @@ export interface components {
             /** Format: date-time */
             recordedAt: string;
             text: string;
+        };
+        OpenSign: {
+            /** Format: date-time */
+            happenedAt: string;
+            name: string;
+            /** Format: date-time */
+            recordedAt: string;
+            runId: string;
+            sign: string;
         };
         Others: {
             /** Format: int32 */
@@ -3599,7 +3641,7 @@ export interface components {
             min: number;
             source: components["schemas"]["Source"];
             /** @enum {string} */
-            threshold: "PAIN_TOO_MUCH" | "PAIN_UNSETTLED" | "PAIN_RISE" | "PAIN_CLEAN" | "PAIN_WINDOW_DAYS" | "GAP_STAY_DAYS" | "GAP_DOWN_DAYS" | "GAP_NEWCOMER_DAYS" | "UNKNOWN_HOURS" | "DONE_RATIO" | "PHASE_RATIO" | "SESSIONS_NEEDED" | "FAULTS_A_SET" | "CRAMPS_A_SET" | "EFFORT_TENTHS" | "EFFORT_WITHIN" | "NEAR_MAX_PEAK" | "SORENESS_SPACING" | "NEWCOMER_SESSIONS" | "ANGLE_MARGIN" | "ANGLE_SIGMAS" | "ANGLE_STEP" | "ANGLE_WEEK" | "ANGLE_LEAST" | "COLD_DAYS" | "COLD_SESSIONS" | "TOP_HOLD_STEP" | "CEILING_STEP" | "CEILING_FIRST_TOP" | "SUPPORTED_HOLD_STEP" | "ANGLE_CEILING_DROP" | "DOWN_CEILING" | "CEILING_LEAST" | "DOWN_ANGLE" | "HANDS_OFF_STEP" | "PLATEAU_DAYS" | "PLATEAU_SESSIONS" | "BLOCK_WEEKS" | "ILLNESS_DAYS" | "LEVEL_FIRST" | "LOAD_FIRST" | "LOAD_LEAST" | "LOAD_MOST" | "STAGE_GRADE";
+            threshold: "PAIN_TOO_MUCH" | "PAIN_UNSETTLED" | "PAIN_RISE" | "PAIN_CLEAN" | "PAIN_WINDOW_DAYS" | "GAP_STAY_DAYS" | "GAP_DOWN_DAYS" | "GAP_NEWCOMER_DAYS" | "UNKNOWN_HOURS" | "DONE_RATIO" | "PHASE_RATIO" | "SESSIONS_NEEDED" | "FAULTS_A_SET" | "CRAMPS_A_SET" | "EFFORT_TENTHS" | "EFFORT_WITHIN" | "NEAR_MAX_PEAK" | "SORENESS_SPACING" | "NEWCOMER_SESSIONS" | "ANGLE_MARGIN" | "ANGLE_SIGMAS" | "ANGLE_STEP" | "ANGLE_WEEK" | "ANGLE_LEAST" | "COLD_DAYS" | "COLD_SESSIONS" | "RETURN_DAYS" | "TOP_HOLD_STEP" | "CEILING_STEP" | "CEILING_FIRST_TOP" | "SUPPORTED_HOLD_STEP" | "ANGLE_CEILING_DROP" | "DOWN_CEILING" | "CEILING_LEAST" | "DOWN_ANGLE" | "HANDS_OFF_STEP" | "PLATEAU_DAYS" | "PLATEAU_SESSIONS" | "BLOCK_WEEKS" | "ILLNESS_DAYS" | "LEVEL_FIRST" | "LOAD_FIRST" | "LOAD_LEAST" | "LOAD_MOST" | "STAGE_GRADE";
             /** @enum {string} */
             unit: "DEGREE" | "CENTIMETRE" | "KILOGRAM" | "SECOND" | "MINUTE" | "HOUR" | "DAY" | "PERCENT" | "OF_TEN" | "RATIO" | "COUNT";
             /** Format: double */
@@ -3766,12 +3808,14 @@ export interface components {
             /** Format: double */
             rmse: number;
             /** Format: double */
+            seconds: number;
+            /** Format: double */
             within: number;
         };
         StopSignText: {
             advice: string;
             /** @enum {string} */
-            sign: "SHARP_PAIN" | "NUMBNESS_TINGLING_WEAKNESS" | "PINCH_THAT_STAYS" | "LOCKING_GIVING_WAY" | "DIZZINESS_CHEST_PAIN_SIGHT" | "SEVERE_HEADACHE" | "SWELLING" | "PAIN_AFTER_48_HOURS";
+            sign: "SHARP_PAIN" | "NUMBNESS_TINGLING_WEAKNESS" | "PINCH_THAT_STAYS" | "LOCKING_GIVING_WAY" | "DIZZINESS_CHEST_PAIN_SIGHT" | "SEVERE_HEADACHE" | "SWELLING" | "PULSING_UNDER_TOOL" | "PAIN_AFTER_48_HOURS";
             source: components["schemas"]["Source"];
             words: string;
         };
@@ -3838,7 +3882,7 @@ export interface components {
         Summary: {
             closed?: components["schemas"]["Closed"];
             load?: components["schemas"]["Load"];
-            morning?: components["schemas"]["Morning"];
+            mornings: components["schemas"]["Morning"][];
             rows: components["schemas"]["WorkRow"][];
             sides: components["schemas"]["SidedSideSummary"];
         };
@@ -5562,6 +5606,28 @@ export interface operations {
             };
         };
     };
+    open: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenSign"][];
+                };
+            };
+        };
+    };
     colleagues: {
         parameters: {
             query?: never;
@@ -6075,7 +6141,7 @@ export interface operations {
             };
         };
     };
-    open: {
+    open_1: {
         parameters: {
             query?: never;
             header?: never;

@@ -1,13 +1,12 @@
 import type { Schemas } from '../../shared/api/client';
 import { verdictWord } from '../../shared/draw/VerdictGlyph';
-import { amount } from '../../shared/units';
 
 const NAMES: Record<string, string> = {
   'stop-sign': 'Stop signs',
   'too-much': 'Too much',
   'long-gap': 'Long gap',
   unknowns: 'Still unknown',
-  qualified: 'Two clean sessions',
+  qualified: 'Clean sessions',
 };
 
 const MARKS: Record<Schemas['GateResult']['outcome'], [string, string]> = {
@@ -41,11 +40,11 @@ export function GateList({ gates }: { gates: Schemas['GateResult'][] }) {
               <span className="block text-xs text-soft">{gate.source.text}</span>
             </span>
             <span className="text-right whitespace-nowrap">
-              {gate.outcome !== 'NOT_REACHED' && gate.value !== undefined && gate.limit !== undefined && (
+              {gate.outcome !== 'NOT_REACHED' && gate.against !== undefined && (
                 <>
-                  <span className="text-lg font-semibold">{amount(gate.value, gate.unit)}</span>
+                  <span className="text-lg font-semibold">{gate.seen}</span>
                   <br />
-                  <span className="text-sm text-soft">limit {amount(gate.limit, gate.unit)}</span>
+                  <span className="text-sm text-soft">limit {gate.against}</span>
                 </>
               )}
             </span>

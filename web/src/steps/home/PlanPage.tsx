@@ -27,7 +27,7 @@ export function PlanPage() {
         </p>
       ))}
       {plan.data.mornings.map((m) => (
-        <MorningCard key={m.runId} runId={m.runId} title="How is it this morning?" of={m.title} endedAt={m.endedAt} />
+        <MorningCard key={m.runId} {...m} title="How is it?" of={m.title} />
       ))}
       <Sessions plan={plan.data} />
       <Tapes plan={plan.data} />
@@ -41,7 +41,7 @@ export function PlanPage() {
 function Sessions({ plan }: { plan: Plan }) {
   const sessions = [...plan.sessions].sort((a, b) => urgency(b) - urgency(a));
   if (sessions.length === 0) {
-    return <p className="text-lg">Your coach has not set anything for home yet.</p>;
+    return <p className="text-lg">Your coach has set nothing for home yet.</p>;
   }
   return (
     <section className="space-y-3">
@@ -50,6 +50,7 @@ function Sessions({ plan }: { plan: Plan }) {
         <Card
           key={s.id}
           title={s.name}
+          lowered={s.lowered.join(' ')}
           words={`${s.lines.join(', ')}, about ${s.minutes} min · ${s.due ? 'due' : `done ${daysAgo(s.lastDone)}`}`}
           main={i === 0 && s.heldBack.length === 0}
           action={s.openRun ? 'Go on' : 'Start'}
@@ -80,13 +81,14 @@ function today(plan: Plan): string {
 type CardProps = {
   title: string;
   words: string;
+  lowered?: string;
   main: boolean;
   action: string;
   disabled: boolean;
   open: (id: string) => Promise<Schemas['Floor']>;
 };
 
-function Card({ title, words: said, main, action, disabled, open }: CardProps) {
+function Card({ title, words: said, lowered, main, action, disabled, open }: CardProps) {
   const navigate = useNavigate();
   const [id] = useState(newId);
   const start = useMutation({
@@ -97,6 +99,7 @@ function Card({ title, words: said, main, action, disabled, open }: CardProps) {
     <article className="border border-rule bg-card p-4">
       <h3 className="text-2xl font-bold first-letter:uppercase">{title}</h3>
       <p className="mb-3 text-soft">{said}</p>
+      <p className="text-lg">{lowered}</p>
       <Button
         look={main ? 'main' : 'plain'}
         className="min-h-14 w-full text-xl"
@@ -117,7 +120,7 @@ function Tapes({ plan }: { plan: Plan }) {
   return (
     <section>
       <h2 className="mb-1 text-xl font-bold">Measure yourself</h2>
-      <p className="mb-2 text-soft">With a tape, before you train.</p>
+      <p className="mb-2 text-soft">With a tape, before training.</p>
       {plan.tapes.map((t) => (
         <Link
           key={t.motion + t.position.id}

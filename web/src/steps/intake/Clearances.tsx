@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, findingsOf, newId, type Schemas } from '../../shared/api/client';
 import { headOf, placeOf } from '../../shared/restrictions';
+import { day } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { useClientDay } from '../../shared/ui/ClientHead';
 import { DateField } from '../../shared/ui/DateField';
@@ -44,8 +45,8 @@ export function Clearances({ client }: { client: ClientFile }) {
 
 function Write({ client, done }: { client: ClientFile; done: () => void }) {
   const queries = useQueryClient();
-  const day = useClientDay(client.id);
-  const stopped = day.data?.lines.some((l) => l.verdict === 'STOP_AND_REFER') ?? false;
+  const today = useClientDay(client.id);
+  const stopped = today.data?.lines.some((l) => l.verdict === 'STOP_AND_REFER') ?? false;
   const [id] = useState(newId);
   const [clearedBy, setClearedBy] = useState('');
   const [note, setNote] = useState('');
@@ -54,13 +55,19 @@ function Write({ client, done }: { client: ClientFile; done: () => void }) {
   // Until the coach ticks it, it follows what is known: the day may come in after the form.
   const [ticked, setStopSigns] = useState<boolean | null>(null);
   const stopSigns = ticked ?? stopped;
+  const signs = useQuery({
+    queryKey: ['stop-signs', client.id],
+    queryFn: () => ask(api.GET('/api/clients/{clientId}/stop-signs', { params: { path: { clientId: client.id } } })),
+  });
+  const [left, setLeft] = useState<string[]>([]);
+  const names = (signs.data ?? []).map((s) => s.runId).filter((run) => !left.includes(run));
   const [loosens, setLoosens] = useState<Loosening[]>([]);
   const save = useMutation({
     mutationFn: () =>
       ask(
         api.POST('/api/clients/{clientId}/clearances', {
           params: { path: { clientId: client.id } },
-          body: { id, clearedBy, note, writtenOn: writtenOn ?? '', until, stopSigns, loosens },
+          body: { id, clearedBy, note, writtenOn: writtenOn ?? '', until, stopSigns, names, loosens },
         }),
       ),
     onSuccess: async () => {
@@ -106,8 +113,19 @@ function Write({ client, done }: { client: ClientFile; done: () => void }) {
             checked={stopSigns}
             onChange={(e) => setStopSigns(e.target.checked)}
           />
-          stop signs up to its day
+          stop signs that were recorded up to its day
         </label>
+        {signs.data?.map((s) => (
+          <label key={s.runId} className="flex min-h-11 items-center gap-3">
+            <input
+              type="checkbox"
+              className="size-5 accent-(--ink)"
+              checked={!left.includes(s.runId)}
+              onChange={(e) => setLeft(e.target.checked ? left.filter((x) => x !== s.runId) : [...left, s.runId])}
+            />
+            it names: {s.sign}, {day(s.happenedAt)} ({s.name})
+          </label>
+        ))}
         {client.restrictions.map((r) => (
           <LoosenOne
             key={r.id}

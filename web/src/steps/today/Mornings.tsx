@@ -1,7 +1,7 @@
 import type { Schemas } from '../../shared/api/client';
 import { MorningCard } from '../../shared/ui/MorningCard';
 
-/** The two questions of the next morning. */
+/** What is to be asked after sessions. */
 export function Mornings({ mornings }: { mornings: Schemas['MorningAsked'][] }) {
   return (
     <aside aria-label="Next morning">
@@ -18,6 +18,7 @@ export function Mornings({ mornings }: { mornings: Schemas['MorningAsked'][] }) 
           title={asked.clientName}
           of={asked.title}
           endedAt={asked.endedAt}
+          question={asked.question}
         />
       ))}
     </aside>

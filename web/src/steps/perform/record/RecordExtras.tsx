@@ -6,11 +6,11 @@ import { MorningAfter } from './MorningAfter';
 
 /** With the closing sheet: a warm reading, the next morning's answers, what the gauges saw, corrections. */
 export function RecordExtras({ floor, summary }: { floor: Schemas['Floor']; summary: Schemas['Summary'] }) {
-  const { closed, morning } = summary;
+  const { closed, mornings } = summary;
   return (
     <>
       {closed?.stopSign === undefined && <WarmAfter floor={floor} />}
-      {closed && <MorningAfter floor={floor} closed={closed} morning={morning} />}
+      {closed && <MorningAfter floor={floor} closed={closed} mornings={mornings} />}
       <Traces floor={floor} />
       <Corrections runId={floor.id} labels={floor.labels} />
     </>

@@ -37,6 +37,11 @@ export function HandoutPage() {
       <p className="mb-4 text-soft">
         For {page.client}, about {page.minutes} minutes
       </p>
+      {page.lowered.map((why) => (
+        <p key={why} className="mb-4 font-bold">
+          {why}
+        </p>
+      ))}
       <section className="mb-6 break-inside-avoid border-l-4 border-warn pl-4">
         <h2 className="text-xl font-bold text-warn">Stop at once for</h2>
         <ul className="list-disc pl-5">

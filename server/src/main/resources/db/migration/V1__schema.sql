@@ -47,6 +47,7 @@ CREATE TABLE clearance (
   written_on TEXT,
   until_day TEXT,
   stop_signs INTEGER NOT NULL DEFAULT 1 CHECK (stop_signs IN (0, 1)),
+  names TEXT NOT NULL DEFAULT '[]',        -- runs whose sign it clears, whenever that was recorded
   loosens TEXT NOT NULL DEFAULT '[]'
 ) STRICT;
 
@@ -201,6 +202,8 @@ CREATE TABLE morning (
   seq         INTEGER PRIMARY KEY,
   id          TEXT NOT NULL UNIQUE,
   run_id      TEXT NOT NULL REFERENCES run,
+  question    TEXT NOT NULL,
+  correction  TEXT,                        -- why the answer before it does not hold; null for a first answer
   settled     INTEGER NOT NULL CHECK (settled IN (0, 1)),
   soreness    INTEGER,
   happened_at INTEGER NOT NULL,

@@ -96,8 +96,9 @@ public class ClientsTest {
     @Test(dependsOnMethods = "aRestrictionIsFreeToAddAndOnlyAClearanceLiftsIt")
     public void aClearanceNamesWhoAndWhatAndIsStoredOnce() {
         var path = "/api/clients/" + Scene.CLIENT + "/clearances";
-        var empty = "{\"id\":\"c\",\"clearedBy\":\"\",\"writtenOn\":\"2099-01-01\",\"note\":\"\",\"stopSigns\":false,"
-                + "\"loosens\":[]}";
+        var empty =
+                "{\"id\":\"c\",\"clearedBy\":\"\",\"writtenOn\":\"2099-01-01\",\"note\":\"\",\"stopSigns\":false,\"names\":[],"
+                        + "\"loosens\":[]}";
         assertThat(server.post(path, empty).paths())
                 .containsExactlyInAnyOrder("clearedBy", "note", "writtenOn", "loosens");
         long before = rows("clearance");

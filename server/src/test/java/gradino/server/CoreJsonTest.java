@@ -81,7 +81,7 @@ public class CoreJsonTest {
                         AT)
             },
             {Event.class, new Event.StopSignElsewhere("s", StopSign.SWELLING, null, AT, AT)},
-            {Event.class, new Event.Cleared(AT, AT)},
+            {Event.class, new Event.Cleared(AT, List.of("s"), AT, AT)},
         };
     }
 
@@ -96,7 +96,7 @@ public class CoreJsonTest {
         assertThat(JSON.writeValueAsString(Degrees.of(31.5))).isEqualTo("31.5");
         assertThat(JSON.writeValueAsString(List.of(Tenths.of(7)))).isEqualTo("[7]");
         assertThat(JSON.writeValueAsString(Because.of(Reason.EFFORT_NOT_RATED)))
-                .contains("\"text\":\"A set has no effort rating\"");
+                .contains("\"text\":\"A set has no effort rating: how hard it was is not known\"");
     }
 
     @Test

@@ -79,8 +79,10 @@ public class KeptLinesTest {
             after(
                     "a corrected morning",
                     true,
-                    (server, scene) -> fine(server.post(
-                            "/api/runs/s2/morning", "{\"id\":\"again\",\"settled\":false,\"soreness\":7}"))),
+                    (server, scene) -> fine(
+                            server.post(
+                                    "/api/runs/s2/morning",
+                                    "{\"id\":\"again\",\"question\":\"NEXT_MORNING\",\"settled\":false,\"soreness\":7,\"correction\":\"a wrong tap\"}"))),
             after("a reading", true, (server, scene) -> scene.measured(20, 18)),
             after("a restriction", true, (server, scene) -> fine(scene.restrict("r", "EFFORT_CAP", 40))),
             after(

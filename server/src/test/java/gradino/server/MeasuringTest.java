@@ -225,7 +225,9 @@ public class MeasuringTest {
                         .paths())
                 .containsExactly("tape.body.TOE_TO_ANKLE");
         var impossible = server.post(CLIENT + "/props", wanted.formatted("seated-90-90-rear", 120));
-        assertThat(impossible.body().at("/findings/0/code").asString()).isEqualTo("does-not-fit");
+        assertThat(impossible.body().at("/findings/0/code").asString()).isEqualTo("not-given");
+        // 42 cm of shank, straight up.
+        assertThat(impossible.body().at("/findings/0/message").asString()).contains("nearest is 90.0° at 42.0 cm");
     }
 
     @Test

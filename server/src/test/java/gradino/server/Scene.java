@@ -31,7 +31,7 @@ public final class Scene {
             {"id":"%s","kind":"%s","scope":{"joints":[]}%s,"reason":"invented"}
             """;
     private static final String CLEARANCE = """
-            {"id":"%s","clearedBy":"invented practitioner","writtenOn":"%s","until":"%s","note":"may train","stopSigns":%b,
+            {"id":"%s","clearedBy":"invented practitioner","writtenOn":"%s","until":"%s","note":"may train","stopSigns":%b,"names":[],
              "loosens":[%s]}
             """;
     private final TestServer.TestClock clock;
@@ -209,7 +209,8 @@ public final class Scene {
     public Scene morning(String session) {
         assertThat(server.post(
                                 "/api/runs/" + session + "/morning",
-                                "{\"id\":\"a" + ++ids + "\",\"settled\":true,\"soreness\":1}")
+                                "{\"id\":\"a" + ++ids
+                                        + "\",\"question\":\"NEXT_MORNING\",\"settled\":true,\"soreness\":1}")
                         .status())
                 .isEqualTo(204);
         return this;

@@ -124,7 +124,7 @@ public class ScreeningTest {
         screen("operated", operated("hip", "RIGHT"));
         var id = server.get(PATH).body().at("/restrictions/0/id").asString();
         var clearance = """
-            {"id":"c","clearedBy":"invented","writtenOn":"%s","note":"to 20","stopSigns":false,
+            {"id":"c","clearedBy":"invented","writtenOn":"%s","note":"to 20","stopSigns":false,"names":[],
              "loosens":[{"restriction":"%s","motionLimits":[{"motion":"hip-internal-rotation","degrees":20}]}]}
             """.formatted(java.time.LocalDate.now(server.clock), id);
         assertThat(server.post(PATH + "/clearances", clearance).status()).isEqualTo(200);

@@ -111,14 +111,16 @@ public class SessionsTest {
     @Test
     public void theMorningIsAskedAfterTheSessionIsClosed() {
         scene.open("s1");
-        assertThat(server.post("/api/runs/s1/morning", "{\"id\":\"a\",\"settled\":true}")
+        assertThat(server.post("/api/runs/s1/morning", "{\"id\":\"a\",\"question\":\"NEXT_MORNING\",\"settled\":true}")
                         .codes())
                 .containsExactly("still-open");
         scene.close("s1");
         assertThat(server.get("/api/today").body().path("mornings").size()).isZero();
         server.clock.move(Duration.ofDays(1));
         assertThat(server.get("/api/today").body().path("mornings").size()).isEqualTo(1);
-        assertThat(server.post("/api/runs/s1/morning", "{\"id\":\"a\",\"settled\":true,\"soreness\":11}")
+        assertThat(server.post(
+                                "/api/runs/s1/morning",
+                                "{\"id\":\"a\",\"question\":\"NEXT_MORNING\",\"settled\":true,\"soreness\":11}")
                         .codes())
                 .containsExactly("out-of-bounds");
         scene.morning("s1");
@@ -138,11 +140,16 @@ public class SessionsTest {
         assertThat(server.post("/api/runs/s3/blocks", painful).status()).isEqualTo(204);
         scene.close("s3");
         server.clock.move(Duration.ofHours(80));
-        assertThat(scene.proposal("left").at("/proposal/verdict").asString()).isEqualTo("STEP_UP");
-        assertThat(scene.decide("d1", "LEFT", "ACCEPTED", ",\"reason\":\"\"").status())
+        // What is known of the silent session keeps the line from stepping up; the coach does all the same.
+        assertThat(scene.proposal("left").at("/proposal/verdict").asString()).isEqualTo("STAY");
+        var further = Scene.dose(Scene.with(scene.line(), "GRADED_SET", "top-hold", 15), "left");
+        assertThat(scene.decide("d1", "LEFT", "CHANGED", ",\"dose\":" + further + ",\"reason\":\"felt easy\"")
+                        .status())
                 .isEqualTo(200);
         server.clock.move(Duration.ofHours(2));
-        server.post("/api/runs/s3/morning", "{\"id\":\"late\",\"settled\":false,\"soreness\":2}");
+        server.post(
+                "/api/runs/s3/morning",
+                "{\"id\":\"late\",\"question\":\"NEXT_MORNING\",\"settled\":false,\"soreness\":2}");
         var proposal = scene.proposal("left");
         assertThat(proposal.at("/proposal/suspends").asString()).isEqualTo("d1");
         assertThat(proposal.at("/proposal/verdict").asString()).isEqualTo("STEP_DOWN");
@@ -173,8 +180,16 @@ public class SessionsTest {
     @Test
     public void theNextMorningsAnswerIsCorrectedAndTheFirstIsKept() {
         scene.cleanSession("s1");
-        server.post("/api/runs/s1/morning", "{\"id\":\"better\",\"settled\":false,\"soreness\":6}");
-        var morning = server.get("/api/runs/s1/summary").body().path("morning");
+        server.post(
+                "/api/runs/s1/morning",
+                "{\"id\":\"better\",\"question\":\"NEXT_MORNING\",\"settled\":false,\"soreness\":6,\"correction\":\"a wrong tap\"}");
+        assertThat(server.post(
+                                "/api/runs/s1/morning",
+                                "{\"id\":\"evening\",\"question\":\"NEXT_MORNING\",\"settled\":true,\"soreness\":0}")
+                        .codes())
+                .containsExactly("answered");
+        var morning = server.get("/api/runs/s1/summary").body().at("/mornings/1");
+        assertThat(morning.path("correction").asString()).isEqualTo("a wrong tap");
         assertThat(morning.path("settled").asBoolean()).isFalse();
         assertThat(morning.path("soreness").asInt()).isEqualTo(6);
         assertThat(new String(server.bytes("/api/exchange/files/mornings.csv")))

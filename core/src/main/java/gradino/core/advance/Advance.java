@@ -1,6 +1,6 @@
 package gradino.core.advance;
 
-import gradino.core.advance.lever.Mastered;
+import gradino.core.advance.Turns.Rival;
 import gradino.core.advance.gate.Checked;
 import gradino.core.advance.gate.Gate;
 import gradino.core.advance.gate.LongGapGate;
@@ -13,8 +13,8 @@ import gradino.core.advance.gate.Watch;
 import gradino.core.advance.lever.Ladder;
 import gradino.core.advance.lever.Lever;
 import gradino.core.advance.lever.Lower;
+import gradino.core.advance.lever.Mastered;
 import gradino.core.advance.lever.StepDown;
-import gradino.core.advance.state.Attendance;
 import gradino.core.advance.state.Event;
 import gradino.core.advance.state.LeverId;
 import gradino.core.advance.state.LineState;
@@ -32,11 +32,11 @@ import gradino.core.body.Sided;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.program.LineCheck;
 import gradino.core.prescribe.program.Plan;
-import gradino.core.prescribe.program.SessionCheck;
 import gradino.core.prescribe.program.SessionContext.LineFacts;
 import gradino.core.prescribe.timeline.EffortClass;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.IntConsumer;
@@ -54,6 +54,8 @@ public final class Advance {
 
     private static final List<Gate> GATES =
             List.of(new StopSignGate(), new TooMuchGate(), new LongGapGate(), new UnknownsGate(), new QualifiedGate());
+
+    private static final int MAINTAINED_A_WEEK = 1;
 
     /** Place of the last gate that may step down. */
     private static final int LAST_DOWN = 2;
@@ -104,6 +106,44 @@ public final class Advance {
         return suspension(new Situation(state, side, policy, moment)).isPresent()
                 ? Lower.of(state.side(side).lastChange().orElseThrow().before(), inForce)
                 : inForce;
+    }
+
+    /**
+     * The dose to train with where no coach leads: a step down that waits for the coach counts already, number by number.
+     *
+     * @param proposed what is proposed now
+     */
+    public static Dose unledDose(LineState state, Proposed proposed, Dose led) {
+        boolean lower = proposed.verdict() == Verdict.STEP_DOWN && waits(state, proposed);
+        return lower ? Lower.of(proposed.to(), led) : led;
+    }
+
+    /**
+     * What is left of a step up while another line of the joint has its turn.
+     *
+     * @param line id
+     * @param rivals other lines of the client
+     */
+    public static Proposal inTurn(
+            String line, LineState state, Proposal proposal, Collection<Rival> rivals, Moment moment) {
+        return turn(line, state, proposal.proposed(), rivals, moment)
+                .map(why -> proposal.waiting(why, state.plan().sessionsPerWeek()))
+                .orElse(proposal);
+    }
+
+    /** The same of what it comes to. */
+    public static Proposed inTurn(
+            String line, LineState state, Proposed proposed, Collection<Rival> rivals, Moment moment) {
+        return turn(line, state, proposed, rivals, moment)
+                .map(why -> proposed.waiting(why, state.side(proposed.side()).dose()))
+                .orElse(proposed);
+    }
+
+    private static Optional<Because> turn(
+            String line, LineState state, Proposed proposed, Collection<Rival> rivals, Moment moment) {
+        return rivals.isEmpty() || proposed.verdict() != Verdict.STEP_UP
+                ? Optional.empty()
+                : Turns.waitsFor(Rival.of(line, state, proposed), rivals, moment);
     }
 
     /** Whether a proposal waits for the coach: it says something other than stay that was not declined on the same facts. */
@@ -164,17 +204,17 @@ public final class Advance {
     }
 
     /**
-     * Facts about sessions before an accepted step up that were recorded after it: judged again, as of then. A more
-     * cautious result suspends the step.
+     * Facts about sessions before a step up, accepted or a coach's own, that were recorded after it: judged again, as of then. A
+     * result more cautious than what was proposed suspends the step.
      */
     private static Optional<Proposal> suspension(Situation now) {
         return now.me()
                 .lastChange()
-                .filter(d -> d.proposed() == Verdict.STEP_UP
-                        && d.equals(now.me().lastDecision().orElseThrow()))
-                .filter(d -> heardLate(now, d))
-                .map(d -> judged(asOf(now, d), now.dose(), d.id()))
-                .filter(p -> p.verdict().isMoreCautiousThan(Verdict.STEP_UP));
+                .filter(d -> d.equals(now.me().lastDecision().orElseThrow())
+                        && heardLate(now, d)
+                        && Change.isMore(d.before(), d.after()))
+                .flatMap(d -> Optional.of(judged(asOf(now, d), now.dose(), d.id()))
+                        .filter(p -> p.verdict().isMoreCautiousThan(d.proposed())));
     }
 
     private static boolean heardLate(Situation now, Event.DoseDecided decision) {
@@ -258,7 +298,11 @@ public final class Advance {
                 return stepDown(decided);
             }
             return new Step(
-                    verdict == null ? Verdict.STAY : verdict, null, decided.result().because(), s.dose(), null);
+                    verdict == null ? Verdict.STAY : verdict,
+                    null,
+                    decided.result().because(),
+                    s.dose(),
+                    null);
         }
 
         /** Every cause that was found is answered in one step; a gap that lowers nothing asks for a measurement only. */
@@ -316,7 +360,7 @@ public final class Advance {
                     .filter(Finding::blocks)
                     .findFirst()
                     .or(() -> s.blocksOnce(dose.blocks(), () -> firstBlocking(plan, facts)))
-                    .or(() -> tooLong(plan))
+                    .or(() -> s.tooLong(plan))
                     .map(Finding::message)
                     .map(message -> Because.of(Reason.NOT_ALLOWED, Term.of(message)));
         }
@@ -325,17 +369,6 @@ public final class Advance {
             return LineCheck.checkSide(plan, s.side(), facts, s.method()).stream()
                     .filter(Finding::blocks)
                     .findFirst();
-        }
-
-        private Optional<Finding> tooLong(Plan plan) {
-            var minutes = s.state().client().minutes();
-            return minutes == null
-                    ? Optional.empty()
-                    : SessionCheck.tooLong(plan.seconds(), minutes).filter(f -> longerThanNow(plan));
-        }
-
-        private boolean longerThanNow(Plan plan) {
-            return plan.seconds() > s.planWith(s.dose()).seconds();
         }
 
         Proposed proposed(Step step) {
@@ -383,6 +416,9 @@ public final class Advance {
 
         private int sessionsPerWeek(Dose to) {
             int now = s.state().plan().sessionsPerWeek();
+            if (deciding == null && to.equals(s.dose()) && Ladder.isMaintained(s)) {
+                return Math.min(now, MAINTAINED_A_WEEK);
+            }
             var before = EffortClass.of(s.dose());
             var after = EffortClass.of(to);
             return after.compareTo(before) > 0 ? Math.min(now, s.method().weeklyCap(after.weeklyCap())) : now;

@@ -8,6 +8,7 @@ import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.measure.limit.Limiter;
 import gradino.core.prescribe.method.Dose;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -85,6 +86,36 @@ public record Proposal(
         all.addAll(notes);
         alternatives.stream().filter(a -> !a.possible()).forEach(a -> all.add(a.why()));
         return all;
+    }
+
+    /** The same while another line of the joint has its turn: the step is what comes then. */
+    public Proposal waiting(Because why, int perWeek) {
+        var later = new ArrayList<Alternative>();
+        if (lever != null) {
+            later.add(new Alternative(lever, true, this.why));
+        }
+        later.addAll(alternatives);
+        return new Proposal(
+                side,
+                Verdict.STAY,
+                null,
+                why,
+                limiter,
+                from,
+                from,
+                null,
+                List.of(),
+                requests,
+                gates,
+                failed,
+                later,
+                List.of(why),
+                notes,
+                suspends,
+                evidence,
+                perWeek,
+                policyVersion,
+                engineVersion);
     }
 
     public Proposed proposed() {

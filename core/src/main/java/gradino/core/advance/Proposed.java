@@ -23,4 +23,9 @@ public record Proposed(
         Dose to,
         @Nullable String stage,
         List<Because> requests,
-        @Nullable String suspends) {}
+        @Nullable String suspends) {
+    /** The same while another line of the joint has its turn. */
+    public Proposed waiting(Because reason, Dose inForce) {
+        return new Proposed(side, Verdict.STAY, null, reason, inForce, null, requests, suspends);
+    }
+}

@@ -10,6 +10,8 @@ import org.jspecify.annotations.Nullable;
  * @param verdict what it decided; null unless it decided
  * @param value what was seen, in {@code unit}; null where the gate has no number
  * @param limit what it was held against, in {@code unit}; null where the gate has no number
+ * @param seen the value in words, never rounded onto a limit that it differs from
+ * @param against the limit in words
  */
 public record GateResult(
         String id,
@@ -18,6 +20,8 @@ public record GateResult(
         @Nullable Double value,
         @Nullable Double limit,
         Unit unit,
+        @Nullable String seen,
+        @Nullable String against,
         Because because,
         Source source) {
 
@@ -29,7 +33,7 @@ public record GateResult(
 
     public static GateResult passed(
             String id, @Nullable Double value, @Nullable Double limit, Unit unit, Because because, Source source) {
-        return new GateResult(id, Outcome.PASSED, null, value, limit, unit, because, source);
+        return of(id, Outcome.PASSED, null, value, limit, unit, because, source);
     }
 
     public static GateResult decided(
@@ -40,7 +44,22 @@ public record GateResult(
             Unit unit,
             Because because,
             Source source) {
-        return new GateResult(id, Outcome.DECIDED, verdict, value, limit, unit, because, source);
+        return of(id, Outcome.DECIDED, verdict, value, limit, unit, because, source);
+    }
+
+    private static GateResult of(
+            String id,
+            Outcome outcome,
+            @Nullable Verdict verdict,
+            @Nullable Double value,
+            @Nullable Double limit,
+            Unit unit,
+            Because because,
+            Source source) {
+        var against = limit == null ? null : Term.of(limit, unit).text();
+        var seen =
+                value == null ? null : (limit == null ? Term.of(value, unit) : Term.beside(value, limit, unit)).text();
+        return new GateResult(id, outcome, verdict, value, limit, unit, seen, against, because, source);
     }
 
     public boolean decided() {
@@ -49,21 +68,6 @@ public record GateResult(
 
     /** The same judgement, shown after an earlier gate has already decided. */
     public GateResult notReached() {
-        return new GateResult(id, Outcome.NOT_REACHED, null, value, limit, unit, because, source);
-    }
-
-    /** The value in words, never rounded onto a limit that it differs from; null where there is none. */
-    public @Nullable String seen() {
-        if (value == null) {
-            return null;
-        }
-        return limit == null
-                ? Term.of(value, unit).text()
-                : Term.beside(value, limit, unit).text();
-    }
-
-    /** The limit in words; null where there is none. */
-    public @Nullable String against() {
-        return limit == null ? null : Term.of(limit, unit).text();
+        return new GateResult(id, Outcome.NOT_REACHED, null, value, limit, unit, seen, against, because, source);
     }
 }

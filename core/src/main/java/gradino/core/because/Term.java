@@ -27,7 +27,9 @@ public sealed interface Term extends Comparable<Term> {
     /** With as many decimals as it takes not to look like the limit that it differs from. */
     static Term beside(double value, double limit, Unit unit) {
         int decimals = usual(unit);
-        while (value != limit && decimals < MOST_DECIMALS && number(value, decimals).equals(number(limit, decimals))) {
+        while (value != limit
+                && decimals < MOST_DECIMALS
+                && number(value, decimals).equals(number(limit, decimals))) {
             decimals++;
         }
         return new Amount(value, unit, decimals);

@@ -97,8 +97,9 @@ public record Forecast(List<Pool> pools, List<Shortfall> marks) {
                     borrowed(joint(key.motion())),
                     Arrays.stream(capacity).boxed().toList()));
             for (var phase : run.phases()) {
-                int asked = phase.effortFrom().value();
-                double left = capacity[phase.endSecond() - 1];
+                int worst = run.worst(phase, capacity);
+                int asked = run.asked(phase, worst);
+                double left = capacity[worst];
                 boolean allOut = asked >= ALL_OUT;
                 if (allOut || asked > left + SLACK) {
                     marks.add(new Shortfall(
@@ -149,6 +150,21 @@ public record Forecast(List<Pool> pools, List<Shortfall> marks) {
             for (int t = phase.startSecond(); t < phase.endSecond(); t++) {
                 asked[t] = from + slope * (t - phase.startSecond() + 0.5);
             }
+        }
+
+        /** The second in which least is left beside what is asked then: a falling effort asks for less as it goes. */
+        int worst(Phase phase, double[] capacity) {
+            int worst = phase.startSecond();
+            for (int t = phase.startSecond(); t < phase.endSecond(); t++) {
+                worst = asked[t] - capacity[t] >= asked[worst] - capacity[worst] ? t : worst;
+            }
+            return worst;
+        }
+
+        /** Whole percent at that second; of a steady effort its own. */
+        int asked(Phase phase, int second) {
+            boolean steady = phase.effortFrom().equals(phase.effortTo());
+            return steady ? phase.effortFrom().value() : (int) Math.round(asked[second]);
         }
 
         /** Of several sets the most cautious at each second. */

@@ -13,7 +13,8 @@ import org.jspecify.annotations.Nullable;
  * @param writtenOn date of the writing
  * @param until last day it holds; null for twelve months from the writing
  * @param note what was written
- * @param stopSigns whether it clears the stop signs up to its day
+ * @param stopSigns whether it clears the stop signs that were recorded up to its day
+ * @param names sessions whose stop sign it clears, whenever that was recorded
  * @param loosens restrictions by id
  */
 public record Clearance(
@@ -22,8 +23,10 @@ public record Clearance(
         @Nullable LocalDate until,
         String note,
         boolean stopSigns,
+        List<String> names,
         List<Loosening> loosens) {
     public Clearance {
+        names = List.copyOf(names);
         loosens = List.copyOf(loosens);
     }
 
@@ -45,12 +48,19 @@ public record Clearance(
         return until == null ? writtenOn.plusYears(1) : until;
     }
 
+    public boolean clearsSigns() {
+        return stopSigns || !names.isEmpty();
+    }
+
     /**
-     * Up to when it clears stop signs: what was there on the day of the letter, not what came after.
+     * Up to when signs must have been recorded to be cleared without being named: what was known on the day of the letter.
      *
      * @param recordedFor when it was brought in
      */
     public Instant clearsUpTo(Instant recordedFor, ZoneId zone) {
+        if (!stopSigns) {
+            return Instant.MIN;
+        }
         var dayAfter = writtenOn.plusDays(1).atStartOfDay(zone).toInstant();
         return dayAfter.isBefore(recordedFor) ? dayAfter : recordedFor;
     }

@@ -83,7 +83,7 @@ public final class IntakeCheck {
         if (c.until() != null && c.until().isBefore(c.writtenOn())) {
             block(findings, "until", "before-writing", "It cannot end before it was written.");
         }
-        if (!c.stopSigns() && c.loosens().isEmpty()) {
+        if (!c.clearsSigns() && c.loosens().isEmpty()) {
             block(findings, "loosens", "required", "Say what it loosens: nothing else changes.");
         }
         for (int i = 0; i < c.loosens().size(); i++) {

@@ -213,14 +213,17 @@ public class AdvanceRulesTest {
     @Test
     public void sessionsOfTheMotionElsewhereCount() {
         assertThat(newcomerBeside(Beside.NONE)).isTrue();
-        var moderate = Beside.NONE.plus(Side.LEFT, EffortClass.MODERATE, DAY_AGO).plus(Side.RIGHT, EffortClass.MODERATE, DAY_AGO);
+        var moderate = Beside.NONE
+                .plus(Side.LEFT, EffortClass.MODERATE, DAY_AGO)
+                .plus(Side.RIGHT, EffortClass.MODERATE, DAY_AGO);
         assertThat(newcomerBeside(moderate)).isTrue();
         var twice = moderate.plus(Side.LEFT, EffortClass.HARD, DAY_AGO).plus(Side.RIGHT, EffortClass.LOADED, DAY_AGO);
         assertThat(newcomerBeside(twice)).isFalse();
         // Lighter work, and the other side's, is no experience of this.
         var lighter = moderate.plus(Side.LEFT, EffortClass.LIGHT, DAY_AGO).plus(Side.RIGHT, EffortClass.HARD, DAY_AGO);
         assertThat(newcomerBeside(lighter)).isTrue();
-        assertThat(newcomerBeside(moderate.plus(Side.LEFT, EffortClass.HARD, DAY_AGO))).isTrue();
+        assertThat(newcomerBeside(moderate.plus(Side.LEFT, EffortClass.HARD, DAY_AGO)))
+                .isTrue();
     }
 
     private static final Instant DAY_AGO = Story.daysAgo(1);

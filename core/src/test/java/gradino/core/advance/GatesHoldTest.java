@@ -1,12 +1,11 @@
 package gradino.core.advance;
 
-import gradino.core.perform.Observer;
-import gradino.core.advance.state.Policy;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gradino.core.advance.state.ClientFacts;
 import gradino.core.advance.state.Event;
 import gradino.core.advance.state.LeverId;
+import gradino.core.advance.state.Policy;
 import gradino.core.advance.state.Threshold;
 import gradino.core.because.Because;
 import gradino.core.because.GateResult;
@@ -19,6 +18,7 @@ import gradino.core.intake.Limits;
 import gradino.core.intake.RestrictionKind;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.MorningQuestion;
+import gradino.core.perform.Observer;
 import gradino.core.perform.PainKind;
 import gradino.core.perform.StopSign;
 import gradino.core.prescribe.House;
@@ -172,7 +172,9 @@ public class GatesHoldTest {
     /** Worked case 9: one settled 4 after five clean sessions; two such in a week are a rise of the mean. */
     @Test
     public void aSettledFourAfterCleanWeeksIsAStay() {
-        var once = steady().clean(13, 11, 9, 6, 4).painful(2, 4, PainKind.WHILE_CONTRACTING).morning(2, true, 0);
+        var once = steady().clean(13, 11, 9, 6, 4)
+                .painful(2, 4, PainKind.WHILE_CONTRACTING)
+                .morning(2, true, 0);
         assertThat(once.left().verdict()).isEqualTo(Verdict.STAY);
         var twice = steady().clean(13, 11, 9)
                 .painful(5, 3, PainKind.WHILE_CONTRACTING)
@@ -254,7 +256,10 @@ public class GatesHoldTest {
         if (pain > 0) {
             story = story.painful(36, pain, PainKind.AT_REST_IN_RANGE).morning(36, true, 0);
         }
-        var p = story.edited(35, BASE).clean(6, 3).passive(45, 1, readingDaysAgo).left();
+        var p = story.edited(35, BASE)
+                .clean(6, 3)
+                .passive(45, 1, readingDaysAgo)
+                .left();
         assertThat(p.to().angle()).isEqualTo(Degrees.of(expected));
         assertThat(p.requests().contains(Because.of(Reason.ASK_COLD))).isEqualTo(expected == 30);
     }

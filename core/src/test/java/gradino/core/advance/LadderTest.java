@@ -243,7 +243,8 @@ public class LadderTest {
                 .isEqualTo(Verdict.STOP_AND_REFER);
         assertThat(Advance.propose(state, Side.RIGHT, Policy.house(), NOW).verdict())
                 .isEqualTo(Verdict.STEP_UP);
-        var cleared = state.step(new Event.Cleared(at, List.of(), at.plusSeconds(60), at.plusSeconds(60)), NoiseRules.HOUSE);
+        var cleared =
+                state.step(new Event.Cleared(at, List.of(), at.plusSeconds(60), at.plusSeconds(60)), NoiseRules.HOUSE);
         assertThat(Advance.propose(cleared, Side.LEFT, Policy.house(), NOW).verdict())
                 .isEqualTo(Verdict.STEP_UP);
     }

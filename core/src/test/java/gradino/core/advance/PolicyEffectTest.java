@@ -212,11 +212,7 @@ public class PolicyEffectTest {
                 scene(Threshold.ANGLE_STEP, 3, 5, deep(50, 1)),
                 scene(Threshold.ANGLE_WEEK, 3, 5, deep(50, 1)),
                 scene(Threshold.ANGLE_LEAST, 1, 2, deep(33.5, 0.5)),
-                scene(
-                        Threshold.COLD_DAYS,
-                        14,
-                        28,
-                        steady().clean(6, 3).passive(50, 1, 20)),
+                scene(Threshold.COLD_DAYS, 14, 28, steady().clean(6, 3).passive(50, 1, 20)),
                 scene(Threshold.COLD_SESSIONS, 2, 12, trained(BASE).passive(50, 1, 10)),
                 scene(Threshold.RETURN_DAYS, 28, 56, returned().passive(50, 1, 30)),
                 scene(Threshold.TOP_HOLD_STEP, 5, 8, trained(dose(60, 2, 50, 10))),

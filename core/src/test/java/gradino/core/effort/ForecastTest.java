@@ -111,4 +111,24 @@ public class ForecastTest {
         assertThat(isFeasible(max)).isTrue();
         assertThat(max.marks()).isNotEmpty().allMatch(m -> m.allOut() && m.left() < 100);
     }
+
+    /**
+     * Knee, 50 % for 60 s easing off over 40 s: less is left at its end than it began with, but never less than is asked at that
+     * moment (three-compartment model of Xia and Frey Law 2008, parameters of Frey-Law et al. 2012; values from memory).
+     */
+    @Test
+    public void aFallingRampIsComparedAtEachMoment() {
+        assertThat(forecast(easing(50, 40)).marks()).isEmpty();
+        assertThat(isFeasible(forecast(easing(80, 40)))).isFalse();
+    }
+
+    private static SessionDraft easing(double percent, double down) {
+        var ramp = new BlockDraft(
+                BlockForm.PRESS_RAMP,
+                Map.of("top-hold", 60.0, "down", down),
+                Map.of(),
+                List.of(new Tread(percent, 5)),
+                List.of());
+        return session(line("a", "knee-flexion", ramp));
+    }
 }

@@ -138,7 +138,7 @@ public class IntakeTest {
                 .orElseThrow()
                 .id();
         var loosening = new Loosening(id, null, List.of(new MotionLimit("hip-flexion", 90)));
-        var clearance = new Clearance("invented", TODAY, null, "to 90", false, List.of(loosening));
+        var clearance = new Clearance("invented", TODAY, null, "to 90", false, List.of(), List.of(loosening));
         var flexion = limits("hip-flexion", after(screening, clearance));
         assertThat(flexion.stopped()).isEmpty();
         assertThat(flexion.angleCap(Side.LEFT).orElseThrow().bound()).isEqualTo(90);
@@ -152,15 +152,16 @@ public class IntakeTest {
     public void aClearanceMovesALimitAndEndsOnItsDay() {
         var id = "pregnant/" + RestrictionKind.EFFORT_CAP;
         var to80 = new Loosening(id, 80.0, List.of());
-        var written = new Clearance("invented", TODAY.minusMonths(11), null, "80 %", false, List.of(to80));
+        var written = new Clearance("invented", TODAY.minusMonths(11), null, "80 %", false, List.of(), List.of(to80));
         assertThat(limits("hip-flexion", after(said("pregnant"), written))
                         .highestEffort()
                         .value())
                 .isEqualTo(80);
         for (var over : List.of(
-                new Clearance("invented", TODAY.minusMonths(13), null, "80 %", false, List.of(to80)),
-                new Clearance("invented", TODAY.minusMonths(2), TODAY.minusDays(1), "80 %", false, List.of(to80)),
-                new Clearance("invented", TODAY.plusDays(1), null, "80 %", false, List.of(to80)))) {
+                new Clearance("invented", TODAY.minusMonths(13), null, "80 %", false, List.of(), List.of(to80)),
+                new Clearance(
+                        "invented", TODAY.minusMonths(2), TODAY.minusDays(1), "80 %", false, List.of(), List.of(to80)),
+                new Clearance("invented", TODAY.plusDays(1), null, "80 %", false, List.of(), List.of(to80)))) {
             assertThat(limits("hip-flexion", after(said("pregnant"), over))
                             .highestEffort()
                             .value())
@@ -170,7 +171,7 @@ public class IntakeTest {
 
     @Test
     public void aLetterClearsTheStopSignsOfItsDayAndNoneAfterIt() {
-        var letter = new Clearance("invented", TODAY, null, "may train", true, List.of());
+        var letter = new Clearance("invented", TODAY, null, "may train", true, List.of(), List.of());
         var dayAfter = TODAY.plusDays(1).atStartOfDay(ZONE).toInstant();
         assertThat(letter.clearsUpTo(dayAfter.plusSeconds(86_400), ZONE)).isEqualTo(dayAfter);
         assertThat(letter.clearsUpTo(dayAfter.minusSeconds(60), ZONE)).isEqualTo(dayAfter.minusSeconds(60));

@@ -108,6 +108,36 @@ public class TapeEverywhereTest {
         }
     }
 
+    /** What a prop cannot give, and the nearest that it does: never an angle beyond the wanted one in its place. */
+    @DataProvider
+    public Object[][] beyond() {
+        var knee = Map.of(
+                Segment.THIGH, BodyLength.measured(Centimetres.of(42.5)),
+                Segment.SHANK, BodyLength.measured(Centimetres.of(40)));
+        var toe = Map.of(
+                Segment.TOE_TO_ANKLE, BodyLength.measured(Centimetres.of(15)),
+                Segment.SHANK, BodyLength.measured(Centimetres.of(40)));
+        return new Object[][] {
+            // asin(15/40) = 22.0° with the toes at the wall.
+            {TapeFormulaId.TOE_WALL, 10.0, toe, 22.02, 0.0},
+            {TapeFormulaId.FOOT_RISE, -15.0, BODY, 0.0, 0.0},
+            {TapeFormulaId.FOOT_SIDEWAYS, -4.0, BODY, 0.0, 0.0},
+            // 180° − acos((42.5² + 40² − 82²) / (2 · 42.5 · 40)) = 12.6° at 82 cm; 83 cm is longer than the leg.
+            {TapeFormulaId.KNEE_FOLD, 3.0, knee, 12.61, 82.0},
+        };
+    }
+
+    @Test(dataProvider = "beyond")
+    public void whatAPropCannotGiveIsSaidWithTheNearest(
+            TapeFormulaId formula, double wanted, Map<Segment, BodyLength> body, double nearest, double reading) {
+        assertThatThrownBy(() -> Tape.solve(formula, Degrees.of(wanted), 0, body, 1))
+                .isInstanceOfSatisfying(Tape.NotGivenException.class, e -> {
+                    assertThat(e.nearest().reached().value().value()).isCloseTo(nearest, within(0.05));
+                    assertThat(e.nearest().readingCm()).isEqualTo(reading);
+                    assertThat(e).hasMessageContaining("nearest");
+                });
+    }
+
     @Test(dataProvider = "everywhere")
     public void theAngleRunsOneWayWithTheReading(TapeFormulaId formula, double degrees) {
         var here = at(formula, degrees);

@@ -198,13 +198,13 @@ public class DecisionService {
         if (!state.plan().trained().contains(decision.side())) {
             throw Problem.invalid("side", "side-for-motion", "This line does not train that side.");
         }
-        var proposal = Advance.propose(state, decision.side(), policy, inputs.moment());
+        var proposal = inputs.inTurn(state, Advance.propose(state, decision.side(), policy, inputs.moment()));
         if (!proposal.to().equals(decision.seen())) {
             throw Problem.conflict(
                     "changed-meanwhile", "Something new was recorded meanwhile: look again, then decide.");
         }
         var after = after(decision, proposal);
-        if (decision.answer() == Answer.CHANGED) {
+        if (decision.answer() != Answer.DECLINED) {
             Problem.throwIfBlocking(
                     DecisionCheck.check(state, proposal, after, decision.reason(), policy, inputs.moment()));
         }

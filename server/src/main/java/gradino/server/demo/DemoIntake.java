@@ -79,6 +79,7 @@ record DemoIntake(
                 null,
                 "Blood pressure treated and steady; isometrics up to 70 % of full effort.",
                 false,
+                List.of(),
                 List.of(lifted));
     }
 

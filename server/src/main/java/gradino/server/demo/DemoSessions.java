@@ -1,6 +1,7 @@
 package gradino.server.demo;
 
 import gradino.core.advance.state.Moment;
+import gradino.core.perform.MorningQuestion;
 import gradino.core.perform.Observer;
 import gradino.core.prescribe.program.Arrangement;
 import gradino.core.prescribe.program.Plan;
@@ -87,6 +88,14 @@ class DemoSessions {
         records.close(new Closed(
                 id, Observer.COACH, Tenths.of(4 + random.nextInt(2)), null, null, "", end, end.plusSeconds(30)));
         var morning = end.plusSeconds(20 * 3600);
-        records.addMorning(new Morning(id + "-morning", id, true, Tenths.of(random.nextInt(3)), morning, morning));
+        records.addMorning(new Morning(
+                id + "-morning",
+                id,
+                MorningQuestion.NEXT_MORNING,
+                null,
+                true,
+                Tenths.of(random.nextInt(3)),
+                morning,
+                morning));
     }
 }

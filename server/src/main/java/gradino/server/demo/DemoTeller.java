@@ -16,6 +16,7 @@ import gradino.core.measure.noise.Mode;
 import gradino.core.measure.noise.NoiseBook;
 import gradino.core.measure.noise.SeriesKey;
 import gradino.core.perform.BlockRecord;
+import gradino.core.perform.MorningQuestion;
 import gradino.core.perform.Observer;
 import gradino.core.perform.Pain;
 import gradino.core.perform.PainKind;
@@ -228,8 +229,15 @@ class DemoTeller {
                 id, Observer.COACH, Tenths.of(4 + random.nextInt(3)), null, null, "", end, end.plusSeconds(60)));
         if (!last || !life.besides().lastMorningOpen()) {
             var morning = end.plusSeconds(14 * 3600);
-            records.addMorning(
-                    new Morning(id + "-morning", id, pain < 3, Tenths.of(random.nextInt(3)), morning, morning));
+            records.addMorning(new Morning(
+                    id + "-morning",
+                    id,
+                    MorningQuestion.NEXT_MORNING,
+                    null,
+                    pain < 3,
+                    Tenths.of(random.nextInt(3)),
+                    morning,
+                    morning));
         }
     }
 

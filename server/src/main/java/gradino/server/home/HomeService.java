@@ -5,6 +5,7 @@ import gradino.core.body.Catalogue;
 import gradino.core.body.Motion;
 import gradino.core.body.Position;
 import gradino.core.measure.reading.Tape;
+import gradino.core.perform.MorningQuestion;
 import gradino.server.account.people.HomeGuest;
 import gradino.server.account.people.SignedIn;
 import gradino.server.home.NoteRepository.Note;
@@ -79,6 +80,7 @@ public class HomeService {
      * @param lastDone null when never
      * @param openRun null when none is open
      * @param heldBack why it may not be run now; empty when it may
+     * @param lowered why less is done than was set
      */
     record HomeSession(
             String id,
@@ -88,10 +90,11 @@ public class HomeService {
             boolean due,
             @Nullable Instant lastDone,
             @Nullable String openRun,
-            List<String> heldBack) {}
+            List<String> heldBack,
+            List<String> lowered) {}
 
     /** A session whose next-morning questions are still open. */
-    record HomeMorning(String runId, String title, Instant endedAt) {}
+    record HomeMorning(String runId, String title, Instant endedAt, MorningQuestion question) {}
 
     /**
      * What can be measured with a tape by oneself.
@@ -127,7 +130,7 @@ public class HomeService {
                         : List.of(),
                 sessions,
                 asked.mornings().stream()
-                        .map(m -> new HomeMorning(m.runId(), m.title(), m.endedAt()))
+                        .map(m -> new HomeMorning(m.runId(), m.title(), m.endedAt(), m.question()))
                         .toList(),
                 day.lines().stream()
                         .flatMap(l -> tape(client, l).stream())
@@ -156,7 +159,8 @@ public class HomeService {
                         .filter(l -> l.verdict() == Verdict.STOP_AND_REFER)
                         .flatMap(l -> Stream.ofNullable(l.why()))
                         .distinct()
-                        .toList());
+                        .toList(),
+                named.lowered());
     }
 
     private static String motion(String id) {

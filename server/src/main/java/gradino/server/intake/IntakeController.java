@@ -50,6 +50,7 @@ class IntakeController {
             @Nullable LocalDate until,
             String note,
             boolean stopSigns,
+            List<String> names,
             List<Clearance.Loosening> loosens) {}
 
     /** The newest answers, to begin the next time with; empty when never asked. */
@@ -91,6 +92,7 @@ class IntakeController {
         return intake.clear(
                 clientId,
                 c.id(),
-                new Clearance(c.clearedBy(), c.writtenOn(), c.until(), c.note(), c.stopSigns(), c.loosens()));
+                new Clearance(
+                        c.clearedBy(), c.writtenOn(), c.until(), c.note(), c.stopSigns(), c.names(), c.loosens()));
     }
 }

@@ -31,7 +31,7 @@ public class IntakeRepository {
             "id, client_id, happened_at, recorded_at, kind, joints, motion, side, bound, reason";
     private static final String CLEARANCE_COLUMNS =
             "id, client_id, happened_at, recorded_at, cleared_by, note, written_on, until_day, stop_signs, "
-                    + "loosens";
+                    + "names, loosens";
     private static final Source COACH = new Source(Source.Kind.HOUSE_RULE, "the coach's own restriction");
 
     private final Sql sql;
@@ -171,8 +171,8 @@ public class IntakeRepository {
         sql.update(
                 """
                 INSERT INTO clearance
-                  (id, client_id, happened_at, recorded_at, cleared_by, note, written_on, until_day, stop_signs, loosens)
-                VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING
+                  (id, client_id, happened_at, recorded_at, cleared_by, note, written_on, until_day, stop_signs, names, loosens)
+                VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING
                 """,
                 stored.id(),
                 stored.clientId(),
@@ -183,6 +183,7 @@ public class IntakeRepository {
                 c.writtenOn().toString(),
                 c.until() == null ? null : c.until().toString(),
                 c.stopSigns(),
+                json.write(c.names()),
                 json.write(c.loosens()));
     }
 
@@ -205,6 +206,7 @@ public class IntakeRepository {
                         until == null ? null : LocalDate.parse(until),
                         row.getString("note"),
                         row.getInt("stop_signs") == 1,
+                        List.of(json.read(row.getString("names"), String[].class)),
                         List.of(json.read(row.getString("loosens"), Clearance.Loosening[].class))),
                 Sql.instant(row, "happened_at"),
                 Sql.instant(row, "recorded_at"));

@@ -223,6 +223,9 @@ public class MeasureService {
                     client.details().blockStepCm());
             var reached = solved.reached();
             return new Inverse(solved.readingCm(), reached.value().value(), reached.expanded(), List.of());
+        } catch (Tape.NotGivenException e) {
+            var said = String.valueOf(e.getMessage());
+            return new Inverse(null, null, null, List.of(Finding.blocking("degrees", "not-given", null, "°", said)));
         } catch (Tape.DoesNotFitException e) {
             var said = Finding.sentence(String.valueOf(e.getMessage()));
             return new Inverse(null, null, null, List.of(Finding.blocking("degrees", "does-not-fit", null, "°", said)));

@@ -8,6 +8,7 @@ import gradino.core.because.Verdict;
 import gradino.core.intake.Intake;
 import gradino.core.intake.Restriction;
 import gradino.core.intake.Scope;
+import gradino.core.perform.MorningQuestion;
 import gradino.server.advance.line.Known;
 import gradino.server.advance.line.LineDoor;
 import gradino.server.intake.Client;
@@ -117,8 +118,14 @@ public class TodayService {
             @Nullable Integer recentPain,
             @Nullable Finding trouble) {}
 
-    /** A session whose next-morning questions were not answered. */
-    public record MorningAsked(String runId, String clientId, String clientName, String title, Instant endedAt) {}
+    /** A session with a question that was not answered yet. */
+    public record MorningAsked(
+            String runId,
+            String clientId,
+            String clientName,
+            String title,
+            Instant endedAt,
+            MorningQuestion question) {}
 
     @Transactional(readOnly = true)
     public Today today() {
@@ -235,19 +242,21 @@ public class TodayService {
                 null);
     }
 
-    /** From the next day on, for a week. */
+    /** For a week, whatever of it is open. */
     private Map<String, List<MorningAsked>> asked(List<Client> of, Moment now) {
         var names = of.stream()
                 .collect(Collectors.toMap(Client::id, c -> c.details().name()));
         var since = now.instant().minus(Duration.ofDays(MORNING_DAYS + 1));
-        return runs.unanswered(names.keySet(), since).stream()
-                .filter(r -> isAsked(r.endedAt(), now))
-                .map(r -> new MorningAsked(
-                        r.id(), r.clientId(), Objects.requireNonNull(names.get(r.clientId())), r.name(), r.endedAt()))
+        return runs.answered(names.keySet(), since).stream()
+                .filter(r -> now.daysSince(r.answers().end()) <= MORNING_DAYS)
+                .flatMap(r -> r.answers().open(now.instant(), now.zone()).stream()
+                        .map(question -> new MorningAsked(
+                                r.id(),
+                                r.clientId(),
+                                Objects.requireNonNull(names.get(r.clientId())),
+                                r.name(),
+                                r.answers().end(),
+                                question)))
                 .collect(Collectors.groupingBy(MorningAsked::clientId));
-    }
-
-    private static boolean isAsked(Instant endedAt, Moment now) {
-        return now.daysSince(endedAt) >= 1 && now.daysSince(endedAt) <= MORNING_DAYS;
     }
 }

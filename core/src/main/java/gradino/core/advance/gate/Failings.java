@@ -39,8 +39,7 @@ final class Failings {
     }
 
     void fewer(int sessions, int needed) {
-        var because =
-                Because.of(Reason.TOO_FEW_SESSIONS, Term.of(sessions, Unit.COUNT), Term.of(needed, Unit.COUNT));
+        var because = Because.of(Reason.TOO_FEW_SESSIONS, Term.of(sessions, Unit.COUNT), Term.of(needed, Unit.COUNT));
         parts.add(new Part(because, sessions, Limit.of(s, Threshold.SESSIONS_NEEDED)));
     }
 
@@ -76,8 +75,7 @@ final class Failings {
         }
         var apparatus = facts.otherApparatus();
         if (apparatus != null) {
-            plain(Because.of(
-                    Reason.OTHER_APPARATUS, Term.of(told(apparatus)), Term.of(told(asked.apparatus()))));
+            plain(Because.of(Reason.OTHER_APPARATUS, Term.of(told(apparatus)), Term.of(told(asked.apparatus()))));
         }
     }
 

@@ -82,7 +82,10 @@ public interface Gate {
             return new Judgement(
                     found.get(0).result(),
                     found.stream().flatMap(j -> j.causes().stream()).distinct().toList(),
-                    found.stream().flatMap(j -> j.requests().stream()).distinct().toList(),
+                    found.stream()
+                            .flatMap(j -> j.requests().stream())
+                            .distinct()
+                            .toList(),
                     found.stream().flatMap(j -> j.parts().stream()).distinct().toList());
         }
 
@@ -105,13 +108,12 @@ public interface Gate {
     default Judgement passed(Situation s, Threshold threshold, @Nullable Double value, Reason reason) {
         var limit = Limit.of(s, threshold);
         var because = value == null ? Because.of(reason) : Because.of(reason, Term.of(value, limit.unit()));
-        return Judgement.of(
-                GateResult.passed(id(), value, limit.value(), limit.unit(), because, limit.source()));
+        return Judgement.of(GateResult.passed(id(), value, limit.value(), limit.unit(), because, limit.source()));
     }
 
     default Judgement decided(Verdict verdict, double value, Limit limit, Because because) {
-        return Judgement.of(GateResult.decided(
-                id(), verdict, value, limit.value(), limit.unit(), because, limit.source()));
+        return Judgement.of(
+                GateResult.decided(id(), verdict, value, limit.value(), limit.unit(), because, limit.source()));
     }
 
     static Term amount(double value, Unit unit) {

@@ -12,7 +12,6 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
-
 /** What was felt on one side, session by session, and what it says about the way down. */
 final class Pains {
     private static final int LEAST_IN_A_WINDOW = 2;

@@ -1,19 +1,8 @@
 package gradino.core.advance.gate;
 
-import gradino.core.advance.state.SessionFacts;
-import gradino.core.advance.state.SideFacts;
 import gradino.core.advance.state.Threshold;
-import gradino.core.because.Because;
-import gradino.core.because.GateResult;
 import gradino.core.because.Reason;
-import gradino.core.because.Term;
-import gradino.core.because.Unit;
 import gradino.core.because.Verdict;
-import gradino.core.perform.DoneRatio;
-import gradino.core.prescribe.block.Apparatus;
-import gradino.core.prescribe.block.BlockKind;
-import gradino.core.prescribe.method.Cramp;
-import java.util.ArrayList;
 import java.util.List;
 
 /**

@@ -26,6 +26,7 @@ import gradino.core.prescribe.method.LadderRung;
 import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.method.Roles;
 import gradino.core.prescribe.program.Plan;
+import gradino.core.prescribe.program.SessionCheck;
 import gradino.core.prescribe.program.SessionContext.LineFacts;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.UncertainAngle;
@@ -340,6 +341,15 @@ public final class Situation {
     /** What a step is held against; what comes before loads and transitions is the ladder's own order. */
     public LineFacts facts(Sided<Optional<UncertainAngle>> passive) {
         return state.facts(passive, attendance.newcomer(), true, true);
+    }
+
+    /** More than the client's minutes; one that is too long already may stay as long as it is. */
+    public Optional<Finding> tooLong(Plan plan) {
+        var minutes = state.client().minutes();
+        return minutes == null
+                ? Optional.empty()
+                : SessionCheck.tooLong(plan.seconds(), minutes)
+                        .filter(f -> plan.seconds() > planWith(dose()).seconds());
     }
 
     public List<String> evidence() {

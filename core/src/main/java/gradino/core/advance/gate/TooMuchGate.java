@@ -37,8 +37,7 @@ public final class TooMuchGate implements Gate {
 
     @Override
     public Judgement judge(Situation s) {
-        var found =
-                questions.stream().flatMap(q -> q.apply(s).stream()).toList();
+        var found = questions.stream().flatMap(q -> q.apply(s).stream()).toList();
         return found.isEmpty()
                 ? passed(s, Threshold.PAIN_TOO_MUCH, (double) s.worst().pain(), Reason.PAIN_IN_BOUNDS)
                 : Judgement.all(found);
@@ -46,13 +45,21 @@ public final class TooMuchGate implements Gate {
 
     private Optional<Judgement> capExceeded(Situation s) {
         int ceiling = s.dose().ceiling().value();
-        return s.state().client().limits().effortCap().filter(r -> ceiling > r.bound())
+        return s.state()
+                .client()
+                .limits()
+                .effortCap()
+                .filter(r -> ceiling > r.bound())
                 .map(r -> above(r, ceiling, Reason.ABOVE_EFFORT_CAP, DownCause.EFFORT_CAPPED));
     }
 
     private Optional<Judgement> angleCapExceeded(Situation s) {
         double angle = s.dose().angle().value();
-        return s.state().client().limits().angleCap(s.reach()).filter(r -> angle > r.bound())
+        return s.state()
+                .client()
+                .limits()
+                .angleCap(s.reach())
+                .filter(r -> angle > r.bound())
                 .map(r -> above(r, angle, Reason.ABOVE_ANGLE_CAP, DownCause.ANGLE_CAPPED));
     }
 
@@ -99,8 +106,14 @@ public final class TooMuchGate implements Gate {
 
     private Judgement pained(Situation s, SessionFacts session, Threshold threshold, Reason reason) {
         int pain = Pains.of(s, session);
-        return caused(s, session, decided(
-                Verdict.STEP_DOWN, pain, Limit.of(s, threshold), Because.of(reason, amount(pain, Unit.OF_TEN))));
+        return caused(
+                s,
+                session,
+                decided(
+                        Verdict.STEP_DOWN,
+                        pain,
+                        Limit.of(s, threshold),
+                        Because.of(reason, amount(pain, Unit.OF_TEN))));
     }
 
     private static Judgement caused(Situation s, SessionFacts session, Judgement judgement) {
@@ -144,8 +157,7 @@ public final class TooMuchGate implements Gate {
         var angle = s.dose().angle();
         return s.passive().filter(p -> angle.compareTo(p.value()) > 0).map(p -> {
             double range = p.value().value();
-            var because = Because.of(
-                    Reason.RANGE_LOST, amount(angle.value(), Unit.DEGREE), amount(range, Unit.DEGREE));
+            var because = Because.of(Reason.RANGE_LOST, amount(angle.value(), Unit.DEGREE), amount(range, Unit.DEGREE));
             var limit = new Limit(range, Unit.DEGREE, s.policy().source(Threshold.ANGLE_MARGIN));
             return decided(Verdict.STEP_DOWN, angle.value(), limit, because).by(DownCause.RANGE_LOST);
         });

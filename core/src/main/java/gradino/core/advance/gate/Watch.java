@@ -47,7 +47,7 @@ public final class Watch {
 
     /** Another method, ranked by what limits the motion; never more intensity alone. */
     private static void plateau(Situation s, List<Because> notes) {
-        if (!s.plateau()) {
+        if (!s.plateau() || s.limiter() == Limiter.NEITHER) {
             return;
         }
         var methods = others(s);

@@ -62,6 +62,9 @@ final class AngleLever implements Lever {
             return blocked(Because.of(Reason.END_FEEL_STRUCTURE));
         }
         var limiter = s.limiter();
+        if (limiter == Limiter.NEITHER) {
+            return blocked(Because.of(Reason.MAINTAIN));
+        }
         return limiter == Limiter.CONTROL || limiter == Limiter.BOTH
                 ? blocked(Because.of(Reason.CONTROL_FIRST))
                 : Optional.empty();

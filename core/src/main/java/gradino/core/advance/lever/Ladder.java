@@ -51,7 +51,15 @@ public final class Ladder {
         if (s.state().client().hypermobile() || limiter == Limiter.CONTROL || limiter == Limiter.BOTH) {
             return s.method().suits().contains("control") ? ownOf(s) : CONTROL;
         }
-        return limiter == Limiter.NEITHER ? List.of() : ownOf(s);
+        return isMaintained(s) ? List.of() : ownOf(s);
+    }
+
+    /** Nothing limits the motion on any side, and the method would take it deeper: once a week keeps it. */
+    public static boolean isMaintained(Situation s) {
+        boolean deepens = s.method().ladder().stream().anyMatch(r -> r.what() == LadderRung.What.ANGLE);
+        return deepens
+                && s.limiter() == Limiter.NEITHER
+                && (s.state().plan().trained().size() < 2 || s.ofOtherSide().limiter() == Limiter.NEITHER);
     }
 
     private static List<Lever> ownOf(Situation s) {

@@ -13,13 +13,16 @@ public final class Mastered {
 
     /** Without a load at top repetitions, or with one already. */
     public static boolean unloaded(Situation s) {
-        return isDone(s, dose -> LoadedBlock.of(s.method(), dose.blocks())
-                .filter(block -> block.loadKg() > 0 || block.now() >= block.top())
-                .isPresent());
+        return isDone(
+                s,
+                dose -> LoadedBlock.of(s.method(), dose.blocks())
+                        .filter(block -> block.loadKg() > 0 || block.now() >= block.top())
+                        .isPresent());
     }
 
     public static boolean liftOffs(Situation s) {
-        return isDone(s, dose -> !BlockNumbers.of(dose.blocks(), BlockForm.LIFT_OFF).isEmpty());
+        return isDone(
+                s, dose -> !BlockNumbers.of(dose.blocks(), BlockForm.LIFT_OFF).isEmpty());
     }
 
     private static boolean isDone(Situation s, Predicate<Dose> what) {

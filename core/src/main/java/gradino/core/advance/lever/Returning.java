@@ -58,9 +58,7 @@ final class Returning {
     private boolean isMastered(Degrees angle, Instant until) {
         return s.state().sessions().stream()
                         .filter(x -> x.endedAt().isBefore(until))
-                        .filter(x -> Math.abs(
-                                        x.doses().on(s.side()).angle().minus(angle))
-                                < SAME_DEGREES)
+                        .filter(x -> Math.abs(x.doses().on(s.side()).angle().minus(angle)) < SAME_DEGREES)
                         .filter(s::isClean)
                         .count()
                 >= s.whole(Threshold.SESSIONS_NEEDED);

@@ -2,7 +2,6 @@ package gradino.core.advance.state;
 
 import gradino.core.body.Side;
 import java.time.Instant;
-import java.time.Instant;
 import java.util.Optional;
 
 /** How often somebody came, and what kept them away. */

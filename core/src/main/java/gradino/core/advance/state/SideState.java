@@ -101,7 +101,9 @@ public record SideState(
 
     /** The last step up that was taken, since an instant; a coach's own change is none. */
     public Optional<Event.DoseDecided> lastStepUp(Instant since) {
-        for (int i = decisions.size() - 1; i >= 0 && !decisions.get(i).happenedAt().isBefore(since); i--) {
+        for (int i = decisions.size() - 1;
+                i >= 0 && !decisions.get(i).happenedAt().isBefore(since);
+                i--) {
             var decision = decisions.get(i);
             if (decision.proposed() == Verdict.STEP_UP && !decision.before().equals(decision.after())) {
                 return Optional.of(decision);

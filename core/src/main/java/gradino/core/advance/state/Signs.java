@@ -35,8 +35,13 @@ public record Signs(List<StopFact> open, List<Event.Cleared> clearances) {
         }
     }
 
+    /** Whether no clearance reaches a sign. */
+    public static boolean isOpen(StopFact stop, List<Event.Cleared> clearances) {
+        return clearances.stream().noneMatch(c -> c.clears(stop));
+    }
+
     Signs with(StopFact stop) {
-        if (clearances.stream().anyMatch(c -> c.clears(stop))) {
+        if (!isOpen(stop, clearances)) {
             return this;
         }
         var all = new ArrayList<>(open);

@@ -6,9 +6,12 @@ import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.OutOfBoundsException;
 import gradino.core.quantity.UncertainAngle;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * Degrees from a tape, and back: one reading in centimetres with the body lengths its formula needs. The formulas are
@@ -25,6 +28,8 @@ public record Tape(TapeFormulaId formula, double reading, double startCm, Map<Se
     /** Standard uncertainty of one tape reading, cm (house rule). */
     public static final double READING_U_CM = 0.5;
 
+    private static final double LONGEST_CM = 300;
+    private static final double SLACK = 1e-9;
     private static final double STATURE_U_SHARE = 0.05;
 
     /**
@@ -62,9 +67,25 @@ public record Tape(TapeFormulaId formula, double reading, double startCm, Map<Se
      */
     public record Solved(double readingCm, UncertainAngle reached) {}
 
+    /** The prop gives no angle up to the wanted one, or does not go as far. */
+    public static final class NotGivenException extends IllegalArgumentException {
+        private static final long serialVersionUID = 1L;
+        private final transient Solved nearest;
+
+        NotGivenException(Degrees wanted, Solved nearest) {
+            super("This prop does not give %s: the nearest is %.1f° at %.1f cm."
+                    .formatted(wanted, nearest.reached().value().value(), nearest.readingCm()));
+            this.nearest = nearest;
+        }
+
+        public Solved nearest() {
+            return nearest;
+        }
+    }
+
     public Tape {
         body = Map.copyOf(body);
-        OutOfBoundsException.require("tape reading", reading, 0, 300, "cm");
+        OutOfBoundsException.require("tape reading", reading, 0, LONGEST_CM, "cm");
         OutOfBoundsException.require("reading at zero", startCm, 0, 300, "cm");
         for (var segment : TapeShape.of(formula).needs()) {
             if (!body.containsKey(segment)) {
@@ -126,15 +147,47 @@ public record Tape(TapeFormulaId formula, double reading, double startCm, Map<Se
         return TapeShape.of(formula).readingFor(angle.value(), startCm, body);
     }
 
-    /** The inverse on props that come in steps: rounded so that the wanted angle is never passed. */
+    /**
+     * The inverse on props that come in steps: rounded so that the wanted angle is never passed.
+     *
+     * @param stepCm of the prop, 0.1 to 20
+     * @throws NotGivenException with the nearest angle that it gives, where none is as little, or as much, as wanted
+     */
     public static Solved solve(
             TapeFormulaId formula, Degrees wanted, double startCm, Map<Segment, BodyLength> body, double stepCm) {
+        OutOfBoundsException.require("prop step", stepCm, 0.1, 20, "cm");
         var shape = TapeShape.of(formula);
-        double steps = readingFor(formula, wanted, startCm, body) / stepCm;
-        double slack = 1e-9;
-        double whole = shape.growsWithReading() ? Math.floor(steps + slack) : Math.ceil(steps - slack);
-        double reading = Math.max(0, whole * stepCm);
-        return new Solved(reading, new Tape(formula, reading, startCm, body).angle());
+        double exact;
+        try {
+            exact = readingFor(formula, wanted, startCm, body);
+        } catch (DoesNotFitException beyondWhatABodyCan) {
+            throw notGiven(formula, wanted, startCm, body, stepCm);
+        }
+        double steps = exact / stepCm;
+        double whole = shape.growsWithReading() ? Math.floor(steps + SLACK) : Math.ceil(steps - SLACK);
+        return at(formula, whole * stepCm, startCm, body)
+                .filter(solved -> solved.reached().value().minus(wanted) <= SLACK)
+                .orElseThrow(() -> notGiven(formula, wanted, startCm, body, stepCm));
+    }
+
+    private static Optional<Solved> at(
+            TapeFormulaId formula, double reading, double startCm, Map<Segment, BodyLength> body) {
+        try {
+            return Optional.of(new Solved(reading, new Tape(formula, reading, startCm, body).angle()));
+        } catch (DoesNotFitException | OutOfBoundsException noSuchReading) {
+            return Optional.empty();
+        }
+    }
+
+    private static NotGivenException notGiven(
+            TapeFormulaId formula, Degrees wanted, double startCm, Map<Segment, BodyLength> body, double stepCm) {
+        return IntStream.rangeClosed(0, (int) (LONGEST_CM / stepCm))
+                .mapToObj(k -> at(formula, k * stepCm, startCm, body))
+                .flatMap(Optional::stream)
+                .min(Comparator.comparingDouble(
+                        s -> Math.abs(s.reached().value().minus(wanted))))
+                .map(nearest -> new NotGivenException(wanted, nearest))
+                .orElseThrow(() -> new DoesNotFitException("No reading of this tape gives an angle on this body."));
     }
 
     private TapeShape shape() {

@@ -3,6 +3,8 @@ package gradino.server.advance.line;
 import gradino.core.advance.state.Event;
 import gradino.core.advance.state.Event.DoseDecided;
 import gradino.core.advance.state.Moment;
+import gradino.core.body.Catalogue;
+import gradino.core.body.Motion;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.measure.noise.NoiseBook;
@@ -16,8 +18,9 @@ import gradino.server.intake.IntakeRepository.StoredClearance;
 import gradino.server.measure.Measurement;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.measure.NoiseService;
-import gradino.server.perform.record.RecordRepository;
 import gradino.server.perform.record.RecordRepository.Closed;
+import gradino.server.perform.record.StopRepository;
+import gradino.server.perform.record.StopRepository.Stop;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StorageException;
 import gradino.server.prescribe.program.Line;
@@ -44,7 +47,7 @@ class Gathering {
     private final IntakeRepository intakes;
     private final MeasurementRepository measurements;
     private final NoiseService noise;
-    private final RecordRepository records;
+    private final StopRepository stops;
     private final DecisionRepository decisions;
     private final PauseRepository pauses;
     private final LineRuns runs;
@@ -55,7 +58,7 @@ class Gathering {
             IntakeRepository intakes,
             MeasurementRepository measurements,
             NoiseService noise,
-            RecordRepository records,
+            StopRepository stops,
             DecisionRepository decisions,
             PauseRepository pauses,
             LineRuns runs,
@@ -64,7 +67,7 @@ class Gathering {
         this.intakes = intakes;
         this.measurements = measurements;
         this.noise = noise;
-        this.records = records;
+        this.stops = stops;
         this.decisions = decisions;
         this.pauses = pauses;
         this.runs = runs;
@@ -79,7 +82,7 @@ class Gathering {
             Map<String, List<Measurement>> measurements,
             Map<String, List<StoredPause>> pauses,
             Map<String, List<StoredClearance>> clearances,
-            Map<String, List<Closed>> stops,
+            Map<String, List<Stop>> stops,
             NoiseBook book) {}
 
     /**
@@ -123,7 +126,7 @@ class Gathering {
                 by(Measurement::clientId, measurements.of(clientIds)),
                 by(StoredPause::clientId, pauses.of(clientIds)),
                 by(StoredClearance::clientId, intakes.clearances(clientIds)),
-                records.stops(clientIds),
+                stops.of(clientIds),
                 noise.book());
     }
 
@@ -136,13 +139,15 @@ class Gathering {
         var versions = rows.versions().of(line.id());
         var plan = plan(versions);
         return new Inputs(
+                line.id(),
                 plan,
                 Props.grid(client, line.position()),
                 facts.of(line, rows.versions().minutes(client, line, plan)),
                 events(line, plan, client, rows, moment.zone()),
                 moment.instant(),
                 moment.zone().getId(),
-                Method.byId(plan.method()).isPresent() ? null : ownMethod(plan.method()));
+                Method.byId(plan.method()).isPresent() ? null : ownMethod(plan.method()),
+                List.of());
     }
 
     /** The newest plan's shared part with the first plan's doses, which are the bases. */
@@ -187,19 +192,30 @@ class Gathering {
         rows.runs()
                 .mornings(line)
                 .forEach(m -> events.add(new Event.MorningAnswered(
-                        m.runId(), m.settled(), m.soreness(), m.happenedAt(), m.recordedAt())));
+                        m.runId(),
+                        m.question(),
+                        m.settled(),
+                        m.soreness(),
+                        m.correction(),
+                        m.happenedAt(),
+                        m.recordedAt())));
         decided(
                 rows.decisions().getOrDefault(line.id(), List.of()),
                 rows.versions().of(line.id()),
                 events);
         rows.pauses().getOrDefault(client.id(), List.of()).forEach(p -> events.add(paused(p, zone)));
         rows.clearances().getOrDefault(client.id(), List.of()).stream()
-                .filter(c -> c.clearance().stopSigns())
-                .forEach(c ->
-                        events.add(new Event.Cleared(c.clearance().clearsUpTo(c.happenedAt(), zone), c.recordedAt())));
+                .filter(c -> c.clearance().clearsSigns())
+                .forEach(c -> events.add(new Event.Cleared(
+                        c.clearance().clearsUpTo(c.happenedAt(), zone),
+                        c.clearance().names(),
+                        c.happenedAt(),
+                        c.recordedAt())));
+        var joint = Catalogue.motion(line.motion()).map(Motion::joint).orElse("");
         rows.stops().getOrDefault(client.id(), List.of()).stream()
-                .filter(stop -> !rows.runs().has(line, stop.runId()))
-                .forEach(stop -> elsewhere(stop, events));
+                .filter(stop -> stop.reaches(joint) && !rows.runs().has(line, stop.runId()))
+                .forEach(stop -> events.add(new Event.StopSignElsewhere(
+                        stop.runId(), stop.sign(), stop.side(), stop.happenedAt(), stop.recordedAt())));
         methods(rows.versions().of(line.id()), events);
         return events;
     }

@@ -3,6 +3,7 @@ package gradino.server.advance.line;
 import gradino.core.advance.Advance;
 import gradino.core.advance.Proposal;
 import gradino.core.advance.Proposed;
+import gradino.core.advance.Turns.Rival;
 import gradino.core.advance.gate.Checked;
 import gradino.core.advance.look.ReasonChange;
 import gradino.core.advance.state.ClientFacts;
@@ -10,24 +11,34 @@ import gradino.core.advance.state.Event;
 import gradino.core.advance.state.LineState;
 import gradino.core.advance.state.Moment;
 import gradino.core.advance.state.Policy;
+import gradino.core.because.Because;
 import gradino.core.because.Finding;
+import gradino.core.because.Reason;
+import gradino.core.because.Term;
 import gradino.core.because.Verdict;
+import gradino.core.body.Catalogue;
+import gradino.core.body.Motion;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.measure.noise.NoiseRules;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.program.Plan;
 import gradino.core.prescribe.program.SessionContext.LineFacts;
+import gradino.server.platform.StorageException;
 import gradino.server.prescribe.program.Line;
 import gradino.server.prescribe.program.LineHistory;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -37,13 +48,36 @@ import org.jspecify.annotations.Nullable;
 public final class Known implements LineHistory.Look {
     private static final Duration WEEK = Duration.ofDays(7);
 
+    private final Map<String, List<Line>> ofClient;
     private final Map<String, Supplier<Folded>> lines;
     private final ClientSide.Facts facts;
     private final Policy policy;
     private final Moment moment;
     private final Map<String, LineState> asked = new ConcurrentHashMap<>();
 
-    Known(Map<String, Supplier<Folded>> lines, ClientSide.Facts facts, Policy policy, Moment moment) {
+    private final boolean led;
+
+    private final Map<String, List<Proposed>> alone = new ConcurrentHashMap<>();
+
+    Known(
+            Collection<Line> all,
+            Map<String, Supplier<Folded>> lines,
+            ClientSide.Facts facts,
+            Policy policy,
+            Moment moment,
+            boolean led) {
+        this(all.stream().collect(Collectors.groupingBy(Line::clientId)), lines, facts, policy, moment, led);
+    }
+
+    private Known(
+            Map<String, List<Line>> ofClient,
+            Map<String, Supplier<Folded>> lines,
+            ClientSide.Facts facts,
+            Policy policy,
+            Moment moment,
+            boolean led) {
+        this.ofClient = ofClient;
+        this.led = led;
         this.lines = lines;
         this.facts = facts;
         this.policy = policy;
@@ -148,6 +182,11 @@ public final class Known implements LineHistory.Look {
         return folded.with(facts.of(line, folded.client().minutes()));
     }
 
+    @Override
+    public Known unled() {
+        return new Known(ofClient, lines, facts, policy, moment, false);
+    }
+
     public Moment moment() {
         return moment;
     }
@@ -159,16 +198,57 @@ public final class Known implements LineHistory.Look {
     public Proposal proposal(Line line, Side side) {
         var state = state(line);
         var checked = folded(line).checks().of(state.client());
-        return Advance.propose(state, side, policy, moment, checked.on(side));
+        var proposal = Advance.propose(state, side, policy, moment, checked.on(side));
+        return proposal.verdict() == Verdict.STEP_UP
+                ? Advance.inTurn(line.id(), state, proposal, rivals(line), moment)
+                : proposal;
     }
 
     /** What each trained side's proposal comes to. */
     public List<Proposed> proposed(Line line) {
         var state = state(line);
-        var checked = folded(line).checks().of(state.client());
-        return state.plan().trained().stream()
-                .map(side -> Advance.step(state, side, policy, moment, checked.on(side)))
+        return alone(line).stream()
+                .map(p ->
+                        p.verdict() == Verdict.STEP_UP ? Advance.inTurn(line.id(), state, p, rivals(line), moment) : p)
                 .toList();
+    }
+
+    /** The same, as if the line were the only one of its joint. */
+    private List<Proposed> alone(Line line) {
+        return alone.computeIfAbsent(line.id(), id -> {
+            var state = state(line);
+            var checked = folded(line).checks().of(state.client());
+            return state.plan().trained().stream()
+                    .map(side -> Advance.step(state, side, policy, moment, checked.on(side)))
+                    .toList();
+        });
+    }
+
+    /** The client's other lines of the same joint; one that cannot be judged stands in nobody's way. */
+    List<Rival> rivals(Line line) {
+        return ofClient.getOrDefault(line.clientId(), List.of()).stream()
+                .filter(other -> isBeside(line, other) && lines.containsKey(other.id()))
+                .flatMap(this::asRival)
+                .toList();
+    }
+
+    private Stream<Rival> asRival(Line other) {
+        try {
+            var state = state(other);
+            return alone(other).stream().map(p -> Rival.of(other.id(), state, p));
+        } catch (StorageException theDatabaseItself) {
+            throw theDatabaseItself;
+        } catch (RuntimeException cannotBeJudged) {
+            return Stream.empty();
+        }
+    }
+
+    /** Whether two lines train the same joint. */
+    static boolean isBeside(Line one, Line other) {
+        return !one.id().equals(other.id())
+                && Catalogue.motion(one.motion())
+                        .map(Motion::joint)
+                        .equals(Catalogue.motion(other.motion()).map(Motion::joint));
     }
 
     /** How long the line takes with what was proposed accepted. */
@@ -186,7 +266,27 @@ public final class Known implements LineHistory.Look {
     @Override
     public Plan current(Line line) {
         var state = state(line);
-        return state.plan().withDoses(Sided.of(side -> Advance.effectiveDose(state, side, policy, moment)));
+        var plan = state.plan().withDoses(Sided.of(side -> Advance.effectiveDose(state, side, policy, moment)));
+        if (!led) {
+            for (var proposed : proposed(line)) {
+                plan = plan.withDose(proposed.side(), Advance.unledDose(state, proposed, plan.dose(proposed.side())));
+            }
+        }
+        return plan;
+    }
+
+    @Override
+    public Optional<String> lowered(Line line) {
+        var state = state(line);
+        return led
+                ? Optional.empty()
+                : proposed(line).stream()
+                        .filter(p -> p.verdict() == Verdict.STEP_DOWN && Advance.waits(state, p))
+                        .findFirst()
+                        .map(p -> Because.of(
+                                        Reason.LESS_UNTIL_DECIDED,
+                                        Term.of(p.why().text()))
+                                .text());
     }
 
     @Override

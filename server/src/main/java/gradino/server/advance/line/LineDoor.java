@@ -20,11 +20,13 @@ import gradino.server.platform.StorageException;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.program.Line;
 import gradino.server.prescribe.program.LineHistory;
+import gradino.server.prescribe.program.LineRepository;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -47,6 +49,7 @@ public class LineDoor implements LineHistory, InMemory {
     private static final int MOST_SESSIONS = 60_000;
 
     private final ClientRepository clients;
+    private final LineRepository lines;
     private final Gathering gathering;
     private final ClientSide clientSide;
     private final DecisionRepository decisions;
@@ -59,12 +62,14 @@ public class LineDoor implements LineHistory, InMemory {
 
     LineDoor(
             ClientRepository clients,
+            LineRepository lines,
             Gathering gathering,
             ClientSide clientSide,
             DecisionRepository decisions,
             PolicyService policies,
             Clock clock) {
         this.clients = clients;
+        this.lines = lines;
         this.gathering = gathering;
         this.clientSide = clientSide;
         this.decisions = decisions;
@@ -82,9 +87,18 @@ public class LineDoor implements LineHistory, InMemory {
         return at(StudioClock.moment(clock), clients, lines);
     }
 
-    /** One line, which may have ended. */
+    /** One line, which may have ended, beside the others of its client. */
     public Known of(Line line) {
-        return of(List.of(client(line)), List.of(line));
+        return at(StudioClock.moment(clock), line);
+    }
+
+    private Known at(Moment moment, Line line) {
+        var all = new LinkedHashMap<String, Line>();
+        lines.of(line.clientId()).stream()
+                .filter(other -> Known.isBeside(line, other))
+                .forEach(other -> all.put(other.id(), other));
+        all.putIfAbsent(line.id(), line);
+        return at(moment, List.of(client(line)), List.copyOf(all.values()));
     }
 
     private Client client(Line line) {
@@ -109,7 +123,7 @@ public class LineDoor implements LineHistory, InMemory {
                                 Line::id, line -> folded(line, gathered, stamp(stamps, line), policy))));
             }
         }
-        return new Known(found, facts, policy, moment);
+        return new Known(lines, found, facts, policy, moment, true);
     }
 
     /** Those that are not known; the others are put to what is found. */
@@ -151,7 +165,8 @@ public class LineDoor implements LineHistory, InMemory {
     public Inputs inputs(Line line, Moment moment) {
         var facts = clientSide.of(List.of(client(line)), List.of(line), moment);
         return Objects.requireNonNull(gathering.of(List.of(line), facts, moment).get(line.id()))
-                .get();
+                .get()
+                .beside(at(moment, line).rivals(line));
     }
 
     @Override

@@ -98,6 +98,7 @@ public final class IntakeTables {
                     "until",
                     "note",
                     "stop_signs",
+                    "names",
                     "loosens_json",
                     "happened_at",
                     "recorded_at"),
@@ -109,6 +110,7 @@ public final class IntakeTables {
                     c.clearance().until(),
                     c.clearance().note(),
                     CsvRow.flag(c.clearance().stopSigns()),
+                    String.join(";", c.clearance().names()),
                     CellJson.write(c.clearance().loosens()),
                     c.happenedAt(),
                     c.recordedAt()),
@@ -126,6 +128,7 @@ public final class IntakeTables {
                         CsvRow.date(r, "until"),
                         r.text("note"),
                         r.flag("stop_signs"),
+                        r.read("names", List.<String>of(), text -> List.of(text.split(";"))),
                         List.of(loosens)),
                 r.instant("happened_at"),
                 r.instant("recorded_at"));

@@ -2,6 +2,7 @@ package gradino.server.exchange.table;
 
 import gradino.core.body.Side;
 import gradino.core.perform.BlockRecord;
+import gradino.core.perform.MorningQuestion;
 import gradino.core.perform.Observer;
 import gradino.core.perform.Pain;
 import gradino.core.perform.PainKind;
@@ -173,10 +174,20 @@ public final class RecordTables {
 
     public static final CsvTable<Morning> MORNINGS = new CsvTable<>(
             "mornings.csv",
-            List.of("answer_id", "run_id", "settled", "soreness", "happened_at", "recorded_at"),
+            List.of(
+                    "answer_id",
+                    "run_id",
+                    "question",
+                    "correction",
+                    "settled",
+                    "soreness",
+                    "happened_at",
+                    "recorded_at"),
             m -> Arrays.asList(
                     m.id(),
                     m.runId(),
+                    m.question(),
+                    m.correction(),
                     CsvRow.flag(m.settled()),
                     m.soreness() == null ? null : m.soreness().value(),
                     m.happenedAt(),
@@ -186,6 +197,8 @@ public final class RecordTables {
                 return new Morning(
                         r.required("answer_id"),
                         r.required("run_id"),
+                        r.read("question", MorningQuestion.NEXT_MORNING, MorningQuestion::valueOf),
+                        r.optional("correction", text -> text),
                         r.flag("settled"),
                         r.optional("soreness", text -> Tenths.of(Integer.parseInt(text))),
                         happened,

@@ -1,6 +1,7 @@
 package gradino.server.perform.floor;
 
 import gradino.core.perform.BlockRecord;
+import gradino.core.perform.MorningQuestion;
 import gradino.core.perform.StopSignText;
 import gradino.core.prescribe.timeline.BlockId;
 import gradino.core.quantity.Tenths;
@@ -23,14 +24,17 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class RunController {
     private final RunService runs;
+    private final MorningService mornings;
     private final LoadService loads;
     private final Presence presence;
     private final RetestService retests;
 
-    RunController(RunService runs, LoadService loads, Presence presence, RetestService retests) {
+    RunController(
+            RunService runs, MorningService mornings, LoadService loads, Presence presence, RetestService retests) {
         this.retests = retests;
         this.loads = loads;
         this.runs = runs;
+        this.mornings = mornings;
         this.presence = presence;
     }
 
@@ -46,8 +50,10 @@ class RunController {
 
     record NewMorning(
             @NotBlank @Size(max = 64) String id,
+            MorningQuestion question,
             boolean settled,
-            @Nullable Tenths soreness) {}
+            @Nullable Tenths soreness,
+            @Nullable @Size(max = 500) String correction) {}
 
     /** Stop signs with what to do; shown before the start, throughout, and after. */
     @GetMapping("/api/stop-signs")
@@ -126,6 +132,7 @@ class RunController {
     @PostMapping("/api/runs/{runId}/morning")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void morning(@PathVariable String runId, @Valid @RequestBody NewMorning morning) {
-        runs.morning(runId, morning.id(), morning.settled(), morning.soreness());
+        mornings.answer(
+                runId, morning.id(), morning.question(), morning.settled(), morning.soreness(), morning.correction());
     }
 }

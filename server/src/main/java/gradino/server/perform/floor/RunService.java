@@ -22,7 +22,6 @@ import gradino.server.perform.record.BlockRepository;
 import gradino.server.perform.record.BlockRepository.StoredBlock;
 import gradino.server.perform.record.RecordRepository;
 import gradino.server.perform.record.RecordRepository.Closed;
-import gradino.server.perform.record.RecordRepository.Morning;
 import gradino.server.perform.record.RunRepository;
 import gradino.server.perform.record.RunRepository.Run;
 import gradino.server.perform.record.Running;
@@ -284,7 +283,7 @@ public class RunService {
         return Summary.of(
                 BlockRepository.latest(blocks),
                 closed.orElse(null),
-                records.lastMorning(runId).orElse(null),
+                records.mornings(runId),
                 forces.referenceSeconds(List.of(runId)).getOrDefault(runId, 0.0));
     }
 
@@ -309,14 +308,4 @@ public class RunService {
             String name,
             Instant openedAt,
             @Nullable Closed closed) {}
-
-    @Transactional
-    public void morning(String runId, String id, boolean settled, @Nullable Tenths soreness) {
-        running(runId);
-        if (records.closed(runId).isEmpty()) {
-            throw Problem.conflict("still-open", "This session is still open: close it first.");
-        }
-        var now = StudioClock.now(clock);
-        records.addMorning(new Morning(id, runId, settled, soreness, now, now));
-    }
 }

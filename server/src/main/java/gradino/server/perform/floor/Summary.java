@@ -19,7 +19,7 @@ public record Summary(
         Sided<SideSummary> sides,
         List<WorkRow> rows,
         @Nullable Closed closed,
-        @Nullable Morning morning,
+        List<Morning> mornings,
         @Nullable Load load) {
     private static final double SECONDS_A_MINUTE = 60;
 
@@ -54,15 +54,16 @@ public record Summary(
 
     /**
      * @param blocks the last record of each, those that were not done included
+     * @param mornings in the order in which they were answered
      * @param referenceSeconds what its reference contractions took, with their rests
      */
     static Summary of(
-            List<BlockRecord> blocks, @Nullable Closed closed, @Nullable Morning morning, double referenceSeconds) {
+            List<BlockRecord> blocks, @Nullable Closed closed, List<Morning> mornings, double referenceSeconds) {
         return new Summary(
                 Sided.of(side -> side(blocks, side)),
                 rows(blocks),
                 closed,
-                morning,
+                mornings,
                 load(blocks, closed, referenceSeconds));
     }
 

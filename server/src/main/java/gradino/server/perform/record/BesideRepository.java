@@ -37,8 +37,10 @@ public class BesideRepository {
                    AND l.id""" + Sql.AMONG + "ORDER BY l.id, x.run_id", BesideRepository::done, lineIds, since);
         var beside = new HashMap<String, Beside>();
         hardest(rows)
-                .forEach((run, classes) -> classes.forEach((side, in) ->
-                        beside.merge(run.lineId(), Beside.NONE.plus(side, in, run.endedAt()), (known, one) -> known.plus(side, in, run.endedAt()))));
+                .forEach((run, classes) -> classes.forEach((side, in) -> beside.merge(
+                        run.lineId(),
+                        Beside.NONE.plus(side, in, run.endedAt()),
+                        (known, one) -> known.plus(side, in, run.endedAt()))));
         return beside;
     }
 

@@ -2,22 +2,20 @@ package gradino.server.perform.record;
 
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import gradino.core.perform.MorningAnswers.Given;
+import gradino.core.perform.MorningQuestion;
 import gradino.core.perform.Observer;
 import gradino.core.perform.SessionRecord;
 import gradino.core.perform.StopSign;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.quantity.Tenths;
-import gradino.server.intake.Flags;
 import gradino.server.perform.record.BlockRepository.StoredBlock;
 import gradino.server.perform.record.RunRepository.Run;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -27,10 +25,11 @@ import org.springframework.stereotype.Repository;
 
 /** Owns run_close and morning. */
 @Repository
-public class RecordRepository implements Flags {
+public class RecordRepository {
     private static final String SESSION_CLOSE_COLUMNS =
             "run_id, happened_at, recorded_at, observer, rating, stop_sign, stop_side, note";
-    private static final String MORNING_COLUMNS = "id, run_id, settled, soreness, happened_at, recorded_at";
+    private static final String MORNING_COLUMNS =
+            "id, run_id, question, correction, settled, soreness, happened_at, recorded_at";
     private static final String OF_LINES = RunRepository.OF_LINES;
     private static final String CLOSES = """
             SELECT c.run_id, c.happened_at, c.recorded_at, c.observer, c.rating, c.stop_sign, c.stop_side, c.note, r.client_id
@@ -38,11 +37,6 @@ public class RecordRepository implements Flags {
             """;
     private static final String CLOSES_OF_CLIENTS =
             CLOSES + "JOIN run r ON r.id = c.run_id WHERE r.client_id" + Sql.AMONG;
-
-    /** From the few stops to their clients, not the other way round. */
-    private static final String STOPS_OF_CLIENTS = CLOSES
-            + "CROSS JOIN run r ON r.id = c.run_id WHERE c.stop_sign IS NOT NULL AND r.client_id" + Sql.AMONG
-            + "ORDER BY c.happened_at, c.run_id";
 
     private final Sql sql;
 
@@ -65,10 +59,16 @@ public class RecordRepository implements Flags {
     public record Morning(
             String id,
             String runId,
+            MorningQuestion question,
+            @Nullable String correction,
             boolean settled,
             @Nullable Tenths soreness,
             Instant happenedAt,
-            Instant recordedAt) {}
+            Instant recordedAt) {
+        public Given given() {
+            return new Given(question, settled, happenedAt, correction);
+        }
+    }
 
     public void close(Closed c) {
         sql.update(
@@ -101,29 +101,6 @@ public class RecordRepository implements Flags {
                 lineIds);
     }
 
-    /** Closes with a stop sign in any line of each client. */
-    @Override
-    public Map<String, Instant> lastFlags(Collection<String> clientIds) {
-        var last = new HashMap<String, Instant>();
-        stops(clientIds)
-                .forEach((client, stops) -> stops.stream()
-                        .map(Closed::happenedAt)
-                        .max(Comparator.naturalOrder())
-                        .ifPresent(at -> last.put(client, at)));
-        return last;
-    }
-
-    /** What each client's sessions were stopped for. */
-    public Map<String, List<Closed>> stops(Collection<String> clientIds) {
-        var stops = new HashMap<String, List<Closed>>();
-        sql.list(
-                STOPS_OF_CLIENTS,
-                row -> stops.computeIfAbsent(row.getString("client_id"), id -> new ArrayList<>())
-                        .add(closed(row)),
-                clientIds);
-        return stops;
-    }
-
     /** Whatever a client did since, in the order of time. */
     public List<Closed> closedSince(String clientId, Instant since) {
         return sql.list(
@@ -147,18 +124,20 @@ public class RecordRepository implements Flags {
     public void addMorning(Morning m) {
         sql.update(
                 """
-                INSERT INTO morning (id, run_id, settled, soreness, happened_at, recorded_at)
-                VALUES (?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING
+                INSERT INTO morning (id, run_id, question, correction, settled, soreness, happened_at, recorded_at)
+                VALUES (?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING
                 """,
                 m.id(),
                 m.runId(),
+                m.question(),
+                m.correction(),
                 m.settled(),
                 m.soreness() == null ? null : m.soreness().value(),
                 m.happenedAt(),
                 m.recordedAt());
     }
 
-    /** Answers of some lines' sessions; a later one for the same session corrects an earlier one. */
+    /** Answers of some lines' sessions, in the order in which they came. */
     public List<Morning> mornings(Collection<String> lineIds) {
         return sql.list(
                 "SELECT " + MORNING_COLUMNS + " FROM morning WHERE run_id IN " + OF_LINES + " ORDER BY seq",
@@ -166,10 +145,9 @@ public class RecordRepository implements Flags {
                 lineIds);
     }
 
-    /** The newest answer holds; those before it are kept. */
-    public Optional<Morning> lastMorning(String runId) {
-        return sql.first(
-                "SELECT " + MORNING_COLUMNS + " FROM morning WHERE run_id = ? ORDER BY seq DESC",
+    public List<Morning> mornings(String runId) {
+        return sql.list(
+                "SELECT " + MORNING_COLUMNS + " FROM morning WHERE run_id = ? ORDER BY seq",
                 RecordRepository::morning,
                 runId);
     }
@@ -222,6 +200,8 @@ public class RecordRepository implements Flags {
         return new Morning(
                 row.getString("id"),
                 row.getString("run_id"),
+                MorningQuestion.valueOf(row.getString("question")),
+                row.getString("correction"),
                 row.getInt("settled") == 1,
                 soreness == null ? null : Tenths.of(soreness),
                 Sql.instant(row, "happened_at"),

@@ -1,6 +1,9 @@
 package gradino.server.perform.record;
 
 import gradino.core.body.Side;
+import gradino.core.perform.MorningAnswers;
+import gradino.core.perform.MorningAnswers.Given;
+import gradino.core.perform.MorningQuestion;
 import gradino.core.prescribe.program.SessionDraft;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;
 import gradino.core.prescribe.program.Variants.Variant;
@@ -14,9 +17,13 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
@@ -184,23 +191,45 @@ public class RunRepository implements ClientOwned {
                 .isPresent();
     }
 
-    /** A run that was closed, and nobody has answered for the morning after. */
-    public record Unanswered(String id, String clientId, String name, Instant endedAt) {}
+    /** A run that was closed, with what was answered after it. */
+    public record Answered(String id, String clientId, String name, MorningAnswers answers) {
+        private Answered and(Answered other) {
+            var all = Stream.of(this, other)
+                    .flatMap(a -> a.answers().given().stream())
+                    .toList();
+            return new Answered(id, clientId, name, new MorningAnswers(answers.end(), all));
+        }
+    }
 
-    public List<Unanswered> unanswered(Collection<String> clientIds, Instant since) {
-        return sql.list(
-                "SELECT r.id, r.client_id, r.name, c.happened_at FROM run_close c CROSS JOIN run r ON r.id = c.run_id"
-                        + " WHERE r.client_id" + Sql.AMONG + """
-                   AND c.happened_at >= ?2 AND NOT EXISTS (SELECT 1 FROM morning m WHERE m.run_id = r.id)
-                 ORDER BY c.happened_at
-                """,
-                row -> new Unanswered(
-                        row.getString("id"),
-                        row.getString("client_id"),
-                        row.getString("name"),
-                        Sql.instant(row, "happened_at")),
+    public List<Answered> answered(Collection<String> clientIds, Instant since) {
+        var rows = sql.list(
+                "SELECT r.id, r.client_id, r.name, c.happened_at AS ended_at,"
+                        + " m.question, m.settled, m.happened_at, m.correction"
+                        + " FROM run_close c CROSS JOIN run r ON r.id = c.run_id LEFT JOIN morning m ON m.run_id = r.id"
+                        + " WHERE r.client_id" + Sql.AMONG
+                        + "AND c.happened_at >= ?2 ORDER BY c.happened_at, r.id, m.seq",
+                RunRepository::answered,
                 clientIds,
                 since);
+        return List.copyOf(rows.stream()
+                .collect(Collectors.toMap(Answered::id, Function.identity(), Answered::and, LinkedHashMap::new))
+                .values());
+    }
+
+    private static Answered answered(ResultSet row) throws SQLException {
+        var question = row.getString("question");
+        var given = question == null
+                ? List.<Given>of()
+                : List.of(new Given(
+                        MorningQuestion.valueOf(question),
+                        row.getInt("settled") == 1,
+                        Sql.instant(row, "happened_at"),
+                        row.getString("correction")));
+        return new Answered(
+                row.getString("id"),
+                row.getString("client_id"),
+                row.getString("name"),
+                new MorningAnswers(Sql.instant(row, "ended_at"), given));
     }
 
     public List<Run> all() {

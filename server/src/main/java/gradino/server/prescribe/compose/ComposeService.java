@@ -97,12 +97,22 @@ public class ComposeService {
         return EffortSolver.solve(draft, station, line, block);
     }
 
-    /** A session in short. */
-    public record Named(String id, String name, int minutes, List<String> lines) {}
+    /**
+     * A session in short.
+     *
+     * @param lowered why less is done than the doses in force
+     */
+    public record Named(String id, String name, int minutes, List<String> lines, List<String> lowered) {}
+
+    /** As whoever asks may train now: at home a step down that waits counts already. */
+    private ClientProgram inForce(Client client) {
+        var now = program.of(client);
+        return signedIn.guest().isPresent() ? now.unled() : now;
+    }
 
     @Transactional(readOnly = true)
     public List<Named> named(String clientId) {
-        var now = program.of(clients.get(clientId));
+        var now = inForce(clients.get(clientId));
         return now.sessions().stream()
                 .map(s -> {
                     var draft = now.seen(s).draft();
@@ -111,7 +121,8 @@ public class ComposeService {
                             s.id(),
                             s.name(),
                             (seconds + SECONDS_PER_MINUTE - 1) / SECONDS_PER_MINUTE,
-                            draft.lines().stream().map(LineDraft::id).toList());
+                            draft.lines().stream().map(LineDraft::id).toList(),
+                            now.lowered(s));
                 })
                 .toList();
     }
@@ -121,9 +132,16 @@ public class ComposeService {
      *
      * @param draft without the lines that cannot be worked out
      * @param troubles what is wrong with those
+     * @param lowered why less is done than the doses in force
      */
     public record CurrentSession(
-            String id, String clientId, String name, SessionDraft draft, Instant recordedAt, List<Finding> troubles) {}
+            String id,
+            String clientId,
+            String name,
+            SessionDraft draft,
+            Instant recordedAt,
+            List<Finding> troubles,
+            List<String> lowered) {}
 
     @Transactional(readOnly = true)
     List<CurrentSession> of(String clientId) {
@@ -133,12 +151,20 @@ public class ComposeService {
 
     private static CurrentSession seen(ClientProgram now, Saving s) {
         var seen = now.seen(s);
-        return new CurrentSession(s.id(), s.clientId(), s.name(), seen.draft(), s.recordedAt(), seen.troubles());
+        return new CurrentSession(
+                s.id(), s.clientId(), s.name(), seen.draft(), s.recordedAt(), seen.troubles(), now.lowered(s));
     }
 
     @Transactional(readOnly = true)
     public CurrentSession get(String clientId, String id) {
         var now = program.of(clients.get(clientId));
+        return now.session(id).map(s -> seen(now, s)).orElseThrow(Problem::nothingHere);
+    }
+
+    /** As it is handed out, to be done without a coach. */
+    @Transactional(readOnly = true)
+    public CurrentSession atHome(String clientId, String id) {
+        var now = program.of(clients.get(clientId)).unled();
         return now.session(id).map(s -> seen(now, s)).orElseThrow(Problem::nothingHere);
     }
 
@@ -148,7 +174,7 @@ public class ComposeService {
     /** @throws Problem with the reasons when it may not be, any more */
     @Transactional(readOnly = true)
     public Ready ready(Client client, String sessionId) {
-        var now = program.of(client);
+        var now = inForce(client);
         var session = now.session(sessionId).orElseThrow(Problem::nothingHere);
         return ready(now, session.name(), now.inForce(session));
     }
@@ -156,7 +182,7 @@ public class ComposeService {
     /** A line alone. */
     @Transactional(readOnly = true)
     public Ready ready(Client client, Line line) {
-        var now = program.of(client);
+        var now = inForce(client);
         var name = Catalogue.motion(line.motion()).map(Motion::name).orElse(line.motion());
         return ready(now, name, new SessionDraft(List.of(), List.of(StationDraft.of(now.draft(line)))));
     }

@@ -25,6 +25,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * A session in the client's words, the same for the page and the PDF.
  *
+ * @param lowered why less is done than the doses in force
  * @param stopSigns what ends it at once
  * @param calm what is no stop sign by itself
  * @param footer who comes first
@@ -33,6 +34,7 @@ record Handout(
         String title,
         String client,
         int minutes,
+        List<String> lowered,
         List<String> stopSigns,
         String calm,
         List<String> warmUp,
@@ -75,6 +77,7 @@ record Handout(
                 session.name(),
                 client.details().name(),
                 (seconds + SECONDS_PER_MINUTE - 1) / SECONDS_PER_MINUTE,
+                session.lowered(),
                 StopSignText.all().stream().map(StopSignText::words).toList(),
                 CALM,
                 plan.warmUp().stream().map(Block::inWords).toList(),

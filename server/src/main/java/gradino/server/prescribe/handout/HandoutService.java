@@ -32,7 +32,7 @@ class HandoutService {
 
     @Transactional(readOnly = true)
     Handout of(String clientId, String sessionId) {
-        var session = compose.get(clientId, sessionId);
+        var session = compose.atHome(clientId, sessionId);
         var plan = SessionReader.read(session.draft())
                 .plan()
                 .orElseThrow(() -> Problem.invalid("stations", "empty", "Nothing is in this session."));
@@ -57,6 +57,13 @@ class HandoutService {
     private static void head(HandoutPdf pdf, Handout handout) throws IOException {
         var whom = "For " + handout.client() + ", about " + handout.minutes() + " minutes";
         pdf.together(List.of(pdf.text(handout.title(), 22, true), pdf.text(whom, 12, false)), 8);
+        if (!handout.lowered().isEmpty()) {
+            var less = new ArrayList<HandoutPdf.Part>();
+            for (var why : handout.lowered()) {
+                less.add(pdf.text(why, 12, true));
+            }
+            pdf.together(less, 8);
+        }
         var stop = new ArrayList<HandoutPdf.Part>();
         stop.add(pdf.text("Stop at once for", 13, true));
         for (var sign : handout.stopSigns()) {

@@ -37,6 +37,23 @@ public record ClientProgram(Client client, List<Line> lines, List<Saving> sessio
         return sessions.stream().filter(s -> s.id().equals(id)).findFirst();
     }
 
+    /** The same where no coach leads. */
+    public ClientProgram unled() {
+        return new ClientProgram(client, lines, sessions, look.unled(), each);
+    }
+
+    /** Why less is done in a session than the doses in force. */
+    public List<String> lowered(Saving session) {
+        return Objects.requireNonNull(session.body()).lines().stream()
+                .flatMap(id ->
+                        tried(standing(id), look -> look.lowered(standing(id)))
+                                .found()
+                                .flatMap(Function.identity())
+                                .stream())
+                .distinct()
+                .toList();
+    }
+
     /** A line with the doses to train with today. */
     Plan plan(Line line) {
         return each.required(line, () -> look.current(line));

@@ -10,6 +10,7 @@ import gradino.server.intake.Client;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 
 /** What came of lines so far. Known to the steps after this one, which implement it; asked for here. */
 public interface LineHistory {
@@ -26,6 +27,12 @@ public interface LineHistory {
     interface Look {
         /** The line with the doses to train with today. */
         Plan current(Line line);
+
+        /** The same where no coach leads: a step down that waits for the coach counts already. */
+        Look unled();
+
+        /** Why less is done than the dose in force; empty where nothing is lowered. */
+        Optional<String> lowered(Line line);
 
         /** What a change of the line is held against. */
         LineFacts facts(Line line);

@@ -79,12 +79,14 @@ public class SessionContexts {
                 .collect(Collectors.toSet());
     }
 
+    /** By the line's own instrument, where it has readings. */
     private static LineFacts facts(LineFacts facts, List<RangeRow> rows, String motion, String position) {
+        var measured = passive(rows, motion, position);
         return new LineFacts(
                 facts.limits(),
                 facts.newcomer(),
                 facts.held(),
-                passive(rows, motion, position),
+                Sided.of(side -> facts.passive().on(side).or(() -> measured.on(side))),
                 facts.unloadedMastered(),
                 facts.liftOffsMastered());
     }
