@@ -17,7 +17,8 @@ import org.jspecify.annotations.Nullable;
  * From what a client answered, what the coach added and what was cleared in writing: the restrictions that stand.
  *
  * <p>The rules are {@code screen-rules.csv}. Blood pressure: above 180 or 110, and above 160 or 100 (Williams et al. 2007,
- * AHA; value from memory). An acute strain ends by itself after 72 h; a break or dislocation counts for twelve months
+ * AHA; value from memory). An acute strain or a flare blocks for 72 h and calls for
+ * care until it is screened again; a break or dislocation counts for twelve months
  * (house rule); a birth for twelve months. Without a birth date the adult rules hold. An old screening keeps its
  * restrictions: it is asked again, never dropped.
  *
@@ -31,7 +32,7 @@ public record Intake(
         @Nullable Noted noted,
         List<Restriction> added,
         List<Clearance> clearances) {
-    private static final Duration STRAIN = Duration.ofHours(72);
+    private static final Duration ACUTE = Duration.ofHours(72);
     private static final Period VALID = Period.ofMonths(12);
     private static final int ADULT_YEARS = 18;
     private static final int TYPICAL_ADULT_YEARS = 30;
@@ -115,7 +116,7 @@ public record Intake(
         if (screening != null) {
             answers(screening, findings, zone);
             pressure(screening, findings);
-            screening.events().forEach(e -> findings.add(event(e, zone)));
+            screening.events().forEach(e -> event(e, screening, zone, findings));
         }
         if (hypermobile(today)) {
             int score = beighton().map(Beighton::score).orElse(0);
@@ -145,12 +146,39 @@ public record Intake(
 
     private static void flares(Screening screening, List<ScreenRule.Finding> findings) {
         if (screening.flareJoints().isEmpty()) {
-            findings.add(whole("flare", "flare", "", screening.at()));
+            blocked(
+                    "flare",
+                    "flare",
+                    "",
+                    Scope.WHOLE_BODY,
+                    screening.at(),
+                    screening.at().plus(ACUTE),
+                    findings);
         }
         for (var joint : screening.flareJoints()) {
-            findings.add(new ScreenRule.Finding(
-                    "flare:" + joint, "flare", "", Scope.joint(joint, null), screening.at(), null));
+            var scope = Scope.joint(joint, null);
+            blocked(
+                    "flare:" + joint,
+                    "flare",
+                    "",
+                    scope,
+                    screening.at(),
+                    screening.at().plus(ACUTE),
+                    findings);
         }
+    }
+
+    /** Nothing until an instant, and carefully from then on, until somebody screens it again. */
+    private static void blocked(
+            String id,
+            String rule,
+            String says,
+            Scope scope,
+            Instant since,
+            Instant until,
+            List<ScreenRule.Finding> findings) {
+        findings.add(new ScreenRule.Finding(id, rule, says, scope, since, until));
+        findings.add(new ScreenRule.Finding(id + "-after", rule + "-after", says, scope, since, null));
     }
 
     private static ScreenRule.Finding birth(Screening screening, ZoneId zone) {
@@ -172,33 +200,30 @@ public record Intake(
         }
     }
 
-    private static ScreenRule.Finding event(Screening.JointEvent e, ZoneId zone) {
+    private static void event(
+            Screening.JointEvent e, Screening screening, ZoneId zone, List<ScreenRule.Finding> findings) {
         var side = e.side() == null || !e.side().isPaired() ? null : e.side();
         var id = "%s:%s:%s:%s".formatted(e.kind(), e.joint(), side == null ? "both" : side.word(), e.on());
         var says = side == null ? e.joint() : side.word() + " " + e.joint();
         var start = e.on().atStartOfDay(zone).toInstant();
         var text = "%s of the %s on %s".formatted(Wording.capital(e.kind().words()), says, e.on());
         var scope = Scope.joint(e.joint(), side);
-        return switch (e.kind()) {
-            case REPLACEMENT, OPERATION -> new ScreenRule.Finding(id, "joint-operation", text, scope, start, null);
-            case FRACTURE, DISLOCATION ->
-                new ScreenRule.Finding(
-                        id,
-                        "joint-recent",
-                        text,
-                        scope,
-                        start,
-                        e.on().plus(VALID).atStartOfDay(zone).toInstant());
-            case STRAIN ->
+        switch (e.kind()) {
+            case REPLACEMENT, OPERATION ->
+                findings.add(new ScreenRule.Finding(id, "joint-operation", text, scope, start, null));
+            case FRACTURE, DISLOCATION -> {
+                var year = e.on().plus(VALID).atStartOfDay(zone).toInstant();
+                findings.add(new ScreenRule.Finding(id, "joint-recent", text, scope, start, year));
+            }
+            case STRAIN -> {
                 // The hour is not known: counted from the end of that day, so that it is never too short.
-                new ScreenRule.Finding(
-                        id,
-                        "strain",
-                        text,
-                        scope,
-                        start,
-                        e.on().plusDays(1).atStartOfDay(zone).toInstant().plus(STRAIN));
-        };
+                var over = e.on().plusDays(1).atStartOfDay(zone).toInstant().plus(ACUTE);
+                // A screening after that has looked at it.
+                if (screening.at().isBefore(over)) {
+                    blocked(id, "strain", text, scope, start, over, findings);
+                }
+            }
+        }
     }
 
     private static ScreenRule.Finding whole(String id, String rule, String says, Instant since) {

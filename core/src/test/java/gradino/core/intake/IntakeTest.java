@@ -66,7 +66,7 @@ public class IntakeTest {
             {"birth", Set.of(RestrictionKind.NO_DEEPENING, RestrictionKind.EFFORT_CAP)},
             {"mid-pregnancy", Set.of(RestrictionKind.NOT_LYING)},
             {"fever", Set.of(RestrictionKind.STOPPED)},
-            {"flare", Set.of(RestrictionKind.STOPPED)},
+            {"flare", Set.of(RestrictionKind.STOPPED, RestrictionKind.NO_DEEPENING, RestrictionKind.EFFORT_CAP)},
             {"neurological", Set.of(RestrictionKind.STOPPED)},
             {"night-pain", Set.of(RestrictionKind.STOPPED)},
             {"weight-loss", Set.of(RestrictionKind.STOPPED)},
@@ -177,18 +177,44 @@ public class IntakeTest {
         assertThat(letter.clearsUpTo(dayAfter.minusSeconds(60), ZONE)).isEqualTo(dayAfter.minusSeconds(60));
     }
 
+    private static List<RestrictionKind> kinds(Intake intake, Instant at) {
+        return intake.restrictions(at, ZONE).stream().map(Restriction::kind).toList();
+    }
+
+    /** Blocked for 72 h, then careful until it is screened again (handbook chapter 7, common practice); a break counts for a year. */
     @Test
-    public void aStrainEndsByItselfAndABreakAfterAYear() {
+    public void aStrainBlocksAndThenCallsForCareUntilItIsScreenedAgain() {
         var strain = event(EventKind.STRAIN, "knee", Side.RIGHT, "2026-03-01");
         var fracture = event(EventKind.FRACTURE, "wrist", Side.LEFT, "2025-03-10");
-        var intake = new Intake(screening(null, List.of(strain, fracture), Set.of()), null, null, List.of(), List.of());
-        assertThat(intake.restrictions(NOW, ZONE)).hasSize(2);
-        assertThat(intake.restrictions(Instant.parse("2026-03-04T23:59:00Z"), ZONE))
-                .hasSize(2);
-        assertThat(intake.restrictions(Instant.parse("2026-03-05T00:00:00Z"), ZONE))
-                .hasSize(1);
-        assertThat(intake.restrictions(Instant.parse("2026-03-10T00:00:00Z"), ZONE))
+        var screening = screening(null, List.of(strain, fracture), Set.of());
+        var intake = new Intake(screening, null, null, List.of(), List.of());
+        var careful = List.of(RestrictionKind.NO_DEEPENING, RestrictionKind.EFFORT_CAP);
+        assertThat(kinds(intake, Instant.parse("2026-03-04T23:59:00Z")))
+                .containsExactly(
+                        RestrictionKind.STOPPED,
+                        RestrictionKind.NO_DEEPENING,
+                        RestrictionKind.EFFORT_CAP,
+                        RestrictionKind.STOPPED);
+        assertThat(kinds(intake, Instant.parse("2026-03-05T00:00:00Z")))
+                .containsAll(careful)
+                .hasSize(3);
+        assertThat(kinds(intake, Instant.parse("2026-03-10T00:00:00Z"))).isEqualTo(careful);
+        var later = Instant.parse("2026-03-11T09:00:00Z");
+        var again =
+                new Screening(later, screening.answers(), null, List.of(strain), List.of(), null, null, null, 0, "");
+        assertThat(new Intake(again, null, null, List.of(), List.of()).restrictions(later, ZONE))
                 .isEmpty();
+    }
+
+    @Test
+    public void aFlareBlocksForThreeDaysOnly() {
+        var answers = new HashMap<>(said().answers());
+        answers.put("flare", true);
+        var flare = new Screening(NOW, answers, null, List.of(), List.of("hip"), null, null, null, 0, "");
+        var intake = new Intake(flare, null, null, List.of(), List.of());
+        assertThat(kinds(intake, NOW.plusSeconds(72 * 3600 - 1))).contains(RestrictionKind.STOPPED);
+        assertThat(kinds(intake, NOW.plusSeconds(72 * 3600)))
+                .containsExactly(RestrictionKind.NO_DEEPENING, RestrictionKind.EFFORT_CAP);
     }
 
     @Test

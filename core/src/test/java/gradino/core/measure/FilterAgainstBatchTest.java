@@ -47,8 +47,8 @@ public class FilterAgainstBatchTest {
         return RULES.firstVariance() + RULES.driftPerDay() * Math.min(one, other);
     }
 
-    /** Conditional mean and variance of the difference level(to) − level(from). */
-    private static double[] difference(List<RangeReading> readings, double from, double to) {
+    /** Conditional mean and variance of the level, with the first reading as the prior mean. */
+    private static double[] level(List<RangeReading> readings, double to) {
         int n = readings.size();
         var matrix = new double[n][n];
         var right = new double[n][2];
@@ -58,15 +58,15 @@ public class FilterAgainstBatchTest {
             }
             matrix[i][i] += readings.get(i).variance();
             right[i][0] = readings.get(i).degrees() - readings.get(0).degrees();
-            right[i][1] = covariance(day(readings.get(i)), to) - covariance(day(readings.get(i)), from);
+            right[i][1] = covariance(day(readings.get(i)), to);
         }
         var cross = new double[n];
         for (int i = 0; i < n; i++) {
             cross[i] = right[i][1];
         }
         solve(matrix, right);
-        double mean = 0;
-        double variance = covariance(to, to) + covariance(from, from) - 2 * covariance(from, to);
+        double mean = readings.get(0).degrees();
+        double variance = covariance(to, to);
         for (int i = 0; i < n; i++) {
             mean += cross[i] * right[i][0];
             variance -= cross[i] * right[i][1];
@@ -97,16 +97,13 @@ public class FilterAgainstBatchTest {
     }
 
     @Test(dataProvider = "seeds")
-    public void theChangeSinceADateIsTheConditionalMeanOfTheDifference(int seed) {
-        var random = new Random(seed);
-        var readings = readings(random);
+    public void theEstimateIsTheConditionalMeanOfTheLevel(int seed) {
+        var readings = readings(new Random(seed));
         double last = day(readings.get(readings.size() - 1));
-        double since = random.nextDouble() * last;
-        var state = RangeSeries.fold(readings, RULES, DAY_0.plusMillis(Math.round(since * 86_400_000)))
-                .orElseThrow();
-        var batch = difference(readings, since, last);
-        assertThat(state.change().degrees()).isCloseTo(batch[0], within(1e-6));
-        assertThat(state.change().standardError()).isCloseTo(Math.sqrt(batch[1]), within(1e-6));
+        var state = RangeSeries.fold(readings, RULES).orElseThrow();
+        var batch = level(readings, last);
+        assertThat(state.level()).isCloseTo(batch[0], within(1e-6));
+        assertThat(state.variance()).isCloseTo(batch[1], within(1e-6));
     }
 
     @Test(dataProvider = "seeds")

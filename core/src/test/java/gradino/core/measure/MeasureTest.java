@@ -26,6 +26,7 @@ import gradino.core.measure.reading.PropGrid;
 import gradino.core.measure.reading.RangeReading;
 import gradino.core.measure.reading.RangeSeries;
 import gradino.core.measure.reading.RangeState;
+import gradino.core.measure.reading.ReadingChange;
 import gradino.core.measure.reading.Tape;
 import gradino.core.measure.reading.Tape.BodyLength;
 import gradino.core.quantity.Centimetres;
@@ -33,7 +34,6 @@ import gradino.core.quantity.Degrees;
 import gradino.core.quantity.UncertainAngle;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.testng.annotations.DataProvider;
@@ -172,39 +172,28 @@ public class MeasureTest {
         assertThat(state.variance()).isCloseTo(0.0012650, within(5e-7));
     }
 
-    @Test
-    public void theChangeCountsWhatBothEstimatesShare() {
-        // Against a batch least-squares solution of the same random walk, worked by hand for two readings:
-        // x0 ~ (·, 225), z0 = x0 + v, x1 = x0 + w, z1 = x1 + v; R = 9, q·Δt = 3.
-        var rules = new NoiseRules(3, 3, 0.3, 225);
-        var first = new RangeReading(day(0), 30, 9);
-        var second = new RangeReading(day(10), 36, 9);
-        var state = RangeSeries.fold(List.of(first, second), rules, day(0)).orElseThrow();
-        double p0 = 225 * 9 / 234.0;
-        double s = p0 + 3 + 9;
-        assertThat(state.change().degrees()).isCloseTo(3 / s * 6, within(1e-9));
-        assertThat(state.change().standardError()).isCloseTo(Math.sqrt(3 - 9 / s), within(1e-9));
-        double independent = Math.hypot(Math.sqrt(p0), Math.sqrt(state.variance()));
-        assertThat(state.change().standardError()).isLessThan(independent / 2);
-        assertThat(state.change().isReal()).isFalse();
+    /**
+     * The difference rule: 1.96·√(9 + 9) = 8.3° by house values; by a study of few people, t(0.975, 5) = 2.571 (standard tables).
+     */
+    @DataProvider
+    public Object[][] differences() {
+        return new Object[][] {{8.31, 0, false}, {8.32, 0, true}, {10.9, 5, false}, {10.91, 5, true}};
     }
 
-    @Test
-    public void aLongClimbIsARealChange() {
-        var readings = new ArrayList<RangeReading>();
-        for (int n = 0; n <= 10; n++) {
-            readings.add(new RangeReading(day(7.0 * n), 28 + 1.2 * n, 9));
-        }
-        var change = RangeSeries.fold(readings, NoiseRules.HOUSE, day(0))
+    @Test(dataProvider = "differences")
+    public void aChangeIsRealBeyondTheDifferenceOfTwoReadings(double by, int freedom, boolean real) {
+        var first = new RangeReading(day(0), 30, 9, 3, freedom);
+        var last = new RangeReading(day(10), 30 + by, 9, 3, freedom);
+        var middle = new RangeReading(day(5), 20, 9, 3, freedom);
+        var change = RangeSeries.fold(List.of(last, first, middle), NoiseRules.HOUSE)
                 .orElseThrow()
                 .change();
-        assertThat(change.isReal()).isTrue();
-        assertThat(change.degrees()).isBetween(7.0, 12.0);
-        assertThat(RangeSeries.fold(readings.subList(0, 2), NoiseRules.HOUSE, day(0))
-                        .orElseThrow()
-                        .change()
-                        .isReal())
-                .isFalse();
+        assertThat(change.degrees()).isCloseTo(by, within(1e-9));
+        assertThat(change.isReal()).isEqualTo(real);
+        assertThat(new ReadingChange(last, first).isReal()).isEqualTo(real);
+        var since = RangeSeries.fold(List.of(first, middle, last), NoiseRules.HOUSE, day(6))
+                .orElseThrow();
+        assertThat(since.change().from()).isEqualTo(middle);
     }
 
     @Test

@@ -186,7 +186,7 @@ class BatteryService {
                 .orElse(null);
     }
 
-    /** From the whole series, by the fixed-point difference; a warm series has no estimate and so no change. */
+    /** Between the readings of the two days; a warm series has no change. */
     private static @Nullable Difference change(
             Item item, Measurement then, Measurement now, List<Measurement> all, NoiseBook book) {
         if (item.warmth() != Warmth.COLD) {

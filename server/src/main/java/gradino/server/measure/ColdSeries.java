@@ -100,8 +100,8 @@ public record ColdSeries(SeriesKey key, List<Reading> readings, double bodyUncer
     private List<RangeReading> rangeReadings(NoiseBook noise) {
         var found = new ArrayList<RangeReading>(readings.size());
         for (var r : readings) {
-            double variance = noise.variance(r.by(), r.tester(), key.motion(), key.instrument(), r.at(), r.trials());
-            found.add(new RangeReading(r.at(), r.degrees(), variance));
+            var off = noise.of(r.by(), r.tester(), key.motion(), key.instrument(), r.at(), r.trials());
+            found.add(new RangeReading(r.at(), r.degrees(), off.variance(), r.trials(), off.freedom()));
         }
         return found;
     }

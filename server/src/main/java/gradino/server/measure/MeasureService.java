@@ -102,13 +102,14 @@ public class MeasureService {
                         .filter(e -> e > 0)
                         .max(Double::compare)
                         .orElse(null),
-                trials.map(t -> Math.sqrt(book.variance(
-                                me,
-                                draft.tester(),
-                                draft.motion(),
-                                draft.instrument(),
-                                now,
-                                t.angles().size())))
+                trials.map(t -> Math.sqrt(book.of(
+                                        me,
+                                        draft.tester(),
+                                        draft.motion(),
+                                        draft.instrument(),
+                                        now,
+                                        t.angles().size())
+                                .variance()))
                         .orElse(Math.sqrt(book.rules().readingVariance(draft.tester()))),
                 study.isPresent(),
                 reading.body().entrySet().stream()

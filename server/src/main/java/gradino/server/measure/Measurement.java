@@ -74,15 +74,10 @@ public record Measurement(
         return new SeriesKey(motion, side, mode, position, instrument);
     }
 
-    public RangeReading reading(NoiseBook noise) {
-        double variance = noise.variance(
-                measuredBy,
-                tester,
-                motion,
-                instrument,
-                happenedAt,
-                trials.angles().size());
-        return new RangeReading(happenedAt, trials.median().value(), variance);
+    public RangeReading reading(NoiseBook book) {
+        int n = trials.angles().size();
+        var noise = book.of(measuredBy, tester, motion, instrument, happenedAt, n);
+        return new RangeReading(happenedAt, trials.median().value(), noise.variance(), n, noise.freedom());
     }
 
     /** Uncertainty that the body lengths of a tape reading put on its value, degrees; 0 for other instruments. */

@@ -16,7 +16,7 @@ import gradino.core.measure.noise.Instrument;
 import gradino.core.measure.noise.Mode;
 import gradino.core.measure.noise.NoiseBook;
 import gradino.core.measure.noise.SeriesKey;
-import gradino.core.measure.reading.RangeState;
+import gradino.core.measure.reading.ReadingChange;
 import gradino.core.quantity.UncertainAngle;
 import gradino.server.intake.Client;
 import java.time.Instant;
@@ -146,8 +146,9 @@ public final class Ranges {
             return new Difference(d.value().value(), d.lower95(), d.upper95(), real);
         }
 
-        static Difference of(RangeState.Change change) {
-            return new Difference(change.degrees(), change.lower95(), change.upper95(), change.isReal());
+        static Difference of(ReadingChange change) {
+            double degrees = change.degrees();
+            return new Difference(degrees, degrees - change.bound(), degrees + change.bound(), change.isReal());
         }
     }
 

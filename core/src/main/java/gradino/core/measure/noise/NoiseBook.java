@@ -39,17 +39,22 @@ public final class NoiseBook {
     }
 
     /**
-     * Variance of a day's reading, degrees²: σ_day² + f(n)·σ_trial² with a study, else SEM² however many trials.
+     * How far a day's reading may be off.
      *
+     * @param variance degrees²: σ_day² + f(n)·σ_trial² with a study, else SEM² however many trials
+     * @param freedom of the study; 0 for a house value
+     */
+    public record Noise(double variance, int freedom) {}
+
+    /**
      * @param who account that measured; null when not known
      * @param trials how many the reading is the median of, 1 to 6
      */
-    public double variance(
-            @Nullable String who, Tester tester, String motion, Instrument instrument, Instant at, int trials) {
+    public Noise of(@Nullable String who, Tester tester, String motion, Instrument instrument, Instant at, int trials) {
         return study(who, tester, motion, instrument, at)
-                .map(s -> s.readingVariance(trials))
-                .filter(v -> v > 0)
-                .orElseGet(() -> rules.readingVariance(tester));
+                .map(s -> new Noise(s.readingVariance(trials), s.freedom()))
+                .filter(noise -> noise.variance() > 0)
+                .orElseGet(() -> new Noise(rules.readingVariance(tester), 0));
     }
 
     /** The newest study of a tester that was there at a moment. */

@@ -64,6 +64,11 @@ public record NoiseStudy(Repeatability agreement, double dayVariance, double tri
                 .sum();
     }
 
+    /** Degrees of freedom of its variance: of the visits within people. */
+    public int freedom() {
+        return agreement.targets() * (agreement.judges() - 1);
+    }
+
     /** Standard error of measurement of one day's reading in this study, degrees. */
     public double sem() {
         return Math.sqrt(agreement.withinMs());

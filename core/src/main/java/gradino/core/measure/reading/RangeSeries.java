@@ -14,22 +14,18 @@ public final class RangeSeries {
         return fold(readings, rules, Instant.MIN);
     }
 
-    /** As above, with changes counted from the state at {@code since}; before the first reading that is the first one. */
+    /** As above, with changes counted from the last reading up to {@code since}; where there is none, from the first. */
     public static Optional<RangeState> fold(List<RangeReading> readings, NoiseRules rules, Instant since) {
         var ordered =
                 readings.stream().sorted(Comparator.comparing(RangeReading::at)).toList();
         if (ordered.isEmpty()) {
             return Optional.empty();
         }
-        var state = RangeState.first(ordered.get(0), rules).fixedHere();
-        boolean fixed = !since.isAfter(state.at());
+        var state = RangeState.first(ordered.get(0), rules);
         for (var reading : ordered.subList(1, ordered.size())) {
-            if (!fixed && since.isBefore(reading.at())) {
-                state = state.predict(since, rules).fixedHere();
-                fixed = true;
-            }
             state = state.next(reading, rules);
+            state = reading.at().isAfter(since) ? state : state.fixedHere();
         }
-        return Optional.of(fixed ? state : state.predict(since, rules).fixedHere());
+        return Optional.of(state);
     }
 }

@@ -1,6 +1,7 @@
 package gradino.core.measure.reading;
 
 import gradino.core.measure.noise.NoiseRules;
+import gradino.core.quantity.OutOfBoundsException;
 import gradino.core.quantity.UncertainAngle;
 import java.time.Duration;
 import java.time.Instant;
@@ -9,29 +10,33 @@ import java.time.Instant;
  * Current range from cold readings of one series: a local-level Kalman filter over irregular times.
  *
  * <p>Source: Kalman 1960 for the recursion; the level drifts with variance q a day. The first reading is the prior mean,
- * with {@link NoiseRules#firstVariance}. "Changed since" carries the state at the chosen date along (fixed-point
- * smoothing, Anderson &amp; Moore 1979, ch. 7), so that the correlation of the two estimates is counted. All variances in
- * degrees². An instance never changes.
+ * with {@link NoiseRules#firstVariance}. All variances in degrees². Changes are not read off it: they are of the readings
+ * themselves. An instance never changes.
  *
  * @param at time of the last update
  * @param level mean of the current range, degrees
  * @param variance its variance
- * @param fixedLevel the range at the fixed date, as all readings since then see it
- * @param fixedVariance its variance
- * @param covariance between the two
+ * @param from the reading that changes are counted from
+ * @param last the newest reading
  */
-public record RangeState(
-        Instant at, double level, double variance, double fixedLevel, double fixedVariance, double covariance) {
+public record RangeState(Instant at, double level, double variance, RangeReading from, RangeReading last) {
     private static final double SECONDS_PER_DAY = 86_400;
     private static final double OUTLIER_SIGMAS = 3;
+    private static final double LEAST_VARIANCE = 1e-6;
 
-    /** A state known directly; its fixed date is {@code at}. */
+    public RangeState {
+        OutOfBoundsException.require("range", level, -180, 360, "°");
+        OutOfBoundsException.require("variance of a range", variance, LEAST_VARIANCE, 100_000, "°²");
+    }
+
+    /** A state known directly, as if by one reading. */
     public static RangeState known(Instant at, double level, double variance) {
-        return new RangeState(at, level, variance, level, variance, variance);
+        var reading = new RangeReading(at, level, variance);
+        return new RangeState(at, level, variance, reading, reading);
     }
 
     public static RangeState first(RangeReading reading, NoiseRules rules) {
-        return known(reading.at(), reading.degrees(), rules.firstVariance()).update(reading);
+        return new RangeState(reading.at(), reading.degrees(), rules.firstVariance(), reading, reading).update(reading);
     }
 
     /** State after one more reading. Readings come in the order of time; an earlier one throws. */
@@ -47,23 +52,21 @@ public record RangeState(
     public RangeState predict(Instant moment, NoiseRules rules) {
         double days = Math.max(0, Duration.between(at, moment).toMillis() / 1000.0 / SECONDS_PER_DAY);
         var later = moment.isAfter(at) ? moment : at;
-        return new RangeState(
-                later, level, variance + rules.driftPerDay() * days, fixedLevel, fixedVariance, covariance);
+        return new RangeState(later, level, variance + rules.driftPerDay() * days, from, last);
     }
 
-    /** The same range, with now as the date that later changes are counted from. */
+    /** The same range, with changes counted from the newest reading on. */
     public RangeState fixedHere() {
-        return known(at, level, variance);
+        return new RangeState(at, level, variance, last, last);
     }
 
     public UncertainAngle estimate() {
         return UncertainAngle.of(level, Math.sqrt(variance));
     }
 
-    /** Change since the fixed date with its standard error. */
-    public Change change() {
-        double spread = Math.max(0, variance + fixedVariance - 2 * covariance);
-        return new Change(level - fixedLevel, Math.sqrt(spread));
+    /** Change since the reading that it is counted from. */
+    public ReadingChange change() {
+        return new ReadingChange(from, last);
     }
 
     /** Whether a reading lies over three standard deviations from what was expected. Such a reading is flagged, not dropped. */
@@ -74,34 +77,8 @@ public record RangeState(
     }
 
     private RangeState update(RangeReading reading) {
-        double innovation = reading.degrees() - level;
-        double total = variance + reading.variance();
-        double gain = variance / total;
-        double fixedGain = covariance / total;
-        return new RangeState(
-                at,
-                level + gain * innovation,
-                (1 - gain) * variance,
-                fixedLevel + fixedGain * innovation,
-                fixedVariance - fixedGain * covariance,
-                (1 - gain) * covariance);
-    }
-
-    /**
-     * A difference of two dates of one series, degrees. Real when its 95 % interval leaves out zero; otherwise within
-     * measurement noise.
-     */
-    public record Change(double degrees, double standardError) {
-        public double lower95() {
-            return degrees - UncertainAngle.Z_95_TWO_SIDED * standardError;
-        }
-
-        public double upper95() {
-            return degrees + UncertainAngle.Z_95_TWO_SIDED * standardError;
-        }
-
-        public boolean isReal() {
-            return lower95() > 0 || upper95() < 0;
-        }
+        double gain = variance / (variance + reading.variance());
+        double to = level + gain * (reading.degrees() - level);
+        return new RangeState(at, to, (1 - gain) * variance, from, reading);
     }
 }
