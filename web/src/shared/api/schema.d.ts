@@ -2068,6 +2068,10 @@ export interface components {
             /** Format: double */
             lower: number;
             real: boolean;
+            /** Format: int32 */
+            trialsNow?: number;
+            /** Format: int32 */
+            trialsThen?: number;
             /** Format: double */
             upper: number;
         };

@@ -1,3 +1,4 @@
+import { changeSaid } from './change';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -104,14 +105,12 @@ function SideHistory({ side, row, since }: SideProps) {
         {side.passiveChange && (
           <p>
             Passive {signed(side.passiveChange.degrees)} {from} ({signed(side.passiveChange.lower)} to{' '}
-            {signed(side.passiveChange.upper)}):{' '}
-            {side.passiveChange.real ? 'a real change' : 'within measurement noise'}.
+            {signed(side.passiveChange.upper)}): {changeSaid(side.passiveChange)}.
           </p>
         )}
         {side.activeChange && (
           <p>
-            Active {signed(side.activeChange.degrees)} {from}:{' '}
-            {side.activeChange.real ? 'a real change' : 'within measurement noise'}.
+            Active {signed(side.activeChange.degrees)} {from}: {changeSaid(side.activeChange)}.
           </p>
         )}
         <RetentionText retention={side.retention} />

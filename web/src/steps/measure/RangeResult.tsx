@@ -1,3 +1,4 @@
+import { changeSaid } from './change';
 import { Link } from 'react-router';
 import type { Schemas } from '../../shared/api/client';
 import { RangeBar } from '../../shared/draw/RangeBar';
@@ -74,8 +75,7 @@ export function SideResult({ range, row }: { range: Schemas['RangeSide']; row: S
         {range.gap && `Gap ${degrees(range.gap.degrees)}, in order up to ${degrees(range.gapLimit ?? 15)}. `}
         {range.passive && range.passive.readings > 1 && (
           <>
-            Since the first reading {signed(range.passive.change.degrees)},{' '}
-            {range.passive.change.real ? 'a real change' : 'within measurement noise'}.
+            Since the first reading {signed(range.passive.change.degrees)}, {changeSaid(range.passive.change)}.
           </>
         )}
       </p>

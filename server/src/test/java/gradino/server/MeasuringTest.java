@@ -166,9 +166,10 @@ public class MeasuringTest {
         assertThat(paired.path("next").isMissingNode()).isTrue();
         assertThat(paired.at("/items/0/then").asDouble()).isEqualTo(30);
         assertThat(paired.at("/items/0/now").asDouble()).isEqualTo(45);
-        // Ten days let a range drift by √(0.3·10) = 1.7°: the rest of the fifteen is taken for noise (house drift).
-        assertThat(paired.at("/items/0/change/degrees").asDouble()).isBetween(1.0, 5.0);
-        assertThat(paired.at("/items/0/change/real").asBoolean()).isFalse();
+        // The difference of two days' readings: fifteen are more than 1.96·√(9 + 9) = 8.3° (house value).
+        assertThat(paired.at("/items/0/change/degrees").asDouble()).isEqualTo(15);
+        assertThat(paired.at("/items/0/change/lower").asDouble()).isCloseTo(15 - 8.3, within(0.05));
+        assertThat(paired.at("/items/0/change/real").asBoolean()).isTrue();
         assertThat(paired.at("/movements/0/then").asDouble()).isEqualTo(4);
         assertThat(paired.at("/movements/0/now").asDouble()).isEqualTo(7);
         assertThat(server.post(CLIENT + "/assessments/first/movements", movement("m9", 11))

@@ -317,6 +317,10 @@ public final class Advance {
 
         private Step stepUp() {
             Step step = null;
+            if (s.range().borrowed() && !s.dose().hasHandsOff()) {
+                alternatives.add(
+                        new Proposal.Alternative(LeverId.HANDS_OFF_HOLD, true, Because.of(Reason.BORROWED_FIRST)));
+            }
             var ladder = Ladder.of(s);
             for (var lever : ladder) {
                 if (lean && step != null) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import gradino.core.advance.Turns.Rival;
 import gradino.core.advance.state.ClientFacts;
+import gradino.core.advance.state.Event;
 import gradino.core.advance.state.LeverId;
 import gradino.core.advance.state.Moment;
 import gradino.core.advance.state.Policy;
@@ -129,5 +130,18 @@ public class TurnsTest {
                 .active(38, 1)
                 .left();
         assertThat(Optional.of(light.why().reason())).isNotEqualTo(Optional.of(Reason.MAINTAIN));
+    }
+
+    /** What is gained and lost again offers hands-off holds first, and bars nothing. */
+    @Test
+    public void aBorrowedRangeOffersHandsOffHoldsFirst() {
+        var story = Story.of(Story.BASE).passive(40, 1).clean(6, 3);
+        var plain = story.left();
+        var p = story.with(new Event.RangeBorrowed(Side.LEFT, Story.daysAgo(2), Story.daysAgo(2)))
+                .left();
+        assertThat(p.lever()).isEqualTo(plain.lever()).isEqualTo(LeverId.ANGLE);
+        assertThat(p.alternatives().get(0).lever()).isEqualTo(LeverId.HANDS_OFF_HOLD);
+        assertThat(p.alternatives().get(0).why().reason()).isEqualTo(Reason.BORROWED_FIRST);
+        assertThat(p.to()).isEqualTo(plain.to());
     }
 }

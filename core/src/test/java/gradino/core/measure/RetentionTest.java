@@ -46,7 +46,7 @@ public class RetentionTest {
 
     @Test
     public void retentionIsTheKeptShareOfTheAcuteGain() {
-        var r = Retention.over(visits(6, 3, 8, 2, 1), true).orElseThrow();
+        var r = Retention.over(visits(6, 3, 8, 2, 1)).orElseThrow();
         assertThat(r.sessions()).isEqualTo(6);
         assertThat(r.acuteDegrees()).isCloseTo(48, within(1e-9));
         assertThat(r.keptDegrees()).isCloseTo(12, within(1e-9));
@@ -58,25 +58,31 @@ public class RetentionTest {
 
     @Test
     public void borrowedIsRealWarmGainsWithoutARealChangeCold() {
-        assertThat(Retention.over(visits(6, 3, 8, 0, 1), false).orElseThrow().borrowed())
+        // Over four weeks: 28 days and 24, nothing kept and 3° kept a session.
+        assertThat(Retention.over(visits(7, 4, 8, 0, 1)).orElseThrow().borrowed())
                 .isTrue();
-        assertThat(Retention.over(visits(6, 3, 8, 0, 1), true).orElseThrow().borrowed())
+        assertThat(Retention.over(visits(6, 4, 8, 0, 1)).orElseThrow().borrowed())
                 .isFalse();
+        assertThat(Retention.over(visits(7, 4, 8, 3, 1)).orElseThrow().borrowed())
+                .isFalse();
+        // Pairs over 14 days apart say nothing about what was kept.
+        assertThat(visits(6, 14, 8, 0, 1)).hasSize(6);
+        assertThat(visits(6, 14.1, 8, 0, 1)).isEmpty();
         // Gains within the noise are not told from nothing: nothing is called borrowed.
-        assertThat(Retention.over(visits(6, 3, 2, 0, 3), false).orElseThrow().borrowed())
+        assertThat(Retention.over(visits(10, 3, 2, 0, 3)).orElseThrow().borrowed())
                 .isFalse();
     }
 
     @Test
     public void nothingIsSaidUnderFourSessionsOrTwoWeeks() {
-        assertThat(Retention.over(visits(3, 7, 8, 1, 1), true)).isEmpty();
-        assertThat(Retention.over(visits(6, 2, 8, 1, 1), true)).isEmpty();
-        assertThat(Retention.over(visits(4, 3.5, 8, 1, 1), true)).isPresent();
+        assertThat(Retention.over(visits(3, 7, 8, 1, 1))).isEmpty();
+        assertThat(Retention.over(visits(6, 2, 8, 1, 1))).isEmpty();
+        assertThat(Retention.over(visits(4, 3.5, 8, 1, 1))).isPresent();
     }
 
     @Test
     public void theIntervalHasNoEndWhileTheAcuteGainIsNotToldFromZero() {
-        var r = Retention.over(visits(6, 3, 0.2, 0, 4), false).orElseThrow();
+        var r = Retention.over(visits(6, 3, 0.2, 0, 4)).orElseThrow();
         assertThat(r.lower95()).isNull();
         assertThat(r.upper95()).isNull();
     }
@@ -94,7 +100,7 @@ public class RetentionTest {
                 cold.add(at(n * 3, 30 + n * 2 + random.nextGaussian(), 1));
                 warm.add(at(n * 3 + 0.05, 30 + n * 2 + 8 + random.nextGaussian(), 1));
             }
-            var r = Retention.over(Visits.of(cold, warm, ZoneOffset.UTC), true).orElseThrow();
+            var r = Retention.over(Visits.of(cold, warm, ZoneOffset.UTC)).orElseThrow();
             if (r.lower95() != null && r.upper95() != null && r.lower95() <= 0.25 && r.upper95() >= 0.25) {
                 covered++;
             }

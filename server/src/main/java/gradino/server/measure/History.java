@@ -111,14 +111,7 @@ final class History {
                 band(Series.readings(mine, Mode.ACTIVE, Warmth.COLD, noise), noise),
                 change(cold, since, noise),
                 change(Series.readings(mine, Mode.ACTIVE, Warmth.COLD, noise), since, noise),
-                Retention.over(visits, changedOver(visits, cold, noise)).orElse(null));
-    }
-
-    private static boolean changedOver(List<Retention.Visit> visits, List<RangeReading> cold, NoiseBook noise) {
-        return !visits.isEmpty()
-                && RangeSeries.fold(cold, noise.rules(), visits.get(0).cold().at())
-                        .filter(s -> s.change().isReal())
-                        .isPresent();
+                Retention.over(visits).orElse(null));
     }
 
     private static @Nullable Difference change(List<RangeReading> cold, @Nullable Instant since, NoiseBook noise) {

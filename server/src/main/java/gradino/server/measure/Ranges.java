@@ -139,16 +139,32 @@ public final class Ranges {
         }
     }
 
-    /** A difference with its 95 % interval; real when it leaves out zero. */
-    public record Difference(double degrees, double lower, double upper, boolean real) {
+    /**
+     * A difference with its 95 % interval; real when it leaves out zero.
+     *
+     * @param trialsThen that the earlier day's reading is of; null where it is no change between two days
+     */
+    public record Difference(
+            double degrees,
+            double lower,
+            double upper,
+            boolean real,
+            @Nullable Integer trialsThen,
+            @Nullable Integer trialsNow) {
         static Difference of(UncertainAngle d) {
             boolean real = d.lower95() > 0 || d.upper95() < 0;
-            return new Difference(d.value().value(), d.lower95(), d.upper95(), real);
+            return new Difference(d.value().value(), d.lower95(), d.upper95(), real, null, null);
         }
 
         static Difference of(ReadingChange change) {
             double degrees = change.degrees();
-            return new Difference(degrees, degrees - change.bound(), degrees + change.bound(), change.isReal());
+            return new Difference(
+                    degrees,
+                    degrees - change.bound(),
+                    degrees + change.bound(),
+                    change.isReal(),
+                    change.from().trials(),
+                    change.to().trials());
         }
     }
 

@@ -89,6 +89,11 @@ public final class SideRange {
                 .min(Comparator.naturalOrder());
     }
 
+    /** Whether what is gained in a session is gone by the next, on a side. */
+    public boolean borrowed() {
+        return bodies.stream().anyMatch(SideState::borrowed);
+    }
+
     /** Of two sides that of the structure, where one has it. */
     public @Nullable EndFeel endFeel() {
         for (var body : bodies) {

@@ -128,6 +128,8 @@ public record LineState(
             return with(measured.side(), measured(measured, noise));
         } else if (event instanceof Event.ControlGraded graded) {
             return with(graded.side(), side(graded.side()).withControlGrade(graded.grade()));
+        } else if (event instanceof Event.RangeBorrowed borrowed) {
+            return with(borrowed.side(), side(borrowed.side()).withBorrowed());
         } else if (event instanceof Event.SessionHeld held) {
             return held(held);
         } else if (event instanceof Event.MorningAnswered answered) {

@@ -20,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param passive cold passive range in the line's series; null when never measured
  * @param active the same for the active range
  * @param controlGrade newest, 0 to 3; null when never graded
+ * @param borrowed what is gained in a session is gone by the next
  * @param endFeel at the last cold passive reading; null when unknown
  */
 public record SideState(
@@ -29,7 +30,8 @@ public record SideState(
         @Nullable RangeState passive,
         @Nullable RangeState active,
         @Nullable EndFeel endFeel,
-        @Nullable Integer controlGrade) {
+        @Nullable Integer controlGrade,
+        boolean borrowed) {
 
     public SideState {
         decisions = List.copyOf(decisions);
@@ -43,7 +45,7 @@ public record SideState(
             @Nullable RangeState passive,
             @Nullable RangeState active,
             @Nullable EndFeel endFeel) {
-        this(dose, base, decisions, passive, active, endFeel, null);
+        this(dose, base, decisions, passive, active, endFeel, null, false);
     }
 
     public static SideState first(Dose dose) {
@@ -51,19 +53,23 @@ public record SideState(
     }
 
     public SideState withPassive(RangeState range) {
-        return new SideState(dose, base, decisions, range, active, endFeel, controlGrade);
+        return new SideState(dose, base, decisions, range, active, endFeel, controlGrade, borrowed);
     }
 
     public SideState withActive(RangeState range) {
-        return new SideState(dose, base, decisions, passive, range, endFeel, controlGrade);
+        return new SideState(dose, base, decisions, passive, range, endFeel, controlGrade, borrowed);
     }
 
     public SideState withEndFeel(EndFeel feel) {
-        return new SideState(dose, base, decisions, passive, active, feel, controlGrade);
+        return new SideState(dose, base, decisions, passive, active, feel, controlGrade, borrowed);
+    }
+
+    SideState withBorrowed() {
+        return new SideState(dose, base, decisions, passive, active, endFeel, controlGrade, true);
     }
 
     SideState withControlGrade(int grade) {
-        return new SideState(dose, base, decisions, passive, active, endFeel, grade);
+        return new SideState(dose, base, decisions, passive, active, endFeel, grade, borrowed);
     }
 
     SideState decided(Event.DoseDecided told) {
@@ -73,7 +79,7 @@ public record SideState(
         boolean moved = !decision.before().equals(decision.after());
         // From here on "changed since" means since this step.
         var since = moved ? fixedHere() : this;
-        return new SideState(decision.after(), base, all, since.passive, active, endFeel, controlGrade);
+        return new SideState(decision.after(), base, all, since.passive, active, endFeel, controlGrade, borrowed);
     }
 
     SideState fixedHere() {
@@ -115,6 +121,6 @@ public record SideState(
     /** This side as it was just before a decision; ranges stay as they are known now. */
     SideState before(Event.DoseDecided decision) {
         var earlier = decisions.subList(0, decisions.indexOf(decision));
-        return new SideState(decision.before(), base, earlier, passive, active, endFeel, controlGrade);
+        return new SideState(decision.before(), base, earlier, passive, active, endFeel, controlGrade, borrowed);
     }
 }

@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param acuteDegrees Σ (warm − cold)
  * @param keptDegrees Σ (next cold − cold)
  * @param lower95 null when the interval has no end
- * @param borrowed most acute gains were real while the cold estimate did not really change
+ * @param borrowed over four weeks and more most acute gains were real while the cold range did not really change
  */
 public record Retention(
         int sessions,
@@ -30,6 +30,7 @@ public record Retention(
         boolean borrowed) {
     private static final int SESSIONS_LEAST = 4;
     private static final double DAYS_LEAST = 14;
+    private static final double BORROWED_DAYS = 28;
     private static final double Z2 = 1.959964 * 1.959964;
 
     /** One session's readings of one series: cold before, warm after, and the cold one of the next time. */
@@ -39,22 +40,21 @@ public record Retention(
         }
 
         boolean acuteIsReal() {
-            return acute() > 0 && acute() * acute() > Z2 * (cold.variance() + warm.variance());
+            return acute() > 0 && new ReadingChange(cold, warm).isReal();
         }
     }
 
     /**
      * @param visits in the order of time
-     * @param coldChangeIsReal whether the cold estimate really changed over the span (fixed-point difference)
      * @return empty while the span is too short to say
      */
-    public static Optional<Retention> over(List<Visit> visits, boolean coldChangeIsReal) {
+    public static Optional<Retention> over(List<Visit> visits) {
         if (visits.size() < SESSIONS_LEAST) {
             return Optional.empty();
         }
-        double days = daysBetween(
-                visits.get(0).cold().at(),
-                visits.get(visits.size() - 1).nextCold().at());
+        var span = new ReadingChange(
+                visits.get(0).cold(), visits.get(visits.size() - 1).nextCold());
+        double days = daysBetween(span.from().at(), span.to().at());
         if (days < DAYS_LEAST) {
             return Optional.empty();
         }
@@ -73,7 +73,7 @@ public record Retention(
                 fieller.lower(),
                 fieller.upper(),
                 real,
-                2 * real > visits.size() && !coldChangeIsReal));
+                days >= BORROWED_DAYS && 2 * real > visits.size() && !span.isReal()));
     }
 
     private static double daysBetween(Instant from, Instant to) {

@@ -1,6 +1,7 @@
 package gradino.core.measure.reading;
 
 import gradino.core.measure.reading.Retention.Visit;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -10,6 +11,9 @@ import java.util.stream.Collectors;
 
 /** Pairs the cold and warm readings of a series: cold and warm of one day, and the cold reading of the next time. */
 public final class Visits {
+    /** What lies further apart says nothing about what was kept (house rule). */
+    private static final Duration FARTHEST_APART = Duration.ofDays(14);
+
     private Visits() {}
 
     /**
@@ -26,7 +30,8 @@ public final class Visits {
             var after = warmOf.get(day.apply(before));
             var next = cold.get(i + 1);
             boolean sameDay = day.apply(next).equals(day.apply(before));
-            if (after != null && after.at().isAfter(before.at()) && !sameDay) {
+            boolean near = !next.at().isAfter(before.at().plus(FARTHEST_APART));
+            if (after != null && after.at().isAfter(before.at()) && !sameDay && near) {
                 visits.add(new Visit(before, after, next));
             }
         }

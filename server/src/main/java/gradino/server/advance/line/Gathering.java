@@ -187,7 +187,12 @@ class Gathering {
     private static List<Event> events(Line line, Plan plan, Client client, Rows rows, ZoneId zone) {
         var events = new ArrayList<Event>();
         LineReadings.of(
-                line, plan.instrument(), rows.measurements().getOrDefault(client.id(), List.of()), rows.book(), events);
+                line,
+                plan.instrument(),
+                rows.measurements().getOrDefault(client.id(), List.of()),
+                rows.book(),
+                zone,
+                events);
         rows.runs().held(line, events).forEach(h -> events.add(new Event.SessionHeld(h.record(), h.recordedAt())));
         rows.runs()
                 .mornings(line)
