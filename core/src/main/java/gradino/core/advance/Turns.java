@@ -12,6 +12,7 @@ import gradino.core.body.Motion;
 import gradino.core.body.Position;
 import gradino.core.body.Side;
 import gradino.core.prescribe.timeline.EffortClass;
+import gradino.core.quantity.OutOfBoundsException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Collection;
@@ -51,6 +52,10 @@ public final class Turns {
             @Nullable Instant steppedAt,
             double shortDegrees,
             boolean stepsUp) {
+        public Rival {
+            OutOfBoundsException.require("short of what is wanted", shortDegrees, 0, 400, "°");
+        }
+
         public static Rival of(String line, LineState state, Proposed proposed) {
             var plan = state.plan();
             var me = state.side(proposed.side());

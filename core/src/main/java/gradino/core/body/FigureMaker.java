@@ -4,6 +4,7 @@ import gradino.core.body.Figure.Box;
 import gradino.core.body.Figure.Kind;
 import gradino.core.body.Figure.Mark;
 import gradino.core.body.Figure.Role;
+import gradino.core.quantity.OutOfBoundsException;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -44,10 +45,12 @@ public final class FigureMaker {
 
     /** At a working angle, degrees from the position's zero. */
     public static Figure draw(Pose pose, double statureCm, double angleDegrees) {
+        OutOfBoundsException.require("working angle", angleDegrees, -360, 360, "°");
         return new FigureMaker(pose, angleDegrees).figure(statureCm);
     }
 
     private Figure figure(double statureCm) {
+        OutOfBoundsException.require("stature", statureCm, 50, 400, "cm");
         pose.props().forEach(this::prop);
         limbs("F", Role.FAR);
         if (pose.view().equals("feet")) {

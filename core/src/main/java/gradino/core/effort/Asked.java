@@ -19,6 +19,10 @@ public record Asked(
         double toPercent,
         boolean contraction) {
     public Asked {
+        OutOfBoundsException.require("start", startSecond, 0, 100_000, "s");
+        OutOfBoundsException.require("end", endSecond, 0, 100_000, "s");
+        OutOfBoundsException.require("effort", fromPercent, 0, 100, "%");
+        OutOfBoundsException.require("effort", toPercent, 0, 100, "%");
         if (!(endSecond >= startSecond)) {
             throw new IllegalArgumentException("asked from " + startSecond + " to " + endSecond + " s");
         }

@@ -19,6 +19,8 @@ public record Gravity(String limb, double massKg, double lengthCm, double ownMom
     /** Standard gravity, m/s² (ISO 80000-3). */
     public static final double G = 9.80665;
 
+    private static final double MOST_KG = 300;
+
     /** Plates and ankle weights a coach usually has, kg (common practice, no source). */
     private static final List<Double> PLATES = List.of(0.5, 1.0, 1.25, 2.0, 2.5, 5.0, 10.0, 15.0, 20.0, 25.0);
 
@@ -52,6 +54,10 @@ public record Gravity(String limb, double massKg, double lengthCm, double ownMom
      */
     public record Torque(double newtonMetres, double loadShare) {}
 
+    private static void requireDirection(double degreesToHorizontal) {
+        OutOfBoundsException.require("angle to the horizontal", degreesToHorizontal, -360, 360, "°");
+    }
+
     private static Anthropometry.Mass segment(String id) {
         return Anthropometry.masses().stream()
                 .filter(m -> m.id().equals(id))
@@ -64,7 +70,8 @@ public record Gravity(String limb, double massKg, double lengthCm, double ownMom
      * @param degreesToHorizontal 0 is level, where it is heaviest
      */
     public Torque torque(double loadKg, double degreesToHorizontal) {
-        OutOfBoundsException.require("loadKg", loadKg, 0, 300, "kg");
+        OutOfBoundsException.require("loadKg", loadKg, 0, MOST_KG, "kg");
+        requireDirection(degreesToHorizontal);
         double lever = Math.abs(Math.cos(Math.toRadians(degreesToHorizontal)));
         double own = ownMoment * lever;
         double load = loadKg * G * metres() * lever;
@@ -79,6 +86,7 @@ public record Gravity(String limb, double massKg, double lengthCm, double ownMom
      */
     public double loadFor(double loadKg, double share) {
         OutOfBoundsException.require("share", share, -1, 3, "");
+        OutOfBoundsException.require("loadKg", loadKg, 0, MOST_KG, "kg");
         double now = ownMoment + loadKg * G * metres();
         return Math.max(0, (now * (1 + share) - ownMoment) / (G * metres()));
     }
@@ -91,6 +99,7 @@ public record Gravity(String limb, double massKg, double lengthCm, double ownMom
      */
     public OptionalDouble loadForTorque(double newtonMetres, double degreesToHorizontal) {
         OutOfBoundsException.require("newtonMetres", newtonMetres, 0, 1000, "N·m");
+        requireDirection(degreesToHorizontal);
         double lever = Math.abs(Math.cos(Math.toRadians(degreesToHorizontal)));
         double load = (newtonMetres / lever - ownMoment) / (G * metres());
         return lever < 1e-6 || load < 0 ? OptionalDouble.empty() : OptionalDouble.of(load);
@@ -98,7 +107,8 @@ public record Gravity(String limb, double massKg, double lengthCm, double ownMom
 
     /** The smallest weight that one or two plates give at or above a load, kg; empty when they cannot. */
     public static OptionalDouble nearestPlate(double loadKg) {
-        double best = loadKg <= 0 ? 0 : Double.MAX_VALUE;
+        OutOfBoundsException.require("loadKg", loadKg, 0, MOST_KG, "kg");
+        double best = loadKg == 0 ? 0 : Double.MAX_VALUE;
         for (double one : PLATES) {
             for (double other : PLATES) {
                 best = closer(best, one, loadKg);
@@ -110,6 +120,7 @@ public record Gravity(String limb, double massKg, double lengthCm, double ownMom
 
     /** The heaviest weight that one or two plates give below a load, kg; 0 when the lightest is taken away. */
     public static double lighterPlate(double loadKg) {
+        OutOfBoundsException.require("loadKg", loadKg, 0, MOST_KG, "kg");
         double best = 0;
         for (double one : PLATES) {
             for (double other : PLATES) {

@@ -2,6 +2,7 @@ package gradino.core.effort;
 
 import gradino.core.body.Anthropometry;
 import gradino.core.body.FigureMaker;
+import gradino.core.quantity.OutOfBoundsException;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -21,6 +22,13 @@ public record Limb(String words, Gravity gravity) {
             @Nullable Double statureCm,
             @Nullable Double shankCm,
             @Nullable Double thighCm) {
+        public Body {
+            OutOfBoundsException.require("body mass", massKg, 20, 250, "kg");
+            OutOfBoundsException.requireIfAny("stature", statureCm, 50, 250, "cm");
+            OutOfBoundsException.requireIfAny("shank", shankCm, 5, 150, "cm");
+            OutOfBoundsException.requireIfAny("thigh", thighCm, 5, 150, "cm");
+        }
+
         double stature() {
             return statureCm == null ? FigureMaker.TYPICAL_STATURE_CM : statureCm;
         }

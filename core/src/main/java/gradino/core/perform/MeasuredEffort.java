@@ -3,6 +3,7 @@ package gradino.core.perform;
 import gradino.core.body.Side;
 import gradino.core.effort.TraceAnalysis;
 import gradino.core.prescribe.timeline.BlockId;
+import gradino.core.quantity.OutOfBoundsException;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -17,6 +18,11 @@ public record MeasuredEffort(
         Side side,
         @Nullable Double within,
         @Nullable Double nearMaxPeak) {
+    public MeasuredEffort {
+        OutOfBoundsException.requireIfAny("share of the time on target", within, 0, 1, "");
+        OutOfBoundsException.requireIfAny("best second", nearMaxPeak, 0, 1000, "%");
+    }
+
     /** From here on reaching the effort is judged, and fading is only reported (house rule). */
     public static final double NEAR_MAX_PERCENT = 90;
 

@@ -4,6 +4,7 @@ import gradino.core.because.Finding;
 import gradino.core.effort.ForceTrace;
 import gradino.core.intake.Limits;
 import gradino.core.quantity.Degrees;
+import gradino.core.quantity.OutOfBoundsException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -19,6 +20,10 @@ import org.jspecify.annotations.Nullable;
  * @param newtons {@value #LEAST_NEWTONS} to 5000
  */
 public record ReferenceContraction(double newtons, Degrees angle, Instant measuredAt) {
+    public ReferenceContraction {
+        OutOfBoundsException.require("reference", newtons, 0, 5000, "N");
+    }
+
     public static final int TRIES = 3;
     public static final double SHORTEST_SECONDS = 3;
     public static final double LONGEST_SECONDS = 5;

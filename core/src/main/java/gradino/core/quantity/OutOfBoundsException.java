@@ -1,5 +1,7 @@
 package gradino.core.quantity;
 
+import org.jspecify.annotations.Nullable;
+
 /** A number that cannot be what it is said to be. Carries what a form needs to say so beside its field. */
 public final class OutOfBoundsException extends IllegalArgumentException {
     private static final long serialVersionUID = 1L;
@@ -17,6 +19,13 @@ public final class OutOfBoundsException extends IllegalArgumentException {
         this.lower = lower;
         this.upper = upper;
         this.unit = unit;
+    }
+
+    /** As {@link #require}, where there may be none. */
+    public static void requireIfAny(String quantity, @Nullable Double value, double lower, double upper, String unit) {
+        if (value != null) {
+            require(quantity, value, lower, upper, unit);
+        }
     }
 
     /**

@@ -7,6 +7,7 @@ import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
 import gradino.core.effort.Gravity;
+import gradino.core.quantity.OutOfBoundsException;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -23,6 +24,11 @@ import java.util.OptionalDouble;
  * @param share more torque than before, as a share; 0 when only repetitions grow
  */
 public record LoadStep(double loadKg, int repetitions, double share, Because why) {
+    public LoadStep {
+        OutOfBoundsException.require("load", loadKg, 0, 300, "kg");
+        OutOfBoundsException.require("share", share, -1, 10, "");
+    }
+
     public static final int LOW_REPETITIONS = 6;
     public static final int TOP_REPETITIONS = 12;
 
@@ -38,7 +44,8 @@ public record LoadStep(double loadKg, int repetitions, double share, Because why
      */
     public static Optional<LoadStep> next(
             Gravity limb, double loadKg, int repetitions, int low, int top, Policy policy) {
-        boolean first = loadKg <= 0;
+        OutOfBoundsException.require("loadKg", loadKg, 0, 300, "kg");
+        boolean first = loadKg == 0;
         if (first && repetitions < top) {
             return Optional.of(moreRepetitions(loadKg, repetitions, top));
         }

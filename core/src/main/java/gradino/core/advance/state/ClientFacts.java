@@ -3,6 +3,7 @@ package gradino.core.advance.state;
 import gradino.core.effort.Gravity;
 import gradino.core.intake.Limits;
 import gradino.core.measure.limit.GapLimit;
+import gradino.core.quantity.OutOfBoundsException;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -28,6 +29,12 @@ public record ClientFacts(
         @Nullable GapLimit studioGapLimit,
         @Nullable Gravity limb,
         Beside beside) {
+    public ClientFacts {
+        OutOfBoundsException.requireIfAny("wanted range", wantedDegrees, -180, 360, "°");
+        OutOfBoundsException.requireIfAny("goal", goalDegrees, -180, 360, "°");
+        OutOfBoundsException.requireIfAny("very mobile from", flagAboveDegrees, -180, 360, "°");
+    }
+
     public static final ClientFacts PLAIN = new ClientFacts(Limits.NONE, false, null, null, null, null, null);
 
     /** Of a line that nothing hangs on. */

@@ -1,5 +1,6 @@
 package gradino.core.measure.limit;
 
+import gradino.core.quantity.OutOfBoundsException;
 import gradino.core.quantity.UncertainAngle;
 import java.util.Collection;
 import java.util.List;
@@ -37,6 +38,7 @@ public enum Limiter {
             @Nullable Double wantedDegrees,
             @Nullable EndFeel endFeel,
             GapLimit gapLimit) {
+        OutOfBoundsException.requireIfAny("wanted range", wantedDegrees, -180, 360, "°");
         if (endFeel != null && endFeel.isStructure()) {
             return STRUCTURE;
         }

@@ -4,6 +4,7 @@ import gradino.core.because.Because;
 import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
+import gradino.core.quantity.OutOfBoundsException;
 import gradino.core.quantity.UncertainAngle;
 import java.util.ArrayList;
 import java.util.List;
@@ -33,7 +34,12 @@ public record LimiterReason(
      * @param flagAboveDegrees usual mean + 2 SD; null without a table
      */
     public record Wanted(
-            double degrees, String words, @Nullable Double flagAboveDegrees) {}
+            double degrees, String words, @Nullable Double flagAboveDegrees) {
+        public Wanted {
+            OutOfBoundsException.require("wanted range", degrees, -180, 360, "°");
+            OutOfBoundsException.requireIfAny("very mobile from", flagAboveDegrees, -180, 360, "°");
+        }
+    }
 
     public Limiter limiter() {
         return Limiter.judge(passive, active, wanted == null ? null : wanted.degrees(), endFeel, gapLimit);

@@ -1,5 +1,6 @@
 package gradino.core.measure.noise;
 
+import gradino.core.quantity.OutOfBoundsException;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -44,7 +45,11 @@ public final class NoiseBook {
      * @param variance degrees²: σ_day² + f(n)·σ_trial² with a study, else SEM² however many trials
      * @param freedom of the study; 0 for a house value
      */
-    public record Noise(double variance, int freedom) {}
+    public record Noise(double variance, int freedom) {
+        public Noise {
+            OutOfBoundsException.require("variance of a reading", variance, 0, 10_000, "°²");
+        }
+    }
 
     /**
      * @param who account that measured; null when not known

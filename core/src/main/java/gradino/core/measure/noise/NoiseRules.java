@@ -11,6 +11,13 @@ import gradino.core.quantity.OutOfBoundsException;
  * @param firstVariance variance before the first reading, degrees²
  */
 public record NoiseRules(double semCoachDegrees, double semSelfDegrees, double driftPerDay, double firstVariance) {
+    public NoiseRules {
+        OutOfBoundsException.require("semCoachDegrees", semCoachDegrees, 0.01, 90, "°");
+        OutOfBoundsException.require("semSelfDegrees", semSelfDegrees, 0.01, 90, "°");
+        OutOfBoundsException.require("driftPerDay", driftPerDay, 0, 1000, "°²");
+        OutOfBoundsException.require("firstVariance", firstVariance, 1e-6, 100_000, "°²");
+    }
+
     /** House values (house rule, shown and editable later). */
     public static final NoiseRules HOUSE = new NoiseRules(3, 4, 0.3, 225);
 

@@ -16,6 +16,11 @@ import java.util.List;
  * @param trialVariance σ_trial², degrees²; 0 when one trial a visit was taken
  */
 public record NoiseStudy(Repeatability agreement, double dayVariance, double trialVariance) {
+    public NoiseStudy {
+        OutOfBoundsException.require("variance between days", dayVariance, 0, 10_000, "°²");
+        OutOfBoundsException.require("variance between trials", trialVariance, 0, 10_000, "°²");
+    }
+
     public static final int PEOPLE_LEAST = 5;
     public static final int VISITS_MOST = 4;
 

@@ -1,5 +1,6 @@
 package gradino.core.measure.noise;
 
+import gradino.core.quantity.OutOfBoundsException;
 import java.util.Arrays;
 
 /**
@@ -148,7 +149,7 @@ public record Repeatability(
 
     /** SEM = SD·√(1 − ICC), for a published ICC of 0 to 1. */
     public static double sem(double sd, double icc) {
-        if (!(sd >= 0) || !(icc >= 0 && icc <= 1)) {
+        if (!(sd >= 0 && sd <= 360) || !(icc >= 0 && icc <= 1)) {
             throw new IllegalArgumentException("SD must be 0 or more and ICC 0 to 1, were " + sd + " and " + icc);
         }
         return sd * Math.sqrt(1 - icc);
@@ -156,11 +157,11 @@ public record Repeatability(
 
     /** Smallest difference of two readings that is more than noise, at 95 %: 1.96·√2·SEM. */
     public static double mdc95(double sem) {
-        return MDC95_FACTOR * sem;
+        return MDC95_FACTOR * OutOfBoundsException.require("sem", sem, 0, 180, "°");
     }
 
     /** The same at 90 %: 1.645·√2·SEM. */
     public static double mdc90(double sem) {
-        return MDC90_FACTOR * sem;
+        return MDC90_FACTOR * OutOfBoundsException.require("sem", sem, 0, 180, "°");
     }
 }

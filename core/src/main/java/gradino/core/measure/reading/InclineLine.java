@@ -19,6 +19,7 @@ public record InclineLine(
     public record Point(double inclineDegrees, double angleDegrees) {
         public Point {
             OutOfBoundsException.require("incline of the bench", inclineDegrees, 0, 90, "°");
+            OutOfBoundsException.require("angle", angleDegrees, -180, 360, "°");
         }
     }
 

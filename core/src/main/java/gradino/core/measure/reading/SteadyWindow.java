@@ -36,6 +36,7 @@ public record SteadyWindow(double zeroDegrees, List<Sample> samples) {
     public record Held(double degrees, double sd, int samples) {}
 
     public SteadyWindow {
+        OutOfBoundsException.require("zero", zeroDegrees, -360, 360, "°");
         samples = List.copyOf(samples);
     }
 

@@ -37,6 +37,10 @@ public record Tape(TapeFormulaId formula, double reading, double startCm, Map<Se
      * (house rules).
      */
     public record BodyLength(Centimetres length, double standardUncertainty) {
+        public BodyLength {
+            OutOfBoundsException.require("uncertainty of a length", standardUncertainty, 0, 50, "cm");
+        }
+
         public static BodyLength measured(Centimetres length) {
             return new BodyLength(length, READING_U_CM);
         }
@@ -65,7 +69,11 @@ public record Tape(TapeFormulaId formula, double reading, double startCm, Map<Se
      * @param readingCm rounded so that the angle is not passed
      * @param reached the angle it gives, which is what is stored
      */
-    public record Solved(double readingCm, UncertainAngle reached) {}
+    public record Solved(double readingCm, UncertainAngle reached) {
+        public Solved {
+            OutOfBoundsException.require("tape reading", readingCm, 0, LONGEST_CM, "cm");
+        }
+    }
 
     /** The prop gives no angle up to the wanted one, or does not go as far. */
     public static final class NotGivenException extends IllegalArgumentException {
@@ -144,6 +152,7 @@ public record Tape(TapeFormulaId formula, double reading, double startCm, Map<Se
      */
     public static double readingFor(
             TapeFormulaId formula, Degrees angle, double startCm, Map<Segment, BodyLength> body) {
+        OutOfBoundsException.require("reading at zero", startCm, 0, LONGEST_CM, "cm");
         return TapeShape.of(formula).readingFor(angle.value(), startCm, body);
     }
 

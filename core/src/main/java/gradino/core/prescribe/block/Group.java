@@ -1,6 +1,7 @@
 package gradino.core.prescribe.block;
 
 import gradino.core.prescribe.block.Quiet.Rest;
+import gradino.core.quantity.OutOfBoundsException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -15,6 +16,7 @@ public record Group(List<Block> blocks, int rounds, int restSeconds, double rise
     private static final int SECONDS_TO_RAISE = 5;
 
     public Group {
+        OutOfBoundsException.require("rise", riseCm, 0, 100, "cm");
         blocks = List.copyOf(blocks);
     }
 

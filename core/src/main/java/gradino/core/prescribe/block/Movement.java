@@ -1,6 +1,7 @@
 package gradino.core.prescribe.block;
 
 import gradino.core.quantity.EffortPercent;
+import gradino.core.quantity.OutOfBoundsException;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -65,6 +66,11 @@ public sealed interface Movement extends Leaf {
             double loadKg,
             EffortPercent effort)
             implements Movement {
+        public LiftOff {
+            OutOfBoundsException.require("height", heightCm, 0, 200, "cm");
+            OutOfBoundsException.require("load", loadKg, 0, 300, "kg");
+        }
+
         @Override
         public String inWords() {
             return "Lift %s %d times, hold %d s each%s."
@@ -119,6 +125,10 @@ public sealed interface Movement extends Leaf {
             String contact,
             EffortPercent effort)
             implements Movement {
+        public Eccentric {
+            OutOfBoundsException.require("load", loadKg, 0, 300, "kg");
+        }
+
         @Override
         public String inWords() {
             var how = mover == Mover.PARTNER_IN ? "a partner moves it in, resist" : "lower slowly";
@@ -154,6 +164,10 @@ public sealed interface Movement extends Leaf {
     record LoadedStretch(
             double loadKg, int repetitions, int downSeconds, int pauseSeconds, int upSeconds, EffortPercent effort)
             implements Movement {
+        public LoadedStretch {
+            OutOfBoundsException.require("load", loadKg, 0, 300, "kg");
+        }
+
         @Override
         public String inWords() {
             return "%d times: down over %d s, stay %d s, up over %d s%s."
