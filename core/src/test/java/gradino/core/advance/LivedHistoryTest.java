@@ -1,5 +1,8 @@
 package gradino.core.advance;
 
+import gradino.core.intake.Limits;
+import gradino.core.because.Reason;
+import gradino.core.intake.RestrictionKind;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gradino.core.advance.gate.Situation;
@@ -139,7 +142,7 @@ public class LivedHistoryTest {
         private BlockRecord press(Side side, int set, Dose dose) {
             double done = random.nextInt(10) == 0 ? 0.7 : 1;
             var pains = random.nextInt(12) == 0
-                    ? List.of(new Pain(PainScore.of(random.nextInt(9)), PainKind.WHILE_CONTRACTING, "hip"))
+                    ? List.of(new Pain(PainScore.of(random.nextInt(9)), kind(), "hip"))
                     : List.<Pain>of();
             return new BlockRecord(
                     new BlockId(1, side, set, BlockKind.PRESS, 1, BlockId.Way.PLANNED),
@@ -156,6 +159,30 @@ public class LivedHistoryTest {
                     null,
                     "",
                     null);
+        }
+
+        private PainKind kind() {
+            var kinds = PainKind.values();
+            return kinds[random.nextInt(kinds.length)];
+        }
+
+        /** A coach's own change, up or down. */
+        void edit(Side side) {
+            var before = state().side(side).dose();
+            double by = random.nextInt(7) - 3;
+            int ceiling = Math.max(20, Math.min(100, before.ceiling().value() + 10 * (random.nextInt(5) - 2)));
+            var after = before.withAngle(Degrees.of(before.angle().value() + by))
+                    .withCeiling(EffortPercent.of(ceiling));
+            events.add(new Event.DoseDecided(
+                    "e" + events.size(),
+                    side,
+                    Event.Answer.EDITED,
+                    Verdict.STAY,
+                    null,
+                    before,
+                    after,
+                    now,
+                    now));
         }
 
         Proposal propose(Side side) {
@@ -193,6 +220,10 @@ public class LivedHistoryTest {
     }
 
     static Life live(int seed, int sessions, Look look) {
+        return live(seed, sessions, false, look);
+    }
+
+    private static Life live(int seed, int sessions, boolean edits, Look look) {
         var life = new Life(seed);
         life.measure();
         while (life.sessions < sessions) {
@@ -204,7 +235,9 @@ public class LivedHistoryTest {
             for (var side : Side.PAIR) {
                 var proposal = life.propose(side);
                 look.at(life, proposal);
-                if (proposal.verdict() != Verdict.STAY) {
+                if (edits && life.random.nextInt(12) == 0) {
+                    life.edit(side);
+                } else if (proposal.verdict() != Verdict.STAY) {
                     life.accept(proposal);
                 }
             }
@@ -245,14 +278,49 @@ public class LivedHistoryTest {
         return to > from ? 1 : 0;
     }
 
+    private static final List<Limits> RESTRICTED = List.of(
+            Limits.NONE,
+            AnyLimits.of(RestrictionKind.EFFORT_CAP, 40.0),
+            AnyLimits.of(RestrictionKind.CONTRACTION_CAP, 12.0),
+            AnyLimits.of(RestrictionKind.ANGLE_CAP, 15.0),
+            AnyLimits.of(RestrictionKind.NO_DEEPENING, null),
+            AnyLimits.of(RestrictionKind.NOT_LYING, null));
+
+    /** Whatever a coach changed in between, whatever was felt, and whatever the client comes under. */
     @Test(dataProvider = "seeds")
-    public void noStepDownRaisesAnything(int seed) {
-        live(seed, (life, p) -> {
-            if (p.verdict() == Verdict.STEP_DOWN) {
-                assertThat(Change.isMore(p.from(), p.to())).as(p.toString()).isFalse();
-                assertThat(p.to().angle().compareTo(p.from().angle())).isNotPositive();
+    public void noStepDownRaisesAnythingNorPassesABound(int seed) {
+        live(seed, SESSIONS, true, (life, proposal) -> {
+            for (var limits : RESTRICTED) {
+                var state = life.state();
+                state = state.with(state.client().withLimits(limits));
+                var p = Advance.propose(state, proposal.side(), POLICY, life.moment());
+                if (p.verdict() == Verdict.STEP_DOWN) {
+                    lower(state, p, life.moment());
+                }
+                var led = Advance.effectiveDose(state, p.side(), POLICY, life.moment());
+                var unled = Advance.unledDose(state, p.proposed(), led);
+                assertThat(Change.isMore(led, unled)).as(p.toString()).isFalse();
             }
         });
+    }
+
+    private static void lower(LineState state, Proposal p, Moment moment) {
+        var limits = state.client().limits();
+        assertThat(Change.isMore(p.from(), p.to())).as(p.toString()).isFalse();
+        assertThat(p.to().angle().compareTo(p.from().angle())).isNotPositive();
+        assertThat(p.to().ceiling()).isLessThanOrEqualTo(limits.highestEffort());
+        limits.angleCap(p.side())
+                .ifPresent(cap -> assertThat(p.to().angle().value()).isLessThanOrEqualTo(cap.bound()));
+        var s = new Situation(state, p.side(), POLICY, moment);
+        s.passive()
+                .ifPresent(range -> assertThat(p.to().angle().value())
+                        .isLessThanOrEqualTo(range.value().value()));
+        limits.contractionCap()
+                .ifPresent(cap -> assertThat(s.planWith(p.to()).longestContractionSeconds(p.side()))
+                        .isLessThanOrEqualTo((int) cap.bound()));
+        assertThat(p.changesDose() || p.why().reason() == Reason.DOWN_NOTHING_LEFT)
+                .as(p.toString())
+                .isTrue();
     }
 
     @Test(dataProvider = "seeds")

@@ -116,12 +116,12 @@ public class JourneysBrowserTest {
     @Test
     public void aBrokenFileIsNamedAndTheGoodOneTaken() {
         page.navigate(server.url("/studio"));
-        var header = "answer_id,run_id,settled,soreness,happened_at,recorded_at\r\n";
-        choose("mornings.csv", header + "a1,nothing,perhaps,3,2026-02-01T08:00:00Z,\r\n");
+        var header = "answer_id,run_id,question,correction,settled,soreness,happened_at,recorded_at\r\n";
+        choose("mornings.csv", header + "a1,nothing,,,perhaps,3,2026-02-01T08:00:00Z,\r\n");
         browser.button("Bring in");
         assertThat(page.getByText("mornings.csv, row 2, column settled")).isVisible();
         var run = server.get("/api/today").body().at("/mornings/0/runId").asString();
-        choose("mornings.csv", header + "a1," + run + ",yes,3,2026-02-28T08:00:00Z,\r\n");
+        choose("mornings.csv", header + "a1," + run + ",NEXT_MORNING,,yes,3,2026-02-28T08:00:00Z,\r\n");
         browser.button("Bring in");
         assertThat(page.getByText("1 rows read, 1 new")).isVisible();
     }
