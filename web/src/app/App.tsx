@@ -33,6 +33,7 @@ const DecisionPage = lazy(() => import('../steps/advance/DecisionPage').then((m)
 const QueuePage = lazy(() => import('../steps/advance/QueuePage').then((m) => ({ default: m.QueuePage })));
 const PolicyPage = lazy(() => import('../steps/advance/PolicyPage').then((m) => ({ default: m.PolicyPage })));
 const BacktestPage = lazy(() => import('../steps/advance/BacktestPage').then((m) => ({ default: m.BacktestPage })));
+const WhyPage = lazy(() => import('../steps/advance/WhyPage').then((m) => ({ default: m.WhyPage })));
 const RehearsalPage = lazy(() => import('../steps/advance/RehearsalPage').then((m) => ({ default: m.RehearsalPage })));
 const FloorPage = lazy(() => import('../steps/perform/floor/FloorPage').then((m) => ({ default: m.FloorPage })));
 const ClosePage = lazy(() => import('../steps/perform/record/ClosePage').then((m) => ({ default: m.ClosePage })));
@@ -72,6 +73,7 @@ function Pages() {
         <Route path="/rules" element={<PolicyPage />} />
         <Route path="/rules/backtest" element={<BacktestPage />} />
         <Route path="/rules/rehearsal" element={<RehearsalPage />} />
+        <Route path="/rules/why" element={<WhyPage />} />
         <Route path="/library" element={<LibraryPage />} />
         <Route path="/noise" element={<NoisePage />} />
         <Route path="/noise/:studyId" element={<StudyPage />} />

@@ -1188,6 +1188,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lines/{lineId}/why": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofLine"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me/password": {
         parameters: {
             query?: never;
@@ -1630,6 +1646,22 @@ export interface paths {
         get: operations["today"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/why": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ofFile"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2125,6 +2157,14 @@ export interface components {
             standardError: number;
             /** Format: double */
             upper: number;
+        };
+        Fact: {
+            /** Format: date-time */
+            at: string;
+            /** Format: date-time */
+            recorded: string;
+            sides: components["schemas"]["WhyJudged"][];
+            what: string;
         };
         Figure: {
             /** Format: double */
@@ -3769,6 +3809,9 @@ export interface components {
             firstRun: boolean;
             me?: components["schemas"]["Account"];
         };
+        SmallHistory: {
+            csv: string;
+        };
         Solving: {
             /** Format: int32 */
             block: number;
@@ -4152,6 +4195,29 @@ export interface components {
             rightTensionSeconds: number;
             /** Format: int32 */
             sessions: number;
+        };
+        WhyJudged: {
+            alternatives: {
+                reason: string;
+                text: string;
+            }[];
+            changed: string[];
+            changes: components["schemas"]["Change"][];
+            /** Format: int32 */
+            evidence: number;
+            gates: components["schemas"]["GateResult"][];
+            requests: {
+                reason: string;
+                text: string;
+            }[];
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "MIDLINE";
+            /** @enum {string} */
+            verdict: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
+            why: {
+                reason: string;
+                text: string;
+            };
         };
         Work: {
             /** Format: double */
@@ -6171,6 +6237,28 @@ export interface operations {
             };
         };
     };
+    ofLine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lineId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fact"][];
+                };
+            };
+        };
+    };
     password: {
         parameters: {
             query?: never;
@@ -6955,6 +7043,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Today"];
+                };
+            };
+        };
+    };
+    ofFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SmallHistory"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fact"][];
                 };
             };
         };

@@ -113,6 +113,11 @@ function Decisions({ proposals, clientId }: { proposals: Schemas['Proposals']; c
         clientId={clientId}
         onDecided={() => setPicked(null)}
       />
+      <p className="my-4">
+        <Link className="font-semibold underline" to={`/rules/why?line=${proposals.line.id}`}>
+          Why? This line, fact by fact
+        </Link>
+      </p>
       <FlightView lineId={proposals.line.id} side={side} title={sideWords(side, order)} />
       <LoadOfWeeks clientId={clientId} />
       <DecisionList lineId={proposals.line.id} />

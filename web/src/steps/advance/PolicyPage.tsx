@@ -41,6 +41,7 @@ export function PolicyPage() {
       <p className="mb-4 flex flex-wrap gap-3">
         <ButtonLink to="/rules/backtest">Look back: what would other rules have done?</ButtonLink>
         <ButtonLink to="/rules/rehearsal">Rehearse with invented clients</ButtonLink>
+        <ButtonLink to="/rules/why">Why? A history, fact by fact</ButtonLink>
       </p>
       <div className="mb-6 flex flex-wrap gap-2">
         {all?.map((p) => (

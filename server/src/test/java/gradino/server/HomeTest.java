@@ -106,6 +106,43 @@ public class HomeTest {
         assertThat(server.get("/api/notes").body().size()).isZero();
     }
 
+    /** A step down that waits for the coach runs at home already, and says so; the coach's own session keeps the dose in force. */
+    @Test
+    public void aStepDownThatWaitsRunsAtHomeAlready() {
+        var coach = new Scene(server);
+        var floor = coach.open("s1").body();
+        coach.doAll(floor);
+        var press = floor.at("/timeline/phases")
+                .valueStream()
+                .filter(p -> p.path("blockId").asString().equals("l1-left-1-press"))
+                .findFirst()
+                .orElseThrow();
+        var painful = Scene.block("painful", "l1-left-1-press", press, "\"effortRating\":5,", "")
+                .replace("\"pains\":[]", "\"pains\":[{\"score\":7,\"kind\":\"WHILE_CONTRACTING\",\"where\":\"\"}]");
+        assertThat(server.post("/api/runs/s1/blocks", painful).status()).isEqualTo(204);
+        coach.close("s1");
+        server.clock.move(Duration.ofHours(50));
+        assertThat(coach.proposal("left").at("/proposal/verdict").asString()).isEqualTo("STEP_DOWN");
+        var home = home();
+        assertThat(home.get("/api/home/plan").body().at("/sessions/0/lowered/0").asString())
+                .startsWith("Less for now, until your coach has looked");
+        assertThat(hardest(new Scene(server, home).open("h1").body())).isEqualTo(30);
+        assertThat(hardest(coach.open("s2").body())).isEqualTo(50);
+        var paper = server.get(Scene.DAILY + "/handout");
+        assertThat(paper.body().path("lowered").size())
+                .as(paper.body().toString())
+                .isEqualTo(1);
+    }
+
+    private static int hardest(JsonNode floor) {
+        return floor.at("/timeline/phases")
+                .valueStream()
+                .filter(p -> p.path("side").asString().equals("LEFT"))
+                .mapToInt(p -> p.path("effortTo").asInt())
+                .max()
+                .orElse(0);
+    }
+
     @Test
     public void aLinkThatIsGuessedExpiredOrEndedIsRefusedInTheSameWords() {
         var token = link("short", 2, null);

@@ -1,8 +1,5 @@
 package gradino.core.advance;
 
-import gradino.core.intake.Limits;
-import gradino.core.because.Reason;
-import gradino.core.intake.RestrictionKind;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gradino.core.advance.gate.Situation;
@@ -15,11 +12,14 @@ import gradino.core.advance.state.Moment;
 import gradino.core.advance.state.Policy;
 import gradino.core.advance.state.Threshold;
 import gradino.core.because.Finding;
+import gradino.core.because.Reason;
 import gradino.core.because.Verdict;
 import gradino.core.because.Words;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.intake.AnyLimits;
+import gradino.core.intake.Limits;
+import gradino.core.intake.RestrictionKind;
 import gradino.core.measure.limit.EndFeel;
 import gradino.core.measure.noise.Mode;
 import gradino.core.measure.noise.NoiseRules;
@@ -171,18 +171,10 @@ public class LivedHistoryTest {
             var before = state().side(side).dose();
             double by = random.nextInt(7) - 3;
             int ceiling = Math.max(20, Math.min(100, before.ceiling().value() + 10 * (random.nextInt(5) - 2)));
-            var after = before.withAngle(Degrees.of(before.angle().value() + by))
-                    .withCeiling(EffortPercent.of(ceiling));
+            var after =
+                    before.withAngle(Degrees.of(before.angle().value() + by)).withCeiling(EffortPercent.of(ceiling));
             events.add(new Event.DoseDecided(
-                    "e" + events.size(),
-                    side,
-                    Event.Answer.EDITED,
-                    Verdict.STAY,
-                    null,
-                    before,
-                    after,
-                    now,
-                    now));
+                    "e" + events.size(), side, Event.Answer.EDITED, Verdict.STAY, null, before, after, now, now));
         }
 
         Proposal propose(Side side) {

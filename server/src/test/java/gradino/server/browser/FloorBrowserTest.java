@@ -353,7 +353,8 @@ public class FloorBrowserTest {
         browser.button("Enter a clearance");
         page.getByLabel("Cleared by").fill("invented practitioner");
         page.getByLabel("Written on").fill(java.time.LocalDate.now(server.clock).toString());
-        assertThat(page.getByLabel("stop signs that were recorded up to its day")).isChecked();
+        assertThat(page.getByLabel("stop signs that were recorded up to its day"))
+                .isChecked();
         assertThat(page.getByLabel("it names: sharp or stabbing pain")).isChecked();
         page.getByLabel("What was written").fill("may train again");
         page.getByRole(AriaRole.BUTTON)

@@ -1,0 +1,338 @@
+package gradino.core.advance;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gradino.core.advance.lever.LoadedBlock;
+import gradino.core.advance.state.ClientFacts;
+import gradino.core.advance.state.LeverId;
+import gradino.core.advance.state.Moment;
+import gradino.core.advance.state.Policy;
+import gradino.core.because.Because;
+import gradino.core.because.Reason;
+import gradino.core.because.Verdict;
+import gradino.core.body.Side;
+import gradino.core.effort.Gravity;
+import gradino.core.intake.AnyLimits;
+import gradino.core.intake.Limits;
+import gradino.core.intake.RestrictionKind;
+import gradino.core.measure.limit.EndFeel;
+import gradino.core.measure.reading.RangeState;
+import gradino.core.perform.Observer;
+import gradino.core.perform.PainKind;
+import gradino.core.prescribe.House;
+import gradino.core.prescribe.method.BlockDraft;
+import gradino.core.prescribe.method.BlockForm;
+import gradino.core.prescribe.method.BlockNumbers;
+import gradino.core.prescribe.method.Dose;
+import gradino.core.prescribe.method.Method;
+import gradino.core.quantity.Degrees;
+import gradino.core.quantity.EffortPercent;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Both sides of limits of single levers and notes (handbook chapter 5, house rules); the histories are invented. */
+public class LeverTablesTest {
+    private static final Dose BASE = Story.BASE;
+    private static final Moment NOW = new Moment(Story.NOW, ZoneOffset.UTC);
+    private static final ClientFacts STIFF = ClientFacts.PLAIN.withWanted(70);
+
+    private static Dose first(String method) {
+        return new Dose(Degrees.of(30), Method.byId(method).orElseThrow().firstBlocks(true));
+    }
+
+    private static Dose with(Dose dose, BlockForm form, String number, double to) {
+        var place = BlockNumbers.of(dose.blocks(), form).get(0);
+        return dose.withBlocks(BlockNumbers.with(dose.blocks(), place.path(), b -> b.with(number, to)));
+    }
+
+    private static Dose lifting(double repetitions, double load) {
+        var lifts = BlockDraft.usual(BlockForm.LIFT_OFF)
+                .with("repetitions", repetitions)
+                .with("load", load)
+                .with("effort", 50);
+        var blocks = new ArrayList<>(BASE.blocks());
+        blocks.add(lifts);
+        return BASE.withBlocks(blocks);
+    }
+
+    private static boolean[] mastered(Story story) {
+        var facts = Advance.facts(story.state(), Policy.house(), NOW);
+        return new boolean[] {facts.unloadedMastered(), facts.liftOffsMastered()};
+    }
+
+    /** What the record says was mastered: clean sessions of a line with lift-offs, their repetitions, and the load. */
+    @DataProvider
+    public Object[][] records() {
+        return new Object[][] {
+            {Story.of(BASE).clean(9, 6, 3), false, false},
+            {Story.of(lifting(12, 0)).clean(6, 3), true, true},
+            {Story.of(lifting(12, 0)).clean(3), false, false},
+            {Story.of(lifting(11, 0)).clean(6, 3), false, true},
+            {Story.of(lifting(4, 2)).clean(6, 3), true, true},
+            {Story.of(lifting(12, 0)).clean(6).session(3, b -> b), false, false},
+            {
+                Story.of(lifting(12, 0))
+                        .clean(6)
+                        .painful(3, 4, PainKind.WHILE_CONTRACTING)
+                        .morning(3, true, 0),
+                false,
+                false
+            },
+        };
+    }
+
+    @Test(dataProvider = "records")
+    public void whatWasMasteredIsReadOffTheRecord(Story story, boolean unloaded, boolean lifts) {
+        // Pain is on the left and right alike: both sides press.
+        assertThat(mastered(story)).containsExactly(unloaded, lifts);
+    }
+
+    /** What is counted with a load: repetitions, or rounds where the method keeps those few. */
+    @Test
+    public void aLoadCountsRepetitionsOrRounds() {
+        var lengthening = Method.byId("loaded-lengthening").orElseThrow();
+        var rounds = LoadedBlock.of(lengthening, lengthening.firstBlocks(true)).orElseThrow();
+        assertThat(rounds.number()).isEqualTo("rounds");
+        assertThat(rounds.low()).isEqualTo(3);
+        assertThat(rounds.top()).isEqualTo(5);
+        assertThat(rounds.now()).isEqualTo(3);
+        var release = Method.byId("release-activate-load").orElseThrow();
+        var repetitions = LoadedBlock.of(release, release.firstBlocks(true)).orElseThrow();
+        assertThat(repetitions.number()).isEqualTo("repetitions");
+        assertThat(repetitions.low()).isEqualTo(6);
+        assertThat(repetitions.top()).isEqualTo(12);
+        assertThat(LoadedBlock.of(release, BASE.blocks())).isEmpty();
+        var foreign =
+                LoadedBlock.of(Method.rampBothWays(), lifting(5, 1.25).blocks()).orElseThrow();
+        assertThat(foreign.loadKg()).isEqualTo(1.25);
+        assertThat(foreign.now()).isEqualTo(5);
+    }
+
+    /** Control ladder: height a centimetre at a time, five above what it began with. */
+    @DataProvider
+    public Object[][] heights() {
+        return new Object[][] {{2.0, 2.0, 3.0}, {2.0, 6.5, 7.0}, {2.0, 7.0, null}, {2.0, 9.0, null}};
+    }
+
+    @Test(dataProvider = "heights")
+    public void theLiftRisesToFiveAboveItsBase(double base, double now, Double next) {
+        var full = with(lifting(5, 0).plusHandsOff(5, 15), BlockForm.LIFT_OFF, "height", now);
+        var start = with(lifting(5, 0).plusHandsOff(3, 10), BlockForm.LIFT_OFF, "height", base);
+        var hypermobile = new ClientFacts(Limits.NONE, true, null, 70.0, null, null, null);
+        var p = Story.of(full)
+                .startingFrom(start)
+                .client(hypermobile)
+                .clean(15, 12, 9, 6, 3)
+                .passive(40, 1)
+                .left();
+        if (next == null) {
+            assertThat(p.lever()).isNotEqualTo(LeverId.HEIGHT);
+        } else {
+            assertThat(p.lever()).isEqualTo(LeverId.HEIGHT);
+            assertThat(BlockNumbers.of(p.to().blocks(), BlockForm.LIFT_OFF)
+                            .get(0)
+                            .block()
+                            .number("height"))
+                    .isEqualTo(next);
+        }
+    }
+
+    private static List<Reason> notes(Story story, Side side) {
+        return story.propose(side).notes().stream().map(Because::reason).toList();
+    }
+
+    /** The shorter side alone is told, and may get one set more. */
+    @Test
+    public void theSideThatIsBehindIsToldAndMayGetASetMore() {
+        var story = Story.of(House.dose(30, 60, 4, 70, 20))
+                .client(STIFF)
+                .passive(Side.LEFT, 33, 1, 0)
+                .passive(Side.RIGHT, 45, 1, 0)
+                .clean(15, 12, 9, 6, 3);
+        assertThat(notes(story, Side.LEFT)).contains(Reason.REALLY_BEHIND);
+        assertThat(notes(story, Side.RIGHT)).doesNotContain(Reason.REALLY_BEHIND);
+        var near = Story.of(BASE)
+                .client(STIFF)
+                .passive(Side.LEFT, 33, 1, 0)
+                .passive(Side.RIGHT, 35.7, 1, 0)
+                .clean(6, 3);
+        assertThat(notes(near, Side.LEFT)).doesNotContain(Reason.REALLY_BEHIND);
+        var left = story.left();
+        assertThat(left.alternatives().stream().map(a -> a.why().text()))
+                .noneMatch(text -> text.contains("sets is at its top, 4"));
+        assertThat(left.to().sets() == 5
+                        || left.alternatives().stream().anyMatch(a -> a.lever() == LeverId.SETS && a.possible()))
+                .isTrue();
+        assertThat(story.right().to().sets()).isEqualTo(4);
+    }
+
+    /** Another method is named by what limits the motion, never the line's own, at most three. */
+    @Test
+    public void aPlateauNamesOtherMethodsByWhatLimitsTheMotion() {
+        var weeks = Story.of(BASE).client(STIFF).passive(31, 0.5).clean(36, 30, 24, 18, 12, 6, 3);
+        var note = weeks.left().notes().stream()
+                .filter(n -> n.reason() == Reason.PLATEAU)
+                .findFirst()
+                .orElseThrow();
+        assertThat(note.text()).startsWith("4 weeks").contains("Contract–relax and linger");
+        assertThat(note.text()).doesNotContain("Ramp both ways");
+        // Three methods, and "never the intensity alone".
+        assertThat(note.text().split(",")).hasSize(4);
+        var control =
+                Story.of(BASE).client(STIFF).passive(31, 0.5).active(5, 0.5).clean(36, 30, 24, 18, 12, 6, 3);
+        assertThat(control.left().notes().stream().map(Because::text))
+                .anyMatch(text -> text.contains("Hands-off holds"));
+        var inOrder = ClientFacts.PLAIN.withWanted(20);
+        var fine =
+                Story.of(BASE).client(inOrder).passive(31, 0.5).active(30, 0.5).clean(36, 30, 24, 18, 12, 6, 3);
+        assertThat(notes(fine, Side.LEFT)).doesNotContain(Reason.PLATEAU);
+    }
+
+    /** Angle bars, one by one. */
+    @DataProvider
+    public Object[][] bars() {
+        return new Object[][] {
+            {AnyLimits.of(RestrictionKind.NO_DEEPENING, null), null, null, Reason.NO_DEEPENING},
+            {AnyLimits.of(RestrictionKind.ANGLE_CAP, 31.9), null, null, Reason.AT_ANGLE_CAP},
+            {AnyLimits.of(RestrictionKind.ANGLE_CAP, 32.0), null, null, null},
+            {Limits.NONE, EndFeel.HARD_BLOCK, null, Reason.END_FEEL_STRUCTURE},
+            {Limits.NONE, EndFeel.PINCH, null, Reason.END_FEEL_STRUCTURE},
+            {Limits.NONE, EndFeel.STRETCH, null, null},
+            {Limits.NONE, null, 39.0, Reason.BEYOND_USUAL},
+            {Limits.NONE, null, 40.0, null},
+        };
+    }
+
+    @Test(dataProvider = "bars")
+    public void whatBarsTheAngle(Limits limits, EndFeel feel, Double flag, Reason barred) {
+        var client = new ClientFacts(limits, false, null, 70.0, null, flag, null);
+        var story = Story.of(BASE).client(client).clean(6, 3).passive(40, 1).active(30, 1);
+        var state = story.state();
+        var felt = feel == null
+                ? state
+                : state.with(Side.LEFT, state.side(Side.LEFT).withEndFeel(feel));
+        var p = Advance.propose(felt, Side.LEFT, Policy.house(), NOW);
+        if (barred == null) {
+            assertThat(p.lever()).isEqualTo(LeverId.ANGLE);
+        } else {
+            assertThat(p.to().angle()).isEqualTo(BASE.angle());
+            assertThat(p.alternatives().stream().map(a -> a.why().reason())).contains(barred);
+        }
+    }
+
+    /** Beyond mean + 2 SD: a goal that needs it, and own strength to nine tenths of it. */
+    @DataProvider
+    public Object[][] mobile() {
+        return new Object[][] {{45.0, 36.0, true}, {40.0, 36.0, false}, {45.0, 35.9, false}, {null, 36.0, false}};
+    }
+
+    @Test(dataProvider = "mobile")
+    public void aVeryMobileMotionNeedsAGoalAndControl(Double goal, double active, boolean deeper) {
+        var client = new ClientFacts(Limits.NONE, false, null, 70.0, goal, 38.0, null);
+        var p = Story.of(BASE)
+                .client(client)
+                .clean(6, 3)
+                .passive(40, 1)
+                .active(active, 1)
+                .left();
+        assertThat(p.lever() == LeverId.ANGLE).isEqualTo(deeper);
+    }
+
+    /** Given up after earlier decisions: what was felt since the one before counts, and nothing older. */
+    @Test
+    public void whyAnAngleWasGivenUpIsReadBetweenTwoDecisions() {
+        var deep = House.dose(34, 60, 2, 50, 10);
+        var older = Story.of(deep)
+                .startingFrom(deep)
+                .client(STIFF)
+                .painful(50, 4, PainKind.WHILE_CONTRACTING)
+                .morning(50, true, 0)
+                .edited(45, deep.withSets(1))
+                .edited(44, deep)
+                .clean(40, 37)
+                .edited(35, BASE)
+                .observedBy(Observer.NOBODY)
+                .clean(6, 3)
+                .passive(45, 1, 20);
+        assertThat(older.left().to().angle()).isEqualTo(Degrees.of(34));
+        var wrong = Story.of(deep)
+                .startingFrom(deep)
+                .client(STIFF)
+                .clean(43, 40)
+                .painful(37, 1, PainKind.WRONG_JOINT)
+                .morning(37, true, 0)
+                .edited(35, BASE)
+                .observedBy(Observer.NOBODY)
+                .clean(6, 3)
+                .passive(45, 1, 10);
+        assertThat(wrong.left().to().angle()).isEqualTo(BASE.angle());
+        var once = Story.of(deep)
+                .startingFrom(deep)
+                .client(STIFF)
+                .clean(37)
+                .edited(35, BASE)
+                .observedBy(Observer.NOBODY)
+                .clean(6, 3)
+                .passive(45, 1, 10);
+        assertThat(once.left().to().angle()).isEqualTo(BASE.angle());
+        var two = Story.of(House.dose(31.9, 60, 2, 50, 10))
+                .startingFrom(deep)
+                .client(STIFF)
+                .clean(40, 37)
+                .edited(35, BASE)
+                .observedBy(Observer.NOBODY)
+                .clean(6, 3)
+                .passive(45, 1, 10);
+        assertThat(two.left().to().angle()).isEqualTo(BASE.angle());
+    }
+
+    /** A newcomer's dose after a long absence: the base, and not deeper than today's range allows. */
+    @DataProvider
+    public Object[][] absences() {
+        return new Object[][] {{45.0, 30.0}, {31.0, 29.0}, {33.0, 30.0}};
+    }
+
+    @Test(dataProvider = "absences")
+    public void afterALongAbsenceTheAngleIsWithinTodaysRange(double passive, double angle) {
+        var p = Story.of(House.dose(30, 90, 3, 70, 15))
+                .startingFrom(BASE)
+                .clean(66, 63, 60)
+                .passive(passive, 0.5)
+                .left();
+        assertThat(p.verdict()).isEqualTo(Verdict.STEP_DOWN);
+        assertThat(p.to().angle()).isEqualTo(Degrees.of(angle));
+        assertThat(p.to().withAngle(BASE.angle())).isEqualTo(BASE);
+    }
+
+    /** What is left to lower, in the order of the hardest block. */
+    @Test
+    public void theHardestBlockGivesWayFirst() {
+        var pain = PainKind.AT_REST_IN_RANGE;
+        var loaded = Story.of(lifting(8, 2)).client(ClientFacts.PLAIN.withLimb(Gravity.of("leg", 70, 43)));
+        var lighter = loaded.startingFrom(lifting(4, 0))
+                .painful(3, 7, pain)
+                .morning(3, true, 0)
+                .left();
+        assertThat(lighter.why().reason()).isEqualTo(Reason.DOWN_LOAD);
+        assertThat(lighter.to().loadKg()).isEqualTo(1.75);
+        var low = BASE.withCeiling(EffortPercent.of(20));
+        var floor = Story.of(low)
+                .startingFrom(low)
+                .painful(3, 7, pain)
+                .morning(3, true, 0)
+                .left();
+        assertThat(floor.to().angle()).isEqualTo(Degrees.of(25));
+        assertThat(floor.to().ceiling()).isEqualTo(EffortPercent.of(20));
+    }
+
+    @Test
+    public void theFirstDosesOfMethodsAreWhatTheirNumbersBeginWith() {
+        for (var method : Method.shipped()) {
+            assertThat(first(method.id()).hasBlocks()).as(method.id()).isTrue();
+        }
+        assertThat(RangeState.known(Story.NOW, 30, 1).change().isReal()).isFalse();
+    }
+}
