@@ -213,7 +213,7 @@ final class CoreBench {
             var session = session("s" + n, at);
             events.add(new Event.SessionHeld(session, session.endedAt()));
             var morning = at.plusSeconds(60_000);
-            events.add(new Event.MorningAnswered("s" + n, RANDOM.nextInt(20) > 0, Tenths.of(1), morning, morning));
+            events.add(Event.MorningAnswered.first("s" + n, RANDOM.nextInt(20) > 0, Tenths.of(1), morning, morning));
         }
         long every = sessions * 3L * 86_400 / readings;
         for (int n = 0; n < readings; n++) {

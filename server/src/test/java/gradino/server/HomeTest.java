@@ -127,6 +127,9 @@ public class HomeTest {
         assertThat(home.get("/api/home/plan").body().at("/sessions/0/lowered/0").asString())
                 .startsWith("Less for now, until your coach has looked");
         assertThat(hardest(new Scene(server, home).open("h1").body())).isEqualTo(30);
+        assertThat(home.post("/api/runs/h1/close", "{\"observer\":\"CLIENT\",\"rating\":4,\"note\":\"\"}")
+                        .status())
+                .isEqualTo(200);
         assertThat(hardest(coach.open("s2").body())).isEqualTo(50);
         var paper = server.get(Scene.DAILY + "/handout");
         assertThat(paper.body().path("lowered").size())

@@ -10,6 +10,7 @@ import gradino.core.advance.state.Policy;
 import gradino.core.because.Because;
 import gradino.core.because.Reason;
 import gradino.core.because.Verdict;
+import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
 import gradino.core.effort.Gravity;
 import gradino.core.intake.AnyLimits;
@@ -17,9 +18,13 @@ import gradino.core.intake.Limits;
 import gradino.core.intake.RestrictionKind;
 import gradino.core.measure.limit.EndFeel;
 import gradino.core.measure.reading.RangeState;
+import gradino.core.perform.BlockRecord;
 import gradino.core.perform.Observer;
+import gradino.core.perform.Pain;
 import gradino.core.perform.PainKind;
+import gradino.core.perform.PhaseDone;
 import gradino.core.prescribe.House;
+import gradino.core.prescribe.block.BlockKind;
 import gradino.core.prescribe.method.BlockDraft;
 import gradino.core.prescribe.method.BlockForm;
 import gradino.core.prescribe.method.BlockNumbers;
@@ -27,9 +32,12 @@ import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.method.Method;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
+import gradino.core.quantity.PainScore;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
+import java.util.function.UnaryOperator;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -326,6 +334,180 @@ public class LeverTablesTest {
                 .left();
         assertThat(floor.to().angle()).isEqualTo(Degrees.of(25));
         assertThat(floor.to().ceiling()).isEqualTo(EffortPercent.of(20));
+    }
+
+    private static Proposal hurt(Dose dose, String method, BlockKind in, PainKind kind) {
+        var pain = new Pain(PainScore.of(6), kind, "hip");
+        return Story.of(dose)
+                .startingFrom(dose)
+                .by(method)
+                .client(ClientFacts.PLAIN.withLimb(Gravity.of("leg", 70, 43)))
+                .session(3, b -> b.kind() == in ? Story.with(b, List.of(pain)) : b)
+                .morning(3, true, 0)
+                .left();
+    }
+
+    /** Pain in a stretch that carries something is of the load; held still in one that does not, of the angle. */
+    @Test
+    public void painInALoadedStretchIsOfItsLoad() {
+        var free = first("loaded-lengthening");
+        var loaded = with(free, BlockForm.LOADED_STRETCH, "load", 2);
+        var kind = BlockKind.LOADED_STRETCH;
+        var still = PainKind.AT_REST_IN_RANGE;
+        assertThat(hurt(loaded, "loaded-lengthening", kind, still).to().loadKg())
+                .isEqualTo(1.75);
+        assertThat(hurt(free, "loaded-lengthening", kind, still).to().angle()).isEqualTo(Degrees.of(25));
+        var deep = first("contract-relax-linger");
+        assertThat(hurt(deep, "contract-relax-linger", BlockKind.CONTRACT_RELAX, still)
+                        .to()
+                        .angle())
+                .isEqualTo(Degrees.of(25));
+    }
+
+    /** A line without an angle has the position's easier options instead, in words. */
+    @Test
+    public void withoutAnAngleTheEasierOptionIsSaid() {
+        var flat = BASE.withAngle(Degrees.of(0));
+        var p = hurt(flat, "ramp-both-ways", BlockKind.SUPPORTED_HOLD, PainKind.AT_REST_IN_RANGE);
+        assertThat(p.verdict()).isEqualTo(Verdict.STEP_DOWN);
+        assertThat(p.why().reason()).isEqualTo(Reason.DOWN_EASIER);
+        var easier = Catalogue.position("prone-knee-bent").orElseThrow().training();
+        assertThat(p.why().text())
+                .contains(Objects.requireNonNull(easier).easier().get(0));
+        assertThat(p.to().angle()).isEqualTo(flat.angle());
+    }
+
+    /** On the limit nothing is too much. */
+    @Test
+    public void whatLiesOnABoundIsNotAboveIt() {
+        var cap = AnyLimits.of(RestrictionKind.ANGLE_CAP, 30.0);
+        var capped = Story.of(BASE).client(ClientFacts.PLAIN.withLimits(cap)).clean(6, 3);
+        assertThat(capped.left().verdict()).isNotEqualTo(Verdict.STEP_DOWN);
+        var effort = AnyLimits.of(RestrictionKind.EFFORT_CAP, 50.0);
+        assertThat(Story.of(BASE)
+                        .client(ClientFacts.PLAIN.withLimits(effort))
+                        .clean(6, 3)
+                        .left()
+                        .verdict())
+                .isNotEqualTo(Verdict.STEP_DOWN);
+        var range = Story.of(BASE).clean(6, 3).passive(30, 0.5);
+        assertThat(range.left().verdict()).isNotEqualTo(Verdict.STEP_DOWN);
+        assertThat(Story.of(BASE).clean(6, 3).passive(29.9, 0.5).left().verdict())
+                .isEqualTo(Verdict.STEP_DOWN);
+    }
+
+    /** The rise of the weekly mean is what the gate shows. */
+    @Test
+    public void theGateShowsTheRiseOfTheWeek() {
+        var p = Story.of(BASE)
+                .passive(32.5, 1.5)
+                .painful(13, 1, PainKind.WHILE_CONTRACTING)
+                .morning(13, true, 0)
+                .painful(9, 1, PainKind.WHILE_CONTRACTING)
+                .morning(9, true, 0)
+                .painful(5, 3, PainKind.WHILE_CONTRACTING)
+                .morning(5, true, 0)
+                .painful(2, 3, PainKind.WHILE_CONTRACTING)
+                .morning(2, true, 0)
+                .left();
+        assertThat(p.gates().get(1).because().text()).isEqualTo("Mean pain of the week rose from 1/10 to 3/10");
+        assertThat(p.gates().get(1).value()).isEqualTo(2);
+        assertThat(p.gates().get(1).limit()).isEqualTo(2);
+    }
+
+    /** A morning is awaited for 72 h, and no longer. */
+    @DataProvider
+    public Object[][] waiting() {
+        return new Object[][] {{71.0, true}, {72.5, false}, {20.0, true}};
+    }
+
+    @Test(dataProvider = "waiting")
+    public void aMorningIsAwaitedForThreeDays(double hours, boolean awaited) {
+        var p = Story.of(BASE)
+                .passive(32.5, 1.5)
+                .clean(15, 12)
+                .session(hours / 24 + 900.0 / 86_400, b -> b)
+                .left();
+        assertThat(p.requests().contains(Because.of(Reason.ASK_MORNING))).isEqualTo(awaited);
+    }
+
+    /** What was added beyond the method grows too: sets of hands-off holds where control limits. */
+    @Test
+    public void whatWasAddedBeyondTheMethodGrows() {
+        var held = BASE.plusHandsOff(3, 15);
+        var p = Story.of(held)
+                .startingFrom(held)
+                .client(STIFF)
+                .clean(15, 12, 9, 6, 3)
+                .passive(36.5, 1.5)
+                .active(14.5, 1.47)
+                .left();
+        assertThat(p.lever()).isEqualTo(LeverId.SETS);
+        var hold = BlockNumbers.of(p.to().blocks(), BlockForm.HANDS_OFF_HOLD)
+                .get(0)
+                .block();
+        assertThat(hold.number("sets")).isEqualTo(4);
+        assertThat(p.to().sets()).isEqualTo(held.sets());
+    }
+
+    /** A phase below 0.8 fails though the whole was done; faults that nobody saw are unknown. */
+    @Test
+    public void aPhaseCutShortFailsAndUnseenFaultsAreUnknown() {
+        UnaryOperator<BlockRecord> cut = b -> {
+            if (b.kind() != BlockKind.PRESS
+                    || b.side() != Side.LEFT
+                    || b.blockId().set() != 1) {
+                return b;
+            }
+            var phases = new ArrayList<>(b.phases());
+            var one = phases.get(0);
+            phases.set(0, new PhaseDone(one.kind(), one.plannedSeconds(), one.plannedSeconds() * 0.79));
+            return new BlockRecord(
+                    b.blockId(),
+                    b.side(),
+                    b.kind(),
+                    phases,
+                    b.effortRating(),
+                    b.faults(),
+                    b.pains(),
+                    0,
+                    false,
+                    null,
+                    "",
+                    null);
+        };
+        var p = Story.of(BASE)
+                .passive(32.5, 1.5)
+                .clean(6)
+                .session(3, cut)
+                .morning(3, true, 0)
+                .left();
+        assertThat(p.why().reason()).isEqualTo(Reason.PHASE_TOO_SHORT);
+        UnaryOperator<BlockRecord> faulty = b -> b.kind() == BlockKind.PRESS
+                ? new BlockRecord(
+                        b.blockId(),
+                        b.side(),
+                        b.kind(),
+                        b.phases(),
+                        b.effortRating(),
+                        List.of("a", "b"),
+                        List.of(),
+                        0,
+                        false,
+                        null,
+                        "",
+                        null)
+                : b;
+        for (var seen : List.of(Observer.COACH, Observer.NOBODY)) {
+            var story = Story.of(BASE)
+                    .observedBy(seen)
+                    .passive(32.5, 1.5)
+                    .clean(6)
+                    .session(3, faulty)
+                    .morning(3, true, 0)
+                    .left();
+            assertThat(story.verdict() == Verdict.STAY).isEqualTo(seen == Observer.COACH);
+        }
     }
 
     @Test
