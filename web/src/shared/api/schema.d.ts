@@ -1156,6 +1156,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lines/{lineId}/method": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["changeMethod"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lines/{lineId}/proposals": {
         parameters: {
             query?: never;
@@ -3082,6 +3098,9 @@ export interface components {
             runId: string;
             sign: string;
         };
+        OtherMethod: {
+            method: string;
+        };
         Others: {
             /** Format: int32 */
             others: number;
@@ -3293,6 +3312,7 @@ export interface components {
             lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD" | "STAGE";
             /** @enum {string} */
             limiter: "RANGE" | "CONTROL" | "BOTH" | "NEITHER" | "STRUCTURE" | "UNKNOWN";
+            methods: string[];
             notes: {
                 reason: string;
                 text: string;
@@ -6185,6 +6205,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FlightView"];
+                };
+            };
+        };
+    };
+    changeMethod: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lineId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OtherMethod"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Proposals"];
                 };
             };
         };

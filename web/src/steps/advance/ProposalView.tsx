@@ -8,6 +8,7 @@ import { isTyping } from '../../shared/ui/keys';
 import { BlocksInWords } from './BlockDose';
 import { Answers } from './Answers';
 import { Evidence } from './Evidence';
+import { OtherMethods } from './OtherMethods';
 import { GateList } from './GateList';
 
 type Reason = Schemas['Proposal']['why']['reason'];
@@ -62,6 +63,7 @@ export function ProposalView({ judged, lineId, clientId, onDecided }: Props) {
         ) : (
           <Answers judged={judged} lineId={lineId} onDecided={onDecided} />
         )}
+        <OtherMethods lineId={lineId} methods={p.methods} onDecided={() => onDecided('')} />
         <Since change={judged.change} />
         <Button className="mt-4 text-sm" aria-expanded={evidence} onClick={() => setEvidence(!evidence)}>
           {evidence ? 'Hide the evidence' : `Evidence: ${judged.evidence.length} sessions and the range`} (e)
@@ -78,9 +80,9 @@ export function ProposalView({ judged, lineId, clientId, onDecided }: Props) {
 }
 
 const WAYS: Partial<Record<Reason, [string, string]>> = {
-  PLATEAU: ['compose', 'Compose with another'],
   RETEST_WEEK: ['measure', 'Measure'],
   ASK_COLD: ['measure', 'Measure'],
+  ASK_RETEST: ['measure', 'Measure'],
   ASK_GRADE: ['measure', 'Measure'],
   ASK_MASS: ['', 'To the file'],
 };

@@ -4,6 +4,7 @@ import { api, ask, findingsOf, type Schemas } from '../../shared/api/client';
 import { verdictWord } from '../../shared/draw/VerdictGlyph';
 
 import { amount, words } from '../../shared/units';
+import { Button } from '../../shared/ui/Button';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { GateList } from './GateList';
 
@@ -18,11 +19,16 @@ export function WhyPage() {
     enabled: line !== null,
     queryFn: () => ask(api.GET('/api/lines/{lineId}/why', { params: { path: { lineId: line ?? '' } } })),
   });
+  const whose = useQuery({
+    queryKey: ['line', line],
+    enabled: line !== null,
+    queryFn: () => ask(api.GET('/api/lines/{lineId}', { params: { path: { lineId: line ?? '' } } })),
+  });
   const file = useMutation({ mutationFn: (csv: string) => ask(api.POST('/api/why', { body: { csv } })) });
   const facts = file.data ?? own.data;
   return (
     <>
-      <h1 className="text-3xl font-bold">Why?</h1>
+      <h1 className="text-3xl font-bold">Why?{whose.data && !file.data && ` ${words(whose.data.line.motion)}`}</h1>
       <p className="mb-4 max-w-prose text-soft">
         Every fact in the order of time: what it changed, how each gate judged then, and what was proposed. Open a line
         from its decisions, or bring in a small history of your own; it is worked out and not kept.
@@ -38,7 +44,7 @@ export function WhyPage() {
       </label>
       <OtherFindings findings={findingsOf(file.error)} shown={() => false} />
       <Failure error={own.error ?? (findingsOf(file.error).length > 0 ? null : file.error)} />
-      {!line && !facts && <Example />}
+      {!line && !facts && <Example tell={file.mutate} />}
       {facts?.length === 0 && <p>Nothing was recorded for this line yet.</p>}
       <ol className="space-y-3">
         {facts?.map((fact, i) => <OneFact key={i} fact={fact} open={i === facts.length - 1} />).reverse()}
@@ -47,17 +53,28 @@ export function WhyPage() {
   );
 }
 
-/** What such a file looks like. */
-function Example() {
-  return (
-    <pre className="max-w-full overflow-x-auto border border-rule bg-card p-3 text-sm">{`at,fact,side,value,detail
+const EXAMPLE = `at,fact,side,value,detail
 2026-03-01T09:00:00Z,line,,prone-knee-bent,ramp-both-ways
 2026-03-01T09:00:00Z,wanted,,45,
 2026-03-01T09:00:00Z,angle,,30,
 2026-03-01T09:05:00Z,reading,,36.5,passive
 2026-03-02T18:00:00Z,session,,,
-2026-03-02T18:00:00Z,pain,left,3,press while_contracting
-2026-03-03T08:00:00Z,morning,,yes,1`}</pre>
+2026-03-03T08:00:00Z,morning,,yes,1
+2026-03-05T18:00:00Z,session,,,
+2026-03-05T18:00:00Z,pain,left,3,press while_contracting
+2026-03-06T08:00:00Z,morning,,yes,0
+`;
+
+/** What such a file looks like. */
+function Example({ tell }: { tell: (csv: string) => void }) {
+  return (
+    <section className="max-w-2xl">
+      <h2 className="mb-1 text-xl font-bold">Such a file looks like this</h2>
+      <pre className="mb-3 overflow-x-auto border border-rule bg-card p-3 text-sm">{EXAMPLE}</pre>
+      <Button look="main" onClick={() => tell(EXAMPLE)}>
+        Tell this one
+      </Button>
+    </section>
   );
 }
 

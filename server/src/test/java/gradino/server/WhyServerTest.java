@@ -79,4 +79,35 @@ public class WhyServerTest {
                 .isZero();
         assertThat(scene.proposal("left").at("/proposal/verdict").asString()).isNotEqualTo("STOP_AND_REFER");
     }
+
+    /** Five weeks without a lever moved: another method is taken up as a new version of the line, no deeper than before. */
+    @Test
+    public void aPlateauIsAnsweredByAnotherMethod() {
+        server.close();
+        server = TestServer.empty();
+        // Far below the usual 33 − 8°: the range is short.
+        scene = new Scene(server).client().measured(12, 10).prescribed();
+        for (int i = 0; i < 8; i++) {
+            scene.open("p" + i);
+            scene.close("p" + i);
+            server.clock.move(Duration.ofDays(5));
+            server.me().signIn("hollis", TestServer.PASSWORD);
+        }
+        var proposal = scene.proposal("left").path("proposal");
+        assertThat(proposal.path("notes").toString()).as(proposal.toString()).contains("PLATEAU");
+        assertThat(proposal.path("methods").valueStream().map(m -> m.asString()))
+                .contains("contract-relax-linger");
+        assertThat(server.post("/api/lines/" + Scene.LINE + "/method", "{\"method\":\"light-breath\"}")
+                        .codes())
+                .containsExactly("changed-meanwhile");
+        var before = server.get("/api/lines/" + Scene.LINE).body();
+        var changed = server.post("/api/lines/" + Scene.LINE + "/method", "{\"method\":\"contract-relax-linger\"}");
+        assertThat(changed.status()).as(changed.body().toString()).isEqualTo(200);
+        var after = server.get("/api/lines/" + Scene.LINE).body();
+        assertThat(after.at("/plan/method").asString()).isEqualTo("contract-relax-linger");
+        assertThat(after.at("/plan/doses/left/angle").asDouble())
+                .isLessThanOrEqualTo(before.at("/plan/doses/left/angle").asDouble());
+        assertThat(after.at("/plan/sides").asString())
+                .isEqualTo(before.at("/plan/sides").asString());
+    }
 }

@@ -288,6 +288,9 @@ public final class Advance {
                 requests.addAll(decided.requests());
                 unlock.addAll(decided.parts());
             }
+            if (verdict != Verdict.STOP_AND_REFER && Watch.isRetestWeek(s)) {
+                requests.add(Because.of(Reason.ASK_RETEST));
+            }
             if (s.isEmpty() && verdict != Verdict.STOP_AND_REFER) {
                 return new Step(Verdict.STAY, null, Because.of(Reason.EMPTY_SIDE), s.dose(), null);
             }
@@ -402,6 +405,7 @@ public final class Advance {
                     alternatives,
                     unlock.stream().distinct().toList(),
                     Watch.of(s),
+                    Watch.methods(s),
                     suspends,
                     s.evidence(),
                     sessionsPerWeek(to),

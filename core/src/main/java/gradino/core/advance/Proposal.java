@@ -30,6 +30,7 @@ import org.jspecify.annotations.Nullable;
  * @param alternatives levers that were looked at and not taken
  * @param unlock what would open the next step
  * @param notes what a coach should know beside the verdict
+ * @param methods ids of those to go on with, on a plateau of the whole line; empty where there is none
  * @param suspends id of the accepted step that later facts took back; null for none
  * @param evidence ids of the sessions looked at
  * @param sessionsPerWeek what the plan's frequency becomes when the step enters a harder class
@@ -50,6 +51,7 @@ public record Proposal(
         List<Alternative> alternatives,
         List<Because> unlock,
         List<Because> notes,
+        List<String> methods,
         @Nullable String suspends,
         List<String> evidence,
         int sessionsPerWeek,
@@ -111,6 +113,7 @@ public record Proposal(
                 later,
                 List.of(why),
                 notes,
+                methods,
                 suspends,
                 evidence,
                 perWeek,

@@ -16,7 +16,7 @@ public enum Urgency {
     STEP_UP,
     STAY;
 
-    private static final Set<Reason> MEASURES = EnumSet.of(Reason.ASK_COLD, Reason.ASK_REMEASURE);
+    private static final Set<Reason> MEASURES = EnumSet.of(Reason.ASK_COLD, Reason.ASK_REMEASURE, Reason.ASK_RETEST);
 
     /** What speaks for a line of several sides: the most urgent of their proposals, the first of equal ones. */
     public static Proposed mostUrgent(List<Proposed> proposals) {

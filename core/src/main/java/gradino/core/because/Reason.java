@@ -93,6 +93,7 @@ public enum Reason {
     ASK_OBSERVE,
     ASK_MASS,
     ASK_RATING,
+    ASK_RETEST,
     ASK_GRADE,
     LIMIT_RANGE,
     LIMIT_CONTROL,

@@ -43,6 +43,13 @@ class DecisionController {
         return decisions.decide(lineId, decision);
     }
 
+    record OtherMethod(String method) {}
+
+    @PostMapping("/api/lines/{lineId}/method")
+    Proposals changeMethod(@PathVariable String lineId, @RequestBody OtherMethod other) {
+        return decisions.changeMethod(lineId, other.method());
+    }
+
     @GetMapping("/api/lines/{lineId}/decisions")
     List<PastDecision> past(@PathVariable String lineId) {
         return decisions.past(lineId);

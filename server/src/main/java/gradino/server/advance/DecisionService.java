@@ -259,6 +259,20 @@ public class DecisionService {
         }
     }
 
+    /** A plateau is answered: the line goes on by one of the methods that were proposed. */
+    @Transactional
+    public Proposals changeMethod(String lineId, String method) {
+        var line = lines.get(lineId);
+        var known = door.of(line);
+        boolean proposed = known.state(line).plan().trained().stream()
+                .anyMatch(side -> known.proposal(line, side).methods().contains(method));
+        if (!proposed) {
+            throw Problem.conflict("changed-meanwhile", "This method is not proposed now: look again.");
+        }
+        stages.toMethod(line, method, StudioClock.now(clock));
+        return proposals(line);
+    }
+
     /** When the step enters a harder class, the lower frequency is part of the same decision. */
     private void heavierLessOften(Plan plan, Line line, Proposal proposal, Dose after, Instant now) {
         if (after.equals(proposal.to()) && proposal.sessionsPerWeek() < plan.sessionsPerWeek()) {

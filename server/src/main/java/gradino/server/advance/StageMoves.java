@@ -1,5 +1,6 @@
 package gradino.server.advance;
 
+import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.program.Plan;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;
 import gradino.server.advance.line.LineDoor;
@@ -37,6 +38,18 @@ class StageMoves {
         var now = door.of(line).current(line).draft(line.id());
         program.open(line.clientId(), id, Plan.of(harder.as(now)), line.id(), at);
         program.replace(line, id, at);
+    }
+
+    /** The line goes on by another method, at a first dose of it that is no deeper than now. */
+    void toMethod(Line line, String method, Instant at) {
+        var now = door.of(line).current(line);
+        LineDraft first = suggestions.line(line.clientId(), line.motion(), line.position(), method, line.id());
+        var then = Plan.of(first.as(now.draft(line.id())));
+        program.change(line, now, then.withDoses(then.doses().map((side, dose) -> within(dose, now.dose(side)))), at);
+    }
+
+    private static Dose within(Dose dose, Dose now) {
+        return dose.angle().compareTo(now.angle()) > 0 ? dose.withAngle(now.angle()) : dose;
     }
 
     /** Back to where the line was, as long as nothing was trained in the harder position. */

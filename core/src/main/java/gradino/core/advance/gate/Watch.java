@@ -10,7 +10,6 @@ import gradino.core.prescribe.method.Method;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Collectors;
 
 /** What a coach should know beside the verdict: soreness, a plateau, a side really behind, a week for testing anew. */
 public final class Watch {
@@ -47,17 +46,27 @@ public final class Watch {
 
     /** Another method, ranked by what limits the motion; never more intensity alone. */
     private static void plateau(Situation s, List<Because> notes) {
-        if (!s.plateau() || s.limiter() == Limiter.NEITHER) {
+        if (!isStuck(s)) {
             return;
         }
-        var methods = others(s);
+        var methods = others(s).stream().map(Method::name).toList();
         notes.add(Because.of(
                 Reason.PLATEAU,
                 Term.of(s.value(Threshold.PLATEAU_DAYS) / DAYS_PER_WEEK, Unit.COUNT),
                 Term.of(methods.isEmpty() ? "another method" : String.join(", ", methods))));
     }
 
-    private static List<String> others(Situation s) {
+    private static boolean isStuck(Situation s) {
+        return s.plateau() && s.limiter() != Limiter.NEITHER;
+    }
+
+    /** Methods to go on with, where neither side gets on with this one; a method is the whole line's. */
+    public static List<String> methods(Situation s) {
+        boolean both = s.state().plan().trained().size() < 2 || isStuck(s.ofOtherSide());
+        return isStuck(s) && both ? others(s).stream().map(Method::id).toList() : List.of();
+    }
+
+    private static List<Method> others(Situation s) {
         var wanted = wanted(s.limiter());
         var now = s.method();
         return Method.shipped().stream()
@@ -65,8 +74,7 @@ public final class Watch {
                 .filter(m -> m.suits().contains(wanted))
                 .sorted((a, b) -> a.suits().indexOf(wanted) - b.suits().indexOf(wanted))
                 .limit(MOST_METHODS)
-                .map(Method::name)
-                .collect(Collectors.toList());
+                .toList();
     }
 
     private static String wanted(Limiter limiter) {
@@ -90,16 +98,22 @@ public final class Watch {
 
     /** In the last week of a block everything is measured anew, once. */
     private static void retest(Situation s, List<Because> notes) {
-        var sessions = s.state().sessions();
-        if (sessions.isEmpty()) {
-            return;
+        if (isRetestWeek(s)) {
+            notes.add(Because.of(Reason.RETEST_WEEK, Term.of(week(s) + 1.0, Unit.COUNT)));
+        }
+    }
+
+    private static int week(Situation s) {
+        return s.moment().daysSince(s.state().sessions().get(0).endedAt()) / DAYS_PER_WEEK;
+    }
+
+    public static boolean isRetestWeek(Situation s) {
+        if (s.state().sessions().isEmpty()) {
+            return false;
         }
         int weeks = s.whole(Threshold.BLOCK_WEEKS);
-        int week = s.moment().daysSince(sessions.get(0).endedAt()) / DAYS_PER_WEEK;
         var range = s.range().series().orElse(null);
-        boolean measured = range != null && s.moment().daysSince(range.at()) < DAYS_PER_WEEK;
-        if (week % weeks == weeks - 1 && !measured) {
-            notes.add(Because.of(Reason.RETEST_WEEK, Term.of(week + 1, Unit.COUNT)));
-        }
+        boolean measured = range != null && s.moment().daysSince(range.last().at()) < DAYS_PER_WEEK;
+        return week(s) % weeks == weeks - 1 && !measured;
     }
 }

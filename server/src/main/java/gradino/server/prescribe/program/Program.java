@@ -160,7 +160,8 @@ public class Program {
         }
     }
 
-    private void change(Line line, Plan before, Plan plan, Instant at) {
+    /** A new version of a line, where anything of it is different. */
+    public void change(Line line, Plan before, Plan plan, Instant at) {
         if (before.equals(plan)) {
             return;
         }
