@@ -40,7 +40,7 @@ export function GateList({ gates }: { gates: Schemas['GateResult'][] }) {
               <span className="block text-xs text-soft">{gate.source.text}</span>
             </span>
             <span className="text-right whitespace-nowrap">
-              {gate.outcome !== 'NOT_REACHED' && gate.against !== undefined && (
+              {gate.outcome !== 'NOT_REACHED' && gate.seen !== undefined && gate.against !== undefined && (
                 <>
                   <span className="text-lg font-semibold">{gate.seen}</span>
                   <br />
