@@ -63,6 +63,9 @@ final class Pains {
 
     /** Two windows of which the later one is so much worse, the session that made it so newer than the last decision. */
     Optional<Weeks> risenOverWeeks() {
+        if (s.undecided().isEmpty()) {
+            return Optional.empty();
+        }
         var window = Duration.ofDays(s.whole(Threshold.PAIN_WINDOW_DAYS));
         var now = s.moment().instant();
         var since = now.minus(window);

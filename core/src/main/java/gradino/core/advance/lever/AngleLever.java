@@ -34,10 +34,13 @@ final class AngleLever implements Lever {
 
     @Override
     public Attempt attempt(Situation s) {
+        return forbidden(s).orElseGet(() -> allowed(s));
+    }
+
+    private static Attempt allowed(Situation s) {
         var known = Returning.to(s);
-        return forbidden(s)
-                .or(() -> known.isPresent() ? tooOld(s, Threshold.RETURN_DAYS, Integer.MAX_VALUE) : unproven(s))
-                .orElseGet(() -> move(s, known));
+        var tooOld = known.isPresent() ? tooOld(s, Threshold.RETURN_DAYS, Integer.MAX_VALUE) : unproven(s);
+        return tooOld.orElseGet(() -> move(s, known));
     }
 
     private static Optional<Attempt> forbidden(Situation s) {

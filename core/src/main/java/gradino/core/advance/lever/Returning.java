@@ -60,6 +60,7 @@ final class Returning {
                         .filter(x -> x.endedAt().isBefore(until))
                         .filter(x -> Math.abs(x.doses().on(s.side()).angle().minus(angle)) < SAME_DEGREES)
                         .filter(s::isClean)
+                        .limit(s.whole(Threshold.SESSIONS_NEEDED))
                         .count()
                 >= s.whole(Threshold.SESSIONS_NEEDED);
     }

@@ -58,6 +58,7 @@ public final class Known implements LineHistory.Look {
     private final boolean led;
 
     private final Map<String, List<Proposed>> alone = new ConcurrentHashMap<>();
+    private final Map<String, List<Rival>> asRivals = new ConcurrentHashMap<>();
 
     Known(
             Collection<Line> all,
@@ -206,10 +207,14 @@ public final class Known implements LineHistory.Look {
 
     /** What each trained side's proposal comes to. */
     public List<Proposed> proposed(Line line) {
+        var own = alone(line);
+        if (own.stream().noneMatch(p -> p.verdict() == Verdict.STEP_UP)) {
+            return own;
+        }
         var state = state(line);
-        return alone(line).stream()
-                .map(p ->
-                        p.verdict() == Verdict.STEP_UP ? Advance.inTurn(line.id(), state, p, rivals(line), moment) : p)
+        var rivals = rivals(line);
+        return own.stream()
+                .map(p -> Advance.inTurn(line.id(), state, p, rivals, moment))
                 .toList();
     }
 
@@ -234,8 +239,14 @@ public final class Known implements LineHistory.Look {
 
     private Stream<Rival> asRival(Line other) {
         try {
-            var state = state(other);
-            return alone(other).stream().map(p -> Rival.of(other.id(), state, p));
+            return asRivals
+                    .computeIfAbsent(other.id(), id -> {
+                        var state = state(other);
+                        return alone(other).stream()
+                                .map(p -> Rival.of(id, state, p))
+                                .toList();
+                    })
+                    .stream();
         } catch (StorageException theDatabaseItself) {
             throw theDatabaseItself;
         } catch (RuntimeException cannotBeJudged) {
