@@ -6,11 +6,13 @@ import gradino.core.advance.look.Why;
 import gradino.core.advance.state.Policy;
 import gradino.core.because.GateResult;
 import gradino.core.because.Term;
+import gradino.core.because.Verdict;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Locale;
 
 /** Tells a small history fact by fact: {@code gradino explain FILE.csv}. */
 public final class ExplainCommand {
@@ -44,7 +46,7 @@ public final class ExplainCommand {
         for (var side : fact.sides()) {
             out.printf(
                     "  %s: %s. %s%n",
-                    side.side().word(), side.verdict(), side.why().text());
+                    side.side().word(), words(side.verdict()), side.why().text());
             side.changed().forEach(changed -> out.println("      changed  " + changed));
             side.gates().stream()
                     .filter(gate -> gate.outcome() != GateResult.Outcome.NOT_REACHED)
@@ -54,8 +56,13 @@ public final class ExplainCommand {
         }
     }
 
+    private static String words(Verdict verdict) {
+        return verdict.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
+
     private static void gate(GateResult gate, PrintStream out) {
-        var numbers = gate.against() == null ? "" : " [%s, limit %s]".formatted(gate.seen(), gate.against());
+        boolean told = gate.seen() != null && gate.against() != null;
+        var numbers = !told ? "" : " [%s, limit %s]".formatted(gate.seen(), gate.against());
         out.printf("      %-9s %s%s%n", gate.id(), gate.because().text(), numbers);
     }
 
