@@ -17,7 +17,7 @@ type Props = {
   judged: Schemas['Judged'];
   lineId: string;
   clientId: string;
-  onDecided: (decisionId: string) => void;
+  onDecided: (decisionId?: string) => void;
 };
 
 /** One side's proposal with everything a coach signs by. */
@@ -63,7 +63,7 @@ export function ProposalView({ judged, lineId, clientId, onDecided }: Props) {
         ) : (
           <Answers judged={judged} lineId={lineId} onDecided={onDecided} />
         )}
-        <OtherMethods lineId={lineId} methods={p.methods} onDecided={() => onDecided('')} />
+        <OtherMethods lineId={lineId} methods={p.methods} onDecided={onDecided} />
         <Since change={judged.change} />
         <Button className="mt-4 text-sm" aria-expanded={evidence} onClick={() => setEvidence(!evidence)}>
           {evidence ? 'Hide the evidence' : `Evidence: ${judged.evidence.length} sessions and the range`} (e)

@@ -108,11 +108,16 @@ export function QueuePage() {
             onDecided={(decisionId) => {
               const next = all[at + 1] ?? all[at - 1];
               setPicked(next ? keyOf(next) : null);
-              setLast({
-                lineId: now.lineId,
-                decisionId,
-                words: `${now.clientName}, ${sideWords(now.side, now.sides)}`,
-              });
+              // Another method is a new version of the line, not a decision to take back here.
+              setLast(
+                decisionId
+                  ? {
+                      lineId: now.lineId,
+                      decisionId,
+                      words: `${now.clientName}, ${sideWords(now.side, now.sides)}`,
+                    }
+                  : null,
+              );
             }}
           />
         </div>
@@ -183,7 +188,7 @@ function changed(c: Schemas['Change']): string {
   return `${c.what} ${fromTo(c)}`;
 }
 
-function Detail({ waiting, onDecided }: { waiting: Waiting; onDecided: (decisionId: string) => void }) {
+function Detail({ waiting, onDecided }: { waiting: Waiting; onDecided: (decisionId?: string) => void }) {
   const proposals = useQuery({
     queryKey: ['proposals', waiting.lineId],
     queryFn: () => ask(api.GET('/api/lines/{lineId}/proposals', { params: { path: { lineId: waiting.lineId } } })),

@@ -59,7 +59,7 @@ public record Clearance(
      */
     public Instant clearsUpTo(Instant recordedFor, ZoneId zone) {
         if (!stopSigns) {
-            return Instant.MIN;
+            return Instant.EPOCH;
         }
         var dayAfter = writtenOn.plusDays(1).atStartOfDay(zone).toInstant();
         return dayAfter.isBefore(recordedFor) ? dayAfter : recordedFor;

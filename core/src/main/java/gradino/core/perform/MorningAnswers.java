@@ -30,8 +30,7 @@ public record MorningAnswers(Instant end, List<Given> given) {
     public Optional<Given> to(MorningQuestion question) {
         Given holds = null;
         for (var answer : given) {
-            boolean counts = answer.question() == question && question.mayBeAnswered(end, answer.at());
-            if (counts && (holds == null || answer.correction() != null)) {
+            if (answer.question() == question && question.holds(end, answer.at(), holds != null, answer.correction())) {
                 holds = answer;
             }
         }
@@ -58,8 +57,8 @@ public record MorningAnswers(Instant end, List<Given> given) {
                             ? "This is asked the next morning, at least 6 h after the session."
                             : "This is asked 48 h after the session."));
         }
-        boolean blank = answer.correction() == null || answer.correction().isBlank();
-        if (blank && to(answer.question()).isPresent()) {
+        if (!MorningQuestion.isTold(answer.correction())
+                && to(answer.question()).isPresent()) {
             return Optional.of(Finding.blocking(
                     "correction",
                     "answered",

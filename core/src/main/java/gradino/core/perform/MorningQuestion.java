@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import org.jspecify.annotations.Nullable;
 
 /** What is asked after a session: whether pain is back to usual, and how sore the muscle is. House rule. */
 public enum MorningQuestion {
@@ -21,8 +22,22 @@ public enum MorningQuestion {
     }
 
     /** Whether an answer of that moment is late enough after the end of its session to be one. */
-    public boolean mayBeAnswered(Instant end, Instant at) {
+    boolean mayBeAnswered(Instant end, Instant at) {
         return !at.isBefore(end.plus(earliest));
+    }
+
+    /**
+     * Whether an answer holds from then on: the first that is late enough, and each that corrects it.
+     *
+     * @param answered whether one holds already
+     * @param correction why that one does not; null or blank for none
+     */
+    public boolean holds(Instant end, Instant at, boolean answered, @Nullable String correction) {
+        return mayBeAnswered(end, at) && (!answered || isTold(correction));
+    }
+
+    static boolean isTold(@Nullable String correction) {
+        return correction != null && !correction.isBlank();
     }
 
     /** From when on somebody is asked. */

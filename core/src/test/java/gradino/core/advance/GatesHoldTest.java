@@ -23,6 +23,8 @@ import gradino.core.perform.PainKind;
 import gradino.core.perform.StopSign;
 import gradino.core.prescribe.House;
 import gradino.core.prescribe.block.BlockKind;
+import gradino.core.prescribe.method.BlockDraft;
+import gradino.core.prescribe.method.BlockForm;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
@@ -108,6 +110,23 @@ public class GatesHoldTest {
         assertThat(p.to()).isEqualTo(House.dose(30, 60, 2, 40, 10));
         assertThat(p.requests()).contains(Because.of(Reason.ASK_REMEASURE));
         assertThat(gate(p, "long-gap").outcome()).isEqualTo(GateResult.Outcome.DECIDED);
+    }
+
+    /** Nothing of what a line began with is left: a newcomer's limits hold all the same. */
+    @Test
+    public void anotherKindOfBlocksStartsAgainUnderANewcomersLimits() {
+        var p = Story.of(BASE.withCeiling(EffortPercent.of(80)))
+                .startingFrom(new Dose(BASE.angle(), onlyPulses()))
+                .clean(63, 60)
+                .passive(40, 1)
+                .left();
+        assertThat(p.verdict()).isEqualTo(Verdict.STEP_DOWN);
+        assertThat(p.to().ceiling()).isLessThanOrEqualTo(EffortPercent.of(50));
+        assertThat(p.to().hasBlocks()).isTrue();
+    }
+
+    private static List<BlockDraft> onlyPulses() {
+        return List.of(BlockDraft.usual(BlockForm.PULSES));
     }
 
     /** A gap that lowers nothing is a stay, and asks for a reading. */
@@ -382,6 +401,11 @@ public class GatesHoldTest {
                 .isEqualTo(Verdict.STEP_DOWN);
         var stays = no.with(answered(3.9, MorningQuestion.AFTER_48_HOURS, false, null));
         assertThat(stays.left().verdict()).isEqualTo(Verdict.STOP_AND_REFER);
+        // The first answer stands here too.
+        assertThat(stays.with(answered(3.85, MorningQuestion.AFTER_48_HOURS, true, null))
+                        .left()
+                        .verdict())
+                .isEqualTo(Verdict.STOP_AND_REFER);
         assertThat(stays.with(answered(3.8, MorningQuestion.AFTER_48_HOURS, true, "wrong tap"))
                         .left()
                         .verdict())

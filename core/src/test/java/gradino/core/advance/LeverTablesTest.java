@@ -22,7 +22,6 @@ import gradino.core.perform.BlockRecord;
 import gradino.core.perform.Observer;
 import gradino.core.perform.Pain;
 import gradino.core.perform.PainKind;
-import gradino.core.perform.PhaseDone;
 import gradino.core.prescribe.House;
 import gradino.core.prescribe.block.BlockKind;
 import gradino.core.prescribe.method.BlockDraft;
@@ -453,29 +452,11 @@ public class LeverTablesTest {
     /** A phase below 0.8 fails though the whole was done; faults that nobody saw are unknown. */
     @Test
     public void aPhaseCutShortFailsAndUnseenFaultsAreUnknown() {
-        UnaryOperator<BlockRecord> cut = b -> {
-            if (b.kind() != BlockKind.PRESS
-                    || b.side() != Side.LEFT
-                    || b.blockId().set() != 1) {
-                return b;
-            }
-            var phases = new ArrayList<>(b.phases());
-            var one = phases.get(0);
-            phases.set(0, new PhaseDone(one.kind(), one.plannedSeconds(), one.plannedSeconds() * 0.79));
-            return new BlockRecord(
-                    b.blockId(),
-                    b.side(),
-                    b.kind(),
-                    phases,
-                    b.effortRating(),
-                    b.faults(),
-                    b.pains(),
-                    0,
-                    false,
-                    null,
-                    "",
-                    null);
-        };
+        UnaryOperator<BlockRecord> cut = b -> b.kind() == BlockKind.PRESS
+                        && b.side() == Side.LEFT
+                        && b.blockId().set() == 1
+                ? Story.firstPhaseDone(b, 0.79)
+                : b;
         var p = Story.of(BASE)
                 .passive(32.5, 1.5)
                 .clean(6)

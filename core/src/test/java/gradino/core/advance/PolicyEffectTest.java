@@ -20,14 +20,12 @@ import gradino.core.measure.reading.RangeState;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.MeasuredEffort;
 import gradino.core.perform.PainKind;
-import gradino.core.perform.PhaseDone;
 import gradino.core.prescribe.House;
 import gradino.core.prescribe.block.BlockKind;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.timeline.BlockId;
 import gradino.core.quantity.Tenths;
 import java.time.ZoneOffset;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
@@ -103,25 +101,6 @@ public class PolicyEffectTest {
                 null);
     }
 
-    private static BlockRecord firstPhaseShort(BlockRecord b) {
-        var phases = new ArrayList<>(b.phases());
-        var first = phases.get(0);
-        phases.set(0, new PhaseDone(first.kind(), first.plannedSeconds(), first.plannedSeconds() * 0.7));
-        return new BlockRecord(
-                b.blockId(),
-                b.side(),
-                b.kind(),
-                phases,
-                b.effortRating(),
-                List.of(),
-                List.of(),
-                0,
-                false,
-                null,
-                "",
-                null);
-    }
-
     private static Story last(UnaryOperator<BlockRecord> change) {
         return steady().clean(6).session(3, presses(change)).morning(3, true, 0);
     }
@@ -188,7 +167,7 @@ public class PolicyEffectTest {
                         0.8,
                         0.95,
                         last(b -> Story.doneShare(Side.LEFT, 0.85).apply(b))),
-                scene(Threshold.PHASE_RATIO, 0.6, 0.8, last(PolicyEffectTest::firstPhaseShort)),
+                scene(Threshold.PHASE_RATIO, 0.6, 0.8, last(b -> Story.firstPhaseDone(b, 0.7))),
                 scene(Threshold.SESSIONS_NEEDED, 2, 3, steady().clean(6, 3)),
                 scene(Threshold.FAULTS_A_SET, 1, 3, last(b -> seen(b, 0, 2, 0))),
                 scene(Threshold.CRAMPS_A_SET, 1, 3, last(b -> seen(b, 0, 0, 2))),

@@ -352,6 +352,14 @@ final class Story {
         };
     }
 
+    /** Its first phase done to a share of what was planned. */
+    static BlockRecord firstPhaseDone(BlockRecord b, double share) {
+        var phases = new ArrayList<>(b.phases());
+        var first = phases.get(0);
+        phases.set(0, new PhaseDone(first.kind(), first.plannedSeconds(), first.plannedSeconds() * share));
+        return changed(b, phases, b.pains(), b.prop());
+    }
+
     private static BlockRecord changed(
             BlockRecord b, List<PhaseDone> phases, List<Pain> pains, @Nullable PropUsed prop) {
         return changed(b, phases, pains, b.cramps(), prop);

@@ -1,9 +1,9 @@
 package gradino.server.advance;
 
-import gradino.core.advance.state.Event;
 import gradino.core.advance.state.Signs;
 import gradino.core.advance.state.Signs.StopFact;
 import gradino.core.perform.StopSignText;
+import gradino.server.advance.line.ClearedSigns;
 import gradino.server.intake.ClientService;
 import gradino.server.intake.IntakeRepository;
 import gradino.server.perform.record.StopRepository;
@@ -38,13 +38,7 @@ class SignController {
     @Transactional(readOnly = true)
     public List<OpenSign> open(@PathVariable String clientId) {
         var ids = List.of(clients.get(clientId).id());
-        var cleared = intakes.clearances(ids).stream()
-                .map(c -> new Event.Cleared(
-                        c.clearance().clearsUpTo(c.happenedAt(), clock.getZone()),
-                        c.clearance().names(),
-                        c.happenedAt(),
-                        c.recordedAt()))
-                .toList();
+        var cleared = ClearedSigns.of(intakes.clearances(ids), clock.getZone());
         return stops.of(ids).getOrDefault(clientId, List.of()).stream()
                 .filter(stop -> Signs.isOpen(fact(stop), cleared))
                 .map(s -> new OpenSign(

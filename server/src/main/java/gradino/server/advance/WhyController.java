@@ -2,7 +2,6 @@ package gradino.server.advance;
 
 import gradino.core.advance.look.HistoryFile;
 import gradino.core.advance.look.Why;
-import gradino.core.advance.state.Moment;
 import gradino.server.advance.line.LineDoor;
 import gradino.server.advance.line.PolicyService;
 import gradino.server.platform.Problem;
@@ -42,8 +41,7 @@ class WhyController {
         var line = lines.get(lineId);
         return each.required(line, () -> {
             var inputs = door.inputs(line);
-            Moment now = inputs.moment();
-            return Why.of(inputs.start(), inputs.events(), policies.current(), now.zone(), now.instant());
+            return Why.of(inputs.start(), inputs.events(), policies.current(), inputs.moment(), inputs::inTurn);
         });
     }
 

@@ -21,8 +21,6 @@ import gradino.server.exchange.table.CsvRow;
 import gradino.server.exchange.table.LineTables.LineRow;
 import gradino.server.exchange.table.MeasurementTables;
 import gradino.server.exchange.table.RecordTables;
-import gradino.server.exchange.table.SessionTables.RunRow;
-import gradino.server.home.NoteRepository.Note;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.intake.IntakeRepository.AddedRestriction;
@@ -32,10 +30,6 @@ import gradino.server.measure.Battery;
 import gradino.server.measure.Battery.Assessment;
 import gradino.server.measure.Battery.MovementResult;
 import gradino.server.measure.Measurement;
-import gradino.server.perform.force.TraceRepository.StoredReference;
-import gradino.server.perform.force.TraceRepository.StoredTrace;
-import gradino.server.perform.record.BlockRepository.StoredBlock;
-import gradino.server.perform.record.RecordRepository.Morning;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.program.Line;
 import gradino.server.prescribe.program.SessionRepository.Saving;
@@ -56,8 +50,8 @@ final class ImportRun {
     private final Set<String> erased;
     private final LocalDate today;
     private final Instant now;
+    private final ImportedRuns runs;
     private final List<Measurement> newMeasurements = new ArrayList<>();
-    private final List<StoredBlock> newBlocks = new ArrayList<>();
 
     ImportRun(Stores stores, ImportReader reader, Clock clock) {
         this.stores = stores;
@@ -66,7 +60,13 @@ final class ImportRun {
         this.now = StudioClock.now(clock);
         this.erased = stores.erased().all();
         this.facts = new ImportFacts(now, clock.getZone());
+        this.runs = new ImportedRuns(stores, findings, facts);
         load(reader);
+    }
+
+    /** Rows of what was run. */
+    ImportedRuns runs() {
+        return runs;
     }
 
     /** Everything that a row may refer to, and every id that is there. */
@@ -277,67 +277,6 @@ final class ImportRun {
         return isNew;
     }
 
-    /** What was run is history: it is kept as it was, whatever is restricted since. */
-    boolean run(CsvRow row, RunRow r) {
-        var run = r.run();
-        var closed = r.closed();
-        boolean fine = facts.knowsClient(row, run.clientId())
-                && facts.past(row, "started_at", run.happenedAt())
-                && (closed == null || facts.past(row, "ended_at", closed.happenedAt()))
-                && facts.isReadable(row, "session_json", run.clientId(), run.draft());
-        if (!fine || !findings.isEmpty() || !facts.run(run.id())) {
-            return false;
-        }
-        stores.runs().open(run, null);
-        if (closed != null) {
-            stores.records().close(closed);
-        }
-        return true;
-    }
-
-    boolean block(CsvRow row, StoredBlock b) {
-        boolean isNew = facts.knowsRun(row, b.runId())
-                && facts.past(row, "happened_at", b.happenedAt())
-                && facts.isNew("block", b.id());
-        if (isNew) {
-            newBlocks.add(b);
-        }
-        return isNew;
-    }
-
-    boolean morning(CsvRow row, Morning m) {
-        boolean isNew = facts.knowsRun(row, m.runId())
-                && facts.past(row, "happened_at", m.happenedAt())
-                && findings.isEmpty()
-                && facts.isNew("morning", m.id());
-        if (isNew) {
-            stores.records().addMorning(m);
-        }
-        return isNew;
-    }
-
-    boolean note(CsvRow row, Note n) {
-        return facts.knowsClient(row, n.clientId())
-                && facts.past(row, "happened_at", n.happenedAt())
-                && findings.isEmpty()
-                && stores.notes().add(n);
-    }
-
-    boolean reference(CsvRow row, StoredReference r) {
-        return facts.knowsClient(row, r.clientId())
-                && (r.runId() == null || facts.knowsRun(row, r.runId()))
-                && facts.past(row, "happened_at", r.happenedAt())
-                && findings.isEmpty()
-                && stores.traces().add(r);
-    }
-
-    boolean trace(CsvRow row, StoredTrace t) {
-        return facts.knowsRun(row, t.runId())
-                && facts.past(row, "happened_at", t.happenedAt())
-                && findings.isEmpty()
-                && stores.traces().add(t);
-    }
-
     boolean decision(CsvRow row, StoredDecision d) {
         var line = facts.lines.get(d.lineId());
         var plan = facts.newestPlan.get(d.lineId());
@@ -392,6 +331,6 @@ final class ImportRun {
     /** The kinds with many rows, each in one batch. */
     void flush() {
         stores.measurements().insert(newMeasurements);
-        stores.blocks().addBlocks(newBlocks);
+        runs.flush();
     }
 }

@@ -109,6 +109,7 @@ public class ImportService {
     public List<Taken> take(List<CsvFile> files) {
         var reader = new ImportReader(files);
         var run = new ImportRun(stores, reader, clock);
+        var runs = run.runs();
         reader.each(ClientTables.CLIENTS, run::client);
         reader.each(IntakeTables.SCREENINGS, run::screening);
         reader.each(IntakeTables.RESTRICTIONS, run::restriction);
@@ -122,12 +123,12 @@ public class ImportService {
         reader.each(BatteryTables.ASSESSMENTS, run::assessment);
         reader.each(BatteryTables.MOVEMENTS, run::movement);
         reader.each(MeasurementTables.MEASUREMENTS, run::measurement);
-        reader.each(SessionTables.RUNS, run::run);
-        reader.each(RecordTables.BLOCKS, run::block);
-        reader.each(RecordTables.MORNINGS, run::morning);
-        reader.each(HomeTables.NOTES, run::note);
-        reader.each(ForceTables.REFERENCES, run::reference);
-        reader.each(ForceTables.TRACES, run::trace);
+        reader.each(SessionTables.RUNS, runs::run);
+        reader.each(RecordTables.BLOCKS, runs::block);
+        reader.each(RecordTables.MORNINGS, runs::morning);
+        reader.each(HomeTables.NOTES, runs::note);
+        reader.each(ForceTables.REFERENCES, runs::reference);
+        reader.each(ForceTables.TRACES, runs::trace);
         reader.each(DecisionTables.DECISIONS, run::decision);
         Problem.throwIfBlocking(reader.findings);
         run.flush();

@@ -18,6 +18,8 @@ import java.util.List;
 
 /** Everything about some sessions that keeps a line from stepping up, each with the number that failed and its own limit. */
 final class Failings {
+    private static final Limit AS_PLANNED =
+            Limit.none(Unit.COUNT, "house rule: as it was planned, and nothing left over");
     private static final Comparator<Part> ORDER =
             Comparator.comparing(Part::because).thenComparing(Part::value);
 
@@ -128,7 +130,7 @@ final class Failings {
 
     /** What has no number, or none that a policy sets. */
     private void plain(Because because) {
-        parts.add(new Part(because, 1, Limit.none(Unit.COUNT, "house rule: as it was planned, and nothing left over")));
+        parts.add(new Part(because, 1, AS_PLANNED));
     }
 
     private void below(Reason reason, double value, Threshold least) {

@@ -18,6 +18,8 @@ import java.util.function.Function;
  * Everything that is found counts; the first of it is shown.
  */
 public final class TooMuchGate implements Gate {
+    private static final Limit ANOTHER_JOINT =
+            Limit.none(Unit.COUNT, "common practice: what is felt in another joint does not train this one");
 
     @Override
     public String id() {
@@ -143,13 +145,12 @@ public final class TooMuchGate implements Gate {
     }
 
     private Optional<Judgement> wrongJoint(Situation s) {
-        var none = Limit.none(Unit.COUNT, "common practice: what is felt in another joint does not train this one");
         return !s.worst().wrongJoint()
                 ? Optional.empty()
                 : s.newer().stream()
                         .filter(x -> x.on(s.side()).wrongJoint())
                         .findFirst()
-                        .map(x -> decided(Verdict.STEP_DOWN, 1, none, Because.of(Reason.WRONG_JOINT))
+                        .map(x -> decided(Verdict.STEP_DOWN, 1, ANOTHER_JOINT, Because.of(Reason.WRONG_JOINT))
                                 .by(DownCause.ANGLE_TOO_DEEP, x.on(s.side()).worstIn()));
     }
 

@@ -104,7 +104,7 @@ public final class StepDown {
             return new Down(lower, nothingLeft(Reason.DOWN_EASIER).why());
         }
         var wanted = s.onProps(to);
-        var angle = wanted.compareTo(now.angle()) < 0 && !isWithoutAngle() ? wanted : now.angle();
+        var angle = isWithoutAngle() || wanted.compareTo(now.angle()) >= 0 ? now.angle() : wanted;
         var why = Because.of(
                 Reason.DOWN_ANGLE, Term.of(now.angle().value(), Unit.DEGREE), Term.of(angle.value(), Unit.DEGREE));
         var shallower = lower.withAngle(angle);
@@ -204,8 +204,8 @@ public final class StepDown {
     private Down newcomer() {
         var angle = s.onProps(
                 s.angleBound().filter(b -> b.compareTo(now.angle()) < 0).orElse(now.angle()));
-        var first = FirstDose.newcomers(s.me().base().withAngle(angle));
-        return new Down(Lower.of(first, now), Because.of(Reason.DOWN_NEWCOMER));
+        var first = Lower.of(s.me().base().withAngle(angle), now);
+        return new Down(FirstDose.newcomers(first), Because.of(Reason.DOWN_NEWCOMER));
     }
 
     private Down capped() {

@@ -80,7 +80,7 @@ public final class HistoryFile {
     /** What a file came to. */
     public record History(LineState start, List<Event> events, Instant now) {
         public List<Why.Fact> explained(Policy policy) {
-            return Why.of(start, events, policy, ZoneOffset.UTC, now);
+            return Why.of(start, events, policy, new Moment(now, ZoneOffset.UTC), (state, p) -> p);
         }
     }
 
@@ -147,7 +147,8 @@ public final class HistoryFile {
         }
     }
 
-    private static String upper(String word) {
+    /** A name of an enumeration as people write it. */
+    static String upper(String word) {
         return word.strip().replace('-', '_').toUpperCase(Locale.ROOT);
     }
 

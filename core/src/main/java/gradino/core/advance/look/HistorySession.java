@@ -18,7 +18,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
@@ -47,12 +46,9 @@ final class HistorySession {
         if (!(share >= 0 && share <= 1)) {
             throw new IllegalArgumentException("the share done lies between 0 and 1");
         }
-        var observer = row.get("detail").isBlank() ? Observer.COACH : Observer.valueOf(upper(row.get("detail")));
+        var observer =
+                row.get("detail").isBlank() ? Observer.COACH : Observer.valueOf(HistoryFile.upper(row.get("detail")));
         return new HistorySession(id, at, plan, share, observer);
-    }
-
-    private static String upper(String word) {
-        return word.strip().replace('-', '_').toUpperCase(Locale.ROOT);
     }
 
     void pain(CSVRecord row) {
@@ -61,10 +57,10 @@ final class HistorySession {
             throw new IllegalArgumentException(
                     "pain says in which block and of which kind, as: press while_contracting");
         }
-        var side = row.get("side").isBlank() ? null : Side.valueOf(upper(row.get("side")));
+        var side = row.get("side").isBlank() ? null : Side.valueOf(HistoryFile.upper(row.get("side")));
         var score = PainScore.of(Integer.parseInt(row.get("value")));
-        var kind = PainKind.valueOf(upper(words[1]));
-        pains.add(new Hurt(side, BlockKind.valueOf(upper(words[0])), new Pain(score, kind, "")));
+        var kind = PainKind.valueOf(HistoryFile.upper(words[1]));
+        pains.add(new Hurt(side, BlockKind.valueOf(HistoryFile.upper(words[0])), new Pain(score, kind, "")));
     }
 
     Event held() {

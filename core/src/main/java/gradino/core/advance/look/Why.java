@@ -16,21 +16,23 @@ import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.quantity.UncertainAngle;
 import java.time.Instant;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
 
 /** The fold of a line, fact by fact: what each changed, how every gate judged then, and what would have been proposed. */
 public final class Why {
     private final LineState start;
     private final Policy policy;
-    private final ZoneId zone;
+    private final Moment now;
+    private final BiFunction<LineState, Proposal, Proposal> atLast;
 
-    private Why(LineState start, Policy policy, ZoneId zone) {
+    private Why(LineState start, Policy policy, Moment now, BiFunction<LineState, Proposal, Proposal> atLast) {
+        this.atLast = atLast;
         this.start = start;
         this.policy = policy;
-        this.zone = zone;
+        this.now = now;
     }
 
     /**
@@ -60,22 +62,29 @@ public final class Why {
             List<Because> alternatives,
             List<Because> requests) {}
 
-    /** @param until what lies after it is left out, and the last fact is judged as of then */
-    public static List<Fact> of(LineState start, List<Event> events, Policy policy, ZoneId zone, Instant until) {
-        return new Why(start, policy, zone).facts(LineState.inOrder(LineState.upTo(events, until)), until);
+    /**
+     * @param now what lies after it is left out, and the last fact is judged as of then
+     * @param atLast what becomes of the last proposal beside the client's other lines, which are known as they are now only
+     */
+    public static List<Fact> of(
+            LineState start,
+            List<Event> events,
+            Policy policy,
+            Moment now,
+            BiFunction<LineState, Proposal, Proposal> atLast) {
+        return new Why(start, policy, now, atLast).facts(LineState.inOrder(LineState.upTo(events, now.instant())));
     }
 
-    private List<Fact> facts(List<Event> ordered, Instant until) {
+    private List<Fact> facts(List<Event> ordered) {
         var found = new ArrayList<Fact>();
         var state = start;
         for (int i = 0; i < ordered.size(); i++) {
             var event = ordered.get(i);
             var next = state.step(event, policy.noise());
             boolean last = i == ordered.size() - 1;
-            var moment = new Moment(last ? until : event.happenedAt(), zone);
             var before = state;
             var sides = start.plan().trained().stream()
-                    .map(side -> judged(before, next, side, moment))
+                    .map(side -> judged(before, next, side, last ? now : now.at(event.happenedAt()), last))
                     .toList();
             found.add(new Fact(event.happenedAt(), event.recordedAt(), FactWords.of(event), sides));
             state = next;
@@ -83,12 +92,14 @@ public final class Why {
         return List.copyOf(found);
     }
 
-    private WhyJudged judged(LineState before, LineState after, Side side, Moment moment) {
-        Proposal p = Advance.propose(after, side, policy, moment);
+    private WhyJudged judged(LineState before, LineState after, Side side, Moment moment, boolean last) {
+        var proposed = Advance.propose(after, side, policy, moment);
+        var p = last ? atLast.apply(after, proposed) : proposed;
+        var then = new Situation(after, side, policy, moment);
         return new WhyJudged(
                 side,
-                changed(new Situation(before, side, policy, moment), new Situation(after, side, policy, moment)),
-                new Situation(after, side, policy, moment).rung().lastRuns().size(),
+                changed(new Situation(before, side, policy, moment), then),
+                then.rung().lastRuns().size(),
                 p.verdict(),
                 p.why(),
                 p.gates(),

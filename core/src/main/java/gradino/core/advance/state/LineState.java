@@ -291,19 +291,23 @@ public record LineState(
 
     private LineState answered(int place, Event.MorningAnswered answered) {
         var session = sessions.get(place);
-        if (!answered.question().mayBeAnswered(session.endedAt(), answered.happenedAt())) {
-            return this;
-        } else if (answered.question() == MorningQuestion.AFTER_48_HOURS) {
-            var sign = StopSign.PAIN_AFTER_48_HOURS;
-            var before = signs.without(session.id(), sign);
-            var stop = new StopFact(session.id(), sign, session.painfulSide(), answered.recordedAt());
-            return with(answered.settled() ? before : before.with(stop));
-        } else if (session.morning() != null && answered.correction() == null) {
+        var question = answered.question();
+        boolean before = session.hasAnswered(question);
+        if (!question.holds(session.endedAt(), answered.happenedAt(), before, answered.correction())) {
             return this;
         }
-        var morning = new SessionFacts.Morning(answered.settled(), answered.soreness(), answered.recordedAt());
         var all = sessions.toArray(new SessionFacts[0]);
-        all[place] = session.with(morning);
-        return new LineState(plan, grid, client, sides, List.of(all), signs, pauses, methodSince, later, own);
+        all[place] = session.with(answered);
+        var told = question == MorningQuestion.AFTER_48_HOURS ? settled(session, answered) : signs;
+        return new LineState(plan, grid, client, sides, List.of(all), told, pauses, methodSince, later, own);
+    }
+
+    /** Pain that has not settled after two days is a stop sign, and none once that is corrected. */
+    private Signs settled(SessionFacts session, Event.MorningAnswered answered) {
+        var sign = StopSign.PAIN_AFTER_48_HOURS;
+        var before = signs.without(session.id(), sign);
+        return answered.settled()
+                ? before
+                : before.with(new StopFact(session.id(), sign, session.painfulSide(), answered.recordedAt()));
     }
 }

@@ -2,6 +2,7 @@ package gradino.core.advance.state;
 
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import gradino.core.perform.MorningQuestion;
 import gradino.core.perform.Observer;
 import gradino.core.perform.SessionRecord;
 import gradino.core.prescribe.method.Dose;
@@ -10,7 +11,11 @@ import gradino.core.quantity.Tenths;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
-/** A session as the fold keeps it, with what was answered the next morning. */
+/**
+ * A session as the fold keeps it, with what was answered the next morning.
+ *
+ * @param askedAgain whether the question after 48 h was answered; a no is a stop sign
+ */
 public record SessionFacts(
         String id,
         Instant startedAt,
@@ -20,7 +25,8 @@ public record SessionFacts(
         Sided<Dose> doses,
         Sided<AskedEfforts> asked,
         Sided<SideFacts> sides,
-        @Nullable Morning morning) {
+        @Nullable Morning morning,
+        boolean askedAgain) {
 
     public record Morning(boolean settled, @Nullable Tenths soreness, Instant recordedAt) {}
 
@@ -49,11 +55,19 @@ public record SessionFacts(
                 doses,
                 asked,
                 Sided.of(side -> SideFacts.of(session, side, asked.on(side))),
-                null);
+                null,
+                false);
     }
 
-    SessionFacts with(Morning answer) {
-        return new SessionFacts(id, startedAt, endedAt, recordedAt, observer, doses, asked, sides, answer);
+    SessionFacts with(Event.MorningAnswered answer) {
+        boolean again = answer.question() == MorningQuestion.AFTER_48_HOURS;
+        var told = again ? morning : new Morning(answer.settled(), answer.soreness(), answer.recordedAt());
+        return new SessionFacts(
+                id, startedAt, endedAt, recordedAt, observer, doses, asked, sides, told, again || askedAgain);
+    }
+
+    boolean hasAnswered(MorningQuestion question) {
+        return question == MorningQuestion.AFTER_48_HOURS ? askedAgain : morning != null;
     }
 
     public SideFacts on(Side side) {

@@ -209,13 +209,7 @@ class Gathering {
                 rows.versions().of(line.id()),
                 events);
         rows.pauses().getOrDefault(client.id(), List.of()).forEach(p -> events.add(paused(p, zone)));
-        rows.clearances().getOrDefault(client.id(), List.of()).stream()
-                .filter(c -> c.clearance().clearsSigns())
-                .forEach(c -> events.add(new Event.Cleared(
-                        c.clearance().clearsUpTo(c.happenedAt(), zone),
-                        c.clearance().names(),
-                        c.happenedAt(),
-                        c.recordedAt())));
+        events.addAll(ClearedSigns.of(rows.clearances().getOrDefault(client.id(), List.of()), zone));
         var joint = Catalogue.motion(line.motion()).map(Motion::joint).orElse("");
         rows.stops().getOrDefault(client.id(), List.of()).stream()
                 .filter(stop -> stop.reaches(joint) && !rows.runs().has(line, stop.runId()))
