@@ -491,6 +491,126 @@ public class LeverTablesTest {
         }
     }
 
+    /** A method is the whole line's: it is offered where no trained side gets on with the one in force. */
+    @Test
+    public void anotherMethodIsOfferedWhenNeitherSideGetsOn() {
+        var stuck = Story.of(BASE).client(STIFF).passive(31, 0.5).clean(36, 30, 24, 18, 12, 6, 3);
+        assertThat(stuck.left().methods()).hasSize(3).doesNotContain("ramp-both-ways");
+        assertThat(stuck.right().methods()).isEqualTo(stuck.left().methods());
+        var one = stuck.passive(Side.RIGHT, 75, 0.5, 0).active(72, 0.5).left();
+        assertThat(one.notes().stream().map(Because::reason)).contains(Reason.PLATEAU);
+        assertThat(one.methods()).isEmpty();
+        var moving = Story.of(BASE).client(STIFF).passive(40, 0.5).clean(6, 3);
+        assertThat(moving.left().methods()).isEmpty();
+    }
+
+    /** Hands-off holds added to a method that has none: their seconds first, then sets to what any method does. */
+    @Test
+    public void whatNoRungOfTheMethodNamesGrowsAsInTheMethodThatGoesFurthest() {
+        var method = "contract-relax-linger";
+        var full = first(method).plusHandsOff(4, 15);
+        var p = Story.of(full)
+                .startingFrom(full)
+                .by(method)
+                .client(STIFF)
+                .clean(15, 12, 9, 6, 3)
+                .passive(36.5, 1.5)
+                .active(14.5, 1.47)
+                .left();
+        assertThat(p.lever()).isEqualTo(LeverId.SETS);
+        assertThat(BlockNumbers.of(p.to().blocks(), BlockForm.HANDS_OFF_HOLD)
+                        .get(0)
+                        .block()
+                        .number("sets"))
+                .isEqualTo(5);
+        var most = first(method).plusHandsOff(5, 15);
+        var stays = Story.of(most)
+                .startingFrom(most)
+                .by(method)
+                .client(STIFF)
+                .clean(15, 12, 9, 6, 3)
+                .passive(36.5, 1.5)
+                .active(14.5, 1.47)
+                .left();
+        assertThat(stays.to().blocks()).isEqualTo(most.blocks());
+    }
+
+    /** What a rung says when it is at its end: the client's cap where that is lower, else the method's own top. */
+    @DataProvider
+    public Object[][] tops() {
+        return new Object[][] {
+            {69.0, 60, "cap"}, {70.0, 70, "top"}, {80.0, 70, "top"}, {null, 70, "top"}, {null, 69, null},
+        };
+    }
+
+    @Test(dataProvider = "tops")
+    public void aRungSaysWhatEndsIt(Double cap, int ceiling, String said) {
+        var limits = cap == null ? Limits.NONE : AnyLimits.of(RestrictionKind.EFFORT_CAP, cap);
+        var dose = House.held(BASE, 20).withCeiling(EffortPercent.of(ceiling));
+        var p = Story.of(dose)
+                .startingFrom(dose)
+                .client(new ClientFacts(limits, false, null, 70.0, null, null, null))
+                .clean(9, 6, 3)
+                .passive(31, 0.5)
+                .left();
+        var effort = p.alternatives().stream()
+                .filter(a -> a.lever() == LeverId.CEILING && !a.possible())
+                .map(a -> a.why().text())
+                .findFirst();
+        if (said == null) {
+            assertThat(effort).isEmpty();
+            assertThat(p.to().ceiling()).isEqualTo(EffortPercent.of(70));
+        } else if (said.equals("top")) {
+            assertThat(effort).hasValue("effort is at its top, 70 %");
+            assertThat(p.to().sets()).isEqualTo(3);
+        } else {
+            assertThat(p.to().ceiling()).isEqualTo(EffortPercent.of(69));
+        }
+    }
+
+    /** Returning asks how well an angle was mastered: at that angle, without a pinch that eased, and pain of 2 is clean. */
+    @DataProvider
+    public Object[][] givenUp() {
+        return new Object[][] {
+            {2, PainKind.WHILE_CONTRACTING, true},
+            {3, PainKind.WHILE_CONTRACTING, false},
+            {1, PainKind.PINCH_THAT_EASED, false},
+        };
+    }
+
+    @Test(dataProvider = "givenUp")
+    public void whatWasFeltDecidesWhetherAnAngleIsReturnedTo(int pain, PainKind kind, boolean returns) {
+        var deep = House.dose(34, 60, 2, 50, 10);
+        var p = Story.of(deep)
+                .startingFrom(deep)
+                .client(STIFF)
+                .clean(43, 40)
+                .painful(37, pain, kind)
+                .morning(37, true, 0)
+                .edited(35, BASE)
+                .observedBy(Observer.NOBODY)
+                .clean(6, 3)
+                .passive(45, 1, 10)
+                .left();
+        assertThat(p.to().angle()).isEqualTo(returns ? Degrees.of(34) : BASE.angle());
+    }
+
+    @Test
+    public void onlySessionsAtTheAngleMasterIt() {
+        var deep = House.dose(34, 60, 2, 50, 10);
+        var p = Story.of(BASE)
+                .client(STIFF)
+                .clean(50, 47)
+                .edited(44, deep)
+                .clean(40)
+                .edited(35, BASE)
+                .observedBy(Observer.NOBODY)
+                .clean(6, 3)
+                .passive(45, 1, 10)
+                .left();
+        assertThat(p.to().angle()).isEqualTo(BASE.angle());
+    }
+
     @Test
     public void theFirstDosesOfMethodsAreWhatTheirNumbersBeginWith() {
         for (var method : Method.shipped()) {

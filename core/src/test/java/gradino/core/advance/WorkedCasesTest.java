@@ -179,8 +179,16 @@ public class WorkedCasesTest {
     @Test
     public void case13StepsDownAndAsksForAMeasureAfterALongGap() {
         // Three sessions a week: planned interval 3 days, so 25 days beyond plan is 28 days ago.
-        var p = noRoom().clean(31, 28).left();
+        var longer = House.held(Story.BASE, 15);
+        var p = Story.of(longer.withCeiling(EffortPercent.of(60)))
+                .startingFrom(Story.BASE)
+                .passive(32.5, 1.5)
+                .clean(40, 37)
+                .stepped(36, longer.withCeiling(EffortPercent.of(70)), LeverId.CEILING)
+                .clean(31, 28)
+                .left();
         assertThat(p.verdict()).isEqualTo(Verdict.STEP_DOWN);
+        assertThat(p.to()).isEqualTo(Story.BASE.withCeiling(EffortPercent.of(60)));
         assertThat(p.requests()).contains(Because.of(Reason.ASK_REMEASURE));
     }
 

@@ -27,16 +27,10 @@ final class NumberLever implements Lever {
 
     private final LadderRung rung;
     private final LeverId id;
-    private final @Nullable Double top;
-    private final @Nullable Threshold namedTop;
 
     NumberLever(LadderRung rung, LeverId id) {
-        var said = rung.top();
-        boolean named = said != null && !Character.isDigit(said.charAt(0));
         this.rung = rung;
         this.id = id;
-        this.top = said == null || named ? null : Double.valueOf(said);
-        this.namedTop = said != null && named ? Threshold.valueOf(said) : null;
     }
 
     @Override
@@ -103,10 +97,9 @@ final class NumberLever implements Lever {
 
     /** One set more for the side that is really behind. */
     private double top(Situation s, Place place, @Nullable MethodBlock own, String number) {
-        if (namedTop != null) {
-            return s.value(namedTop);
-        } else if (top != null) {
-            return top;
+        var said = rung.top();
+        if (said != null) {
+            return LadderRung.POLICY_TOPS.contains(said) ? s.value(Threshold.valueOf(said)) : Double.parseDouble(said);
         }
         double most = own == null
                 ? BlockNumbers.range(s.method(), place.block().form(), number)

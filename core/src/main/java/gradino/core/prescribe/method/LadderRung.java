@@ -25,7 +25,7 @@ public record LadderRung(
         @Nullable String top,
         Source source) {
     /** Numbers of the policy that a ladder may name as a top. */
-    static final Set<String> POLICY_TOPS = Set.of("CEILING_FIRST_TOP");
+    public static final Set<String> POLICY_TOPS = Set.of("CEILING_FIRST_TOP");
 
     /** What a step moves. */
     public enum What {
