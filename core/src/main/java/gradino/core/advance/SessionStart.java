@@ -1,6 +1,7 @@
 package gradino.core.advance;
 
 import gradino.core.advance.state.Policy;
+import gradino.core.advance.state.Threshold;
 import gradino.core.because.Because;
 import gradino.core.because.Reason;
 import gradino.core.because.Term;
@@ -112,7 +113,11 @@ public final class SessionStart {
             }
         }
         if (asked.wishes().stream().anyMatch(w -> w.experience().isNewcomer() && start.has(w))) {
-            start.reasons.add(Because.of(Reason.SUGGEST_NEWCOMER));
+            start.reasons.add(Because.of(
+                    Reason.SUGGEST_NEWCOMER,
+                    Term.of(FirstDose.NEWCOMER_HOLD, Unit.SECOND),
+                    Term.of(FirstDose.NEWCOMER_CEILING, Unit.PERCENT),
+                    Term.of(asked.policy().value(Threshold.NEWCOMER_SESSIONS), Unit.COUNT)));
         }
         start.leftOut(Reason.SUGGEST_NEITHER, start.inOrder);
         start.leftOut(Reason.SUGGEST_UNJUDGED, start.unjudged);

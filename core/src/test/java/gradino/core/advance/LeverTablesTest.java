@@ -97,6 +97,19 @@ public class LeverTablesTest {
         assertThat(mastered(story)).containsExactly(unloaded, lifts);
     }
 
+    /** A second line of the motion in the position knows what either of them has mastered. */
+    @Test
+    public void whatOneLineMasteredTheOtherKnows() {
+        var lifted = Advance.facts(Story.of(lifting(12, 0)).clean(6, 3).state(), Policy.house(), NOW);
+        var plain = Advance.facts(Story.of(BASE).clean(14, 12, 9, 6, 3).state(), Policy.house(), NOW);
+        for (var both : List.of(lifted.and(plain), plain.and(lifted))) {
+            assertThat(both.unloadedMastered()).isTrue();
+            assertThat(both.liftOffsMastered()).isTrue();
+            assertThat(both.newcomer()).isFalse();
+        }
+        assertThat(plain.and(plain).liftOffsMastered()).isFalse();
+    }
+
     /** What is counted with a load: repetitions, or rounds where the method keeps those few. */
     @Test
     public void aLoadCountsRepetitionsOrRounds() {

@@ -169,7 +169,8 @@ public class SessionStartTest {
     @Test
     public void aNewcomerBeginsLowAndIsToldSo() {
         var suggested = suggest(Told.of(Limiter.RANGE).asNewcomer());
-        assertThat(reasons(suggested)).contains(Reason.SUGGEST_NEWCOMER);
+        assertThat(suggested.reasons().stream().map(Because::text))
+                .contains("A newcomer: holds of 60 s and efforts of 50 % at most in the first 4 sessions");
         var peak = SessionReader.read(suggested.draft()).plan().stream()
                 .flatMap(p -> Compiler.compile(p).phases().stream())
                 .mapToInt(p -> p.effortTo().value())

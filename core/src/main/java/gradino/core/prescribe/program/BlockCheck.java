@@ -15,8 +15,6 @@ import org.jspecify.annotations.Nullable;
 /** What the order and the size of a side's blocks say: common practice, no source, but for a newcomer's limits (house rule). */
 final class BlockCheck {
     static final int LONGEST_SUPPORTED_HOLD = 120;
-    static final int NEWCOMER_HOLD = 60;
-    static final int NEWCOMER_CEILING = 50;
 
     private final LineFacts facts;
     private final String at;
@@ -83,8 +81,13 @@ final class BlockCheck {
         var place = path + ".numbers." + (breaths > 0 ? "breaths" : "seconds");
         if (seconds > LONGEST_SUPPORTED_HOLD) {
             stop(place, "hold-too-long", LONGEST_SUPPORTED_HOLD, "s", "Supported holds end at 120 s: shorten it.");
-        } else if (facts.newcomer() && seconds > NEWCOMER_HOLD) {
-            advise(place, "newcomer-hold", (double) NEWCOMER_HOLD, "s", "A newcomer begins with at most 60 s.");
+        } else if (facts.newcomer() && seconds > FirstDose.NEWCOMER_HOLD) {
+            advise(
+                    place,
+                    "newcomer-hold",
+                    (double) FirstDose.NEWCOMER_HOLD,
+                    "s",
+                    "A newcomer begins with at most 60 s.");
         }
     }
 
@@ -95,11 +98,11 @@ final class BlockCheck {
                 .orElse(0);
         boolean graded = block.form() == BlockForm.GRADED_SET;
         double peak = graded ? block.number("ceiling") : top;
-        if (facts.newcomer() && peak > NEWCOMER_CEILING) {
+        if (facts.newcomer() && peak > FirstDose.NEWCOMER_CEILING) {
             advise(
                     graded ? path + ".numbers.ceiling" : path + ".steps",
                     "newcomer-ceiling",
-                    (double) NEWCOMER_CEILING,
+                    (double) FirstDose.NEWCOMER_CEILING,
                     "%",
                     "A newcomer begins with at most 50 %.");
         }

@@ -26,7 +26,7 @@ public record Experience(@Nullable EffortPercent lastCeiling) {
     /** Highest effort of a first dose: a newcomer's, or 20 points below the last in force, at least 20 % (common practice, no source). */
     int startsAt() {
         return lastCeiling == null
-                ? BlockCheck.NEWCOMER_CEILING
+                ? FirstDose.NEWCOMER_CEILING
                 : Math.max(LEAST_PERCENT, lastCeiling.value() - BELOW_THE_LAST);
     }
 }

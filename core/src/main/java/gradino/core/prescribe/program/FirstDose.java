@@ -15,6 +15,11 @@ import java.util.stream.IntStream;
 
 /** A method's blocks as a client may begin with them: first values, efforts by experience under the cap, contractions under theirs. */
 public final class FirstDose {
+    /** Seconds that a newcomer holds at most, and percent of effort (common practice, no source). */
+    public static final int NEWCOMER_HOLD = 60;
+
+    public static final int NEWCOMER_CEILING = 50;
+
     private static final List<String> EFFORTS = List.of("ceiling", "effort");
     private static final List<String> CONTRACTIONS = List.of("hold", "contract", "pull", "lowering");
 
@@ -53,8 +58,8 @@ public final class FirstDose {
 
     /** A side under a newcomer's limits, without a load. */
     public static Dose newcomers(Dose dose) {
-        return dose.withCeiling(dose.ceiling().atMost(EffortPercent.of(BlockCheck.NEWCOMER_CEILING)))
-                .withSupportedHold(Math.min(dose.supportedHoldSeconds(), BlockCheck.NEWCOMER_HOLD))
+        return dose.withCeiling(dose.ceiling().atMost(EffortPercent.of(NEWCOMER_CEILING)))
+                .withSupportedHold(Math.min(dose.supportedHoldSeconds(), NEWCOMER_HOLD))
                 .lighter(load -> 0);
     }
 

@@ -57,6 +57,18 @@ public record SessionContext(
                             .min(Comparator.comparingDouble(p -> p.value().value()));
         }
 
+        /** With another line of the motion: whoever trains it in one is no newcomer to it, and has mastered what either has. */
+        public LineFacts and(LineFacts other) {
+            var known = newcomer && !other.newcomer ? other : this;
+            return new LineFacts(
+                    known.limits,
+                    known.newcomer,
+                    known.held,
+                    known.passive,
+                    unloadedMastered || other.unloadedMastered,
+                    liftOffsMastered || other.liftOffsMastered);
+        }
+
         public static final LineFacts UNKNOWN = new LineFacts(
                 Limits.NONE, false, Sided.both(Optional.empty()), Sided.both(Optional.empty()), true, true);
     }

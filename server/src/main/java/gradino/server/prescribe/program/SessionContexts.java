@@ -64,8 +64,7 @@ public class SessionContexts {
         return now.lines().stream()
                 .filter(k -> k.motion().equals(motion) && k.position().equals(position))
                 .flatMap(k -> now.tried(k, look -> facts(look.facts(k), rows, motion, position)).found().stream())
-                // Whoever trains it in one place is no newcomer to it in another.
-                .reduce((one, other) -> one.newcomer() && !other.newcomer() ? other : one)
+                .reduce(LineFacts::and)
                 .orElseGet(() -> newLine(now.client(), rows, motion, position));
     }
 
