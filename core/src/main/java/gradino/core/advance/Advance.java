@@ -146,9 +146,11 @@ public final class Advance {
                 : Turns.waitsFor(Rival.of(line, state, proposed), rivals, moment);
     }
 
-    /** Whether a proposal waits for the coach: it says something other than stay that was not declined on the same facts. */
+    /** Whether a proposal waits for the coach: it asks for something, be it fewer days, that was not declined on the same facts. */
     public static boolean waits(LineState state, Proposed proposal) {
-        if (proposal.verdict() == Verdict.STAY) {
+        boolean fewer =
+                proposal.why().reason() == Reason.MAINTAIN && state.plan().sessionsPerWeek() > MAINTAINED_A_WEEK;
+        if (proposal.verdict() == Verdict.STAY && (!fewer || proposal.suspends() != null)) {
             return proposal.suspends() != null;
         }
         var me = state.side(proposal.side());
@@ -161,7 +163,7 @@ public final class Advance {
 
     /** Whether a coach has not seen this yet: it waits, or it says stay to something new. */
     public static boolean isNew(LineState state, Proposal proposal) {
-        if (proposal.verdict() != Verdict.STAY || proposal.suspends() != null) {
+        if (proposal.verdict() != Verdict.STAY || waits(state, proposal.proposed())) {
             return waits(state, proposal.proposed());
         }
         return state.side(proposal.side())

@@ -115,6 +115,14 @@ public class TurnsTest {
         assertThat(both.why().reason()).isEqualTo(Reason.MAINTAIN);
         assertThat(both.sessionsPerWeek()).isEqualTo(1);
         assertThat(both.changesDose()).isFalse();
+        var asked = Story.of(Story.BASE)
+                .client(inOrder)
+                .clean(6, 3)
+                .passive(40, 1)
+                .active(38, 1)
+                .state();
+        assertThat(Advance.waits(asked, both.proposed())).isTrue();
+        assertThat(Advance.waits(asked.withSessionsPerWeek(1), both.proposed())).isFalse();
         var story =
                 Story.of(Story.BASE).client(inOrder).clean(6, 3).passive(40, 1).active(38, 1);
         var state = story.state();
