@@ -3,10 +3,10 @@ import { lazy, Suspense } from 'react';
 import { BrowserRouter, Link, Route, Routes } from 'react-router';
 import { Door } from '../steps/home/Door';
 import { PlanPage } from '../steps/home/PlanPage';
+import { TapePage } from '../steps/home/TapePage';
 
 const FloorPage = lazy(() => import('../steps/perform/floor/FloorPage').then((m) => ({ default: m.FloorPage })));
 const ClosePage = lazy(() => import('../steps/perform/record/ClosePage').then((m) => ({ default: m.ClosePage })));
-const TapePage = lazy(() => import('../steps/home/TapePage').then((m) => ({ default: m.TapePage })));
 
 function Pages() {
   return (

@@ -9,14 +9,16 @@ export const SIDES: Side[] = ['LEFT', 'RIGHT'];
 
 export const api = createClient<paths>();
 
-/** Sent with every change, so that another site's page cannot make one: the cookie's value, read anew each time. */
-export function forgeryHeader(): Record<string, string> {
-  const token = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1];
-  return token === undefined ? {} : { 'X-XSRF-TOKEN': decodeURIComponent(token) };
-}
-
 /** Whether these are a client's pages at home: they ask in the client's name, whoever else is signed in on the device. */
 export const AT_HOME = /^\/home(\/|$)/.test(location.pathname);
+
+const FORGERY = new RegExp(`(?:^|; )(?:__Host-)?${AT_HOME ? 'XSRF-HOME' : 'XSRF-TOKEN'}=([^;]*)`);
+
+/** Sent with every change, so that another site's page cannot make one: the cookie's value, read anew each time. */
+export function forgeryHeader(): Record<string, string> {
+  const token = FORGERY.exec(document.cookie)?.[1];
+  return token === undefined ? {} : { 'X-XSRF-TOKEN': token };
+}
 
 /** Told on the window when the server no longer knows who asks. */
 export const SIGNED_OUT = 'gradino:signed-out';

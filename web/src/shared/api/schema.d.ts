@@ -2044,6 +2044,7 @@ export interface components {
             name: string;
             /** @enum {string} */
             role: "OWNER" | "COACH" | "ASSISTANT";
+            signIn: string;
         };
         Confirmed: {
             name: string;
@@ -2200,6 +2201,13 @@ export interface components {
             /** @enum {string} */
             severity: "BLOCKING" | "ADVICE";
             unit: string;
+        };
+        FirstOwner: {
+            code: string;
+            id: string;
+            name: string;
+            password: string;
+            signIn: string;
         };
         FlightView: {
             sides: components["schemas"]["SidedListRungView"];
@@ -3671,6 +3679,10 @@ export interface components {
             /** Format: double */
             stackCm?: number;
         };
+        Shared: {
+            ended: components["schemas"]["HomeLink"][];
+            grants: components["schemas"]["Grant"][];
+        };
         Shortening: {
             draft: components["schemas"]["SessionDraft"];
             /** Format: int32 */
@@ -3955,6 +3967,10 @@ export interface components {
         };
         Switch: {
             on: boolean;
+        };
+        Switched: {
+            account: components["schemas"]["Account"];
+            ended: components["schemas"]["HomeLink"][];
         };
         TableValue: {
             /** @enum {string} */
@@ -4327,7 +4343,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Account"];
+                    "application/json": components["schemas"]["Switched"];
                 };
             };
         };
@@ -5691,7 +5707,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Grant"][];
+                    "application/json": components["schemas"]["Shared"];
                 };
             };
         };
@@ -6924,7 +6940,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["NewAccount"];
+                "application/json": components["schemas"]["FirstOwner"];
             };
         };
         responses: {

@@ -7,6 +7,7 @@ import { Failure } from '../../shared/ui/Findings';
 import { TextField } from '../../shared/ui/TextField';
 import { AccountFields, EMPTY } from './AccountFields';
 import { Audit } from './Audit';
+import { EndedLinks } from './EndedLinks';
 import { ROLE, useSignInState, type Account } from './signInState';
 
 const ROLES = (['COACH', 'ASSISTANT', 'OWNER'] as const).map((r) => [r, ROLE[r]] as const);
@@ -74,6 +75,7 @@ function Person({ account }: { account: Account }) {
         <Button onClick={() => disable.mutate()}>{account.disabled ? 'Let in again' : 'Close account'}</Button>
       </div>
       <Failure error={disable.error} />
+      <EndedLinks ended={disable.data?.ended} />
       {password !== null && (
         <form
           className="mt-2 flex flex-wrap items-end gap-3"

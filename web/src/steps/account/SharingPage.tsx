@@ -4,6 +4,7 @@ import { api, ask } from '../../shared/api/client';
 import { Button } from '../../shared/ui/Button';
 import { ClientHead } from '../../shared/ui/ClientHead';
 import { Failure } from '../../shared/ui/Findings';
+import { EndedLinks } from './EndedLinks';
 import { Erase } from './Erase';
 import { ROLE, useSignInState } from './signInState';
 
@@ -51,7 +52,7 @@ export function SharingPage() {
           colleagues.data?.map((c) => (
             <li key={c.id} className="flex items-center gap-3 border-t border-rule py-3">
               <span className="grow">
-                <strong>{c.name}</strong>, {ROLE[c.role]}
+                <strong>{c.name}</strong> ({c.signIn}), {ROLE[c.role]}
                 <span className="block text-sm text-soft">
                   {kind(c.id) === 'OWN'
                     ? 'whose client this is'
@@ -68,6 +69,7 @@ export function SharingPage() {
             </li>
           ))}
       </ul>
+      <EndedLinks ended={share.data?.ended} />
       {me?.role === 'OWNER' && client.data && (
         <section className="mt-10">
           <h2 className="mb-2 text-xl font-bold">When somebody wants to be forgotten</h2>

@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { api, ask, SIGNED_OUT, type Schemas } from '../../shared/api/client';
+import { forgetKept, user } from '../../shared/offline';
 
 export type Account = Schemas['Account'];
 export const SIGN_IN = ['signIn'];
@@ -9,11 +10,22 @@ export const SIGN_IN = ['signIn'];
 export function useSignInState() {
   const queries = useQueryClient();
   useEffect(() => {
-    const again = () => void queries.invalidateQueries({ queryKey: SIGN_IN });
+    const again = () => {
+      void forgetKept();
+      void queries.invalidateQueries({ queryKey: SIGN_IN });
+    };
     addEventListener(SIGNED_OUT, again);
     return () => removeEventListener(SIGNED_OUT, again);
   }, [queries]);
-  return useQuery({ queryKey: SIGN_IN, staleTime: 60_000, queryFn: () => ask(api.GET('/api/sign-in')) });
+  return useQuery({
+    queryKey: SIGN_IN,
+    staleTime: 60_000,
+    queryFn: async () => {
+      const state = await ask(api.GET('/api/sign-in'));
+      if (state.me) user.id = state.me.id;
+      return state;
+    },
+  });
 }
 
 export const ROLE: Record<Account['role'], string> = { OWNER: 'owner', COACH: 'coach', ASSISTANT: 'assistant' };

@@ -33,7 +33,7 @@ export function Answers({ judged, lineId, onDecided }: Props) {
     },
   });
   const findings = findingsOf(decide.error);
-  const stay = p.verdict === 'STAY' && !p.suspends;
+  const stay = p.verdict === 'STAY' && !judged.waits;
   const seen = stay && !judged.isNew;
   const accept = decide.mutate;
   useEffect(() => {

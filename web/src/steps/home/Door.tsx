@@ -32,7 +32,7 @@ export function Door({ children }: { children: ReactNode }) {
     <Doorstep>
       {unknown ? (
         <p className="text-xl">
-          Open the link that your coach gave you, on this device. If it no longer works, ask for a new one.
+          Open the link from your coach on this device. If it no longer works, ask for a new one.
         </p>
       ) : (
         <Failure error={plan.error} />

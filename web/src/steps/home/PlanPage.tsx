@@ -2,6 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, ask, findingsOf, newId, type Schemas } from '../../shared/api/client';
+import { forgetKept } from '../../shared/offline';
 import { daysAgo, words } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { ClientCautions } from '../../shared/ui/ClientHead';
@@ -33,9 +34,17 @@ export function PlanPage() {
       <Tapes plan={plan.data} />
       <NoteBox notes={plan.data.notes} />
       <WhatIsOff />
+      <Button onClick={leave}>Leave on this device</Button>
       <p className="text-sm text-soft">Gradino does not diagnose or treat. In doubt stop, and ask who treats you.</p>
     </main>
   );
+}
+
+/** From a phone that is somebody else's. */
+function leave() {
+  void ask(api.POST('/api/home/leave'))
+    .then(forgetKept)
+    .finally(() => location.reload());
 }
 
 function Sessions({ plan }: { plan: Plan }) {

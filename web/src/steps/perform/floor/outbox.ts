@@ -2,7 +2,7 @@ import { api, newId, problem, type Schemas } from '../../../shared/api/client';
 import { put, rememberDone, remove, waiting, type Entry } from './queue';
 
 const RETRY_MS = 2_000;
-const FULL = 'This device has no room left: make some and keep this page open. Blocks wait in it until then.';
+const FULL = 'This device has no room left: make some, and keep this page open until then.';
 
 /** How many finished blocks still wait on this device (null: not looked yet), and what stands in the way. */
 export type OutboxState = { waiting: number | null; trouble: string | null };

@@ -1,5 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { Schemas } from '../../../shared/api/client';
+import { DONE, user } from '../../../shared/offline';
 
 /** A finished block or its trace on its way, with the id that this device made for it. */
 export type Entry = { runId: string } & ({ post: Schemas['NewBlock'] } | { trace: Schemas['NewTrace'] });
@@ -9,29 +10,19 @@ interface Device extends DBSchema {
 }
 
 const STORE = 'outbox';
-/** Where the queue was before it had a database of its own. */
-const OLD_KEY = 'gradino.outbox';
+const opened: Record<string, Promise<IDBPDatabase<Device>>> = {};
 
-let opened: Promise<IDBPDatabase<Device>> | null = null;
-
+/** Everybody who uses this device has a queue of their own: it is sent by whoever filled it. */
 function device(): Promise<IDBPDatabase<Device>> {
-  opened ??= openDB<Device>('gradino', 1, {
+  const name = `gradino ${user.id}`;
+  return (opened[name] ??= openDB<Device>(name, 1, {
     upgrade: (db) => void db.createObjectStore(STORE, { autoIncrement: true }),
-  })
-    .then(moved)
-    .catch((error: unknown) => {
-      // Tried anew the next time: there may be room again.
-      opened = null;
-      throw error;
-    });
-  return opened;
-}
-
-async function moved(db: IDBPDatabase<Device>): Promise<IDBPDatabase<Device>> {
-  const old = JSON.parse(localStorage.getItem(OLD_KEY) ?? '[]') as Entry[];
-  for (const entry of old) await db.add(STORE, entry);
-  localStorage.removeItem(OLD_KEY);
-  return db;
+  }).catch((error: unknown) => {
+    // Tried anew the next time: there may be room again.
+    // eslint-disable-next-line @typescript-eslint/no-dynamic-delete
+    delete opened[name];
+    throw error;
+  }));
 }
 
 /** Kept when it resolves, even if the power goes the next moment. */
@@ -57,8 +48,6 @@ export async function waitingBlocks(runId: string): Promise<string[]> {
 export async function remove(key: number): Promise<void> {
   await (await device()).delete(STORE, key);
 }
-
-const DONE = 'gradino.done.';
 
 /** Remembers which blocks were done on this device: a floor that is opened again without a server must not ask for them anew. */
 export function rememberDone(runId: string, blockId: string) {

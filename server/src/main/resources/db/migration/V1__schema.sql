@@ -292,16 +292,24 @@ CREATE TABLE sign_in_token (
 
 CREATE INDEX sign_in_token_account ON sign_in_token (account_id);
 
-CREATE TABLE sign_in_failure (
-  id      INTEGER PRIMARY KEY,
-  sign_in TEXT NOT NULL,
-  address TEXT NOT NULL,
-  at      INTEGER NOT NULL
+-- Tries at a door, each counted before it is looked at: by name, by address, by a device that was let in before.
+CREATE TABLE sign_in_try (
+  id  INTEGER PRIMARY KEY,
+  key TEXT NOT NULL,
+  at  INTEGER NOT NULL
 ) STRICT;
 
-CREATE INDEX sign_in_failure_name ON sign_in_failure (sign_in, at);
+CREATE INDEX sign_in_try_key ON sign_in_try (key, at);
 
-CREATE INDEX sign_in_failure_address ON sign_in_failure (address, at);
+-- Devices on which somebody once signed in: nobody else's wrong tries keep them out.
+CREATE TABLE known_device (
+  digest     TEXT NOT NULL,
+  account_id TEXT NOT NULL REFERENCES account,
+  at         INTEGER NOT NULL,
+  PRIMARY KEY (digest, account_id)
+) STRICT;
+
+CREATE INDEX known_device_account ON known_device (account_id);
 
 -- The newest row for a client and an account is in force.
 CREATE TABLE client_access (

@@ -212,7 +212,7 @@ public class AccountsTest {
 
     @Test
     public void nobodyBecomesOwnerASecondTimeAndTheDemosNamesAreNotHere() {
-        var again = server.visitor().post("/api/sign-in/owner", TestServer.account("x", "X", "xx", "OWNER"));
+        var again = server.visitor().post("/api/sign-in/owner", server.firstOwner("x", "xx"));
         assertThat(again.codes()).containsExactly("not-first");
         var standing = server.visitor().get("/api/sign-in").body();
         assertThat(standing.path("demo").size()).isZero();
@@ -221,14 +221,24 @@ public class AccountsTest {
     }
 
     @Test
-    public void theAntiForgeryTokenChangesAtSignInAndStaysThenSoThatRequestsMayOverlap() {
-        var somebody = server.visitor();
-        var before = somebody.cookie("XSRF-TOKEN");
-        somebody.signIn("coach", TestServer.PASSWORD);
-        var token = somebody.cookie("XSRF-TOKEN");
-        assertThat(token).isNotEmpty().isNotEqualTo(before);
-        somebody.get("/api/today");
-        assertThat(somebody.cookie("XSRF-TOKEN")).isEqualTo(token);
+    public void theAntiForgeryTokenBelongsToTheSignInAndToNoOther() {
+        var one = server.signedIn("coach");
+        var token = one.cookie("XSRF-TOKEN");
+        one.get("/api/today");
+        assertThat(one.cookie("XSRF-TOKEN")).isEqualTo(token).isNotEmpty();
+        // Somebody else's own and right token, in cookie and header alike, is none of theirs.
+        var another = server.signedIn("other");
+        var planted = another.request("/api/clients")
+                .header("Content-Type", "application/json")
+                .header("X-XSRF-TOKEN", token)
+                .POST(BodyPublishers.ofString("{}"));
+        assertThat(another.send(planted, BodyHandlers.ofString()).statusCode()).isEqualTo(403);
+        // In the address or a form it does not count.
+        var form = another.request("/api/clients?_csrf=" + another.cookie("XSRF-TOKEN"))
+                .header("Content-Type", "application/json")
+                .header("X-XSRF-TOKEN", "")
+                .POST(BodyPublishers.ofString("{}"));
+        assertThat(another.send(form, BodyHandlers.ofString()).statusCode()).isEqualTo(403);
     }
 
     @Test

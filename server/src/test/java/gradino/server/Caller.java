@@ -78,7 +78,7 @@ public final class Caller {
     /** The value of a cookie; empty when there is none. */
     public String cookie(String name) {
         return cookies.getCookieStore().getCookies().stream()
-                .filter(c -> c.getName().equals(name))
+                .filter(c -> c.getName().equals(name) || c.getName().equals("__Host-" + name))
                 .map(HttpCookie::getValue)
                 .findFirst()
                 .orElse("");
@@ -129,7 +129,9 @@ public final class Caller {
     public <T> HttpResponse<T> send(HttpRequest.Builder request, HttpResponse.BodyHandler<T> reader) {
         try {
             return http.send(
-                    request.header("X-XSRF-TOKEN", cookie("XSRF-TOKEN")).build(), reader);
+                    request.header("X-XSRF-TOKEN", cookie(home ? "XSRF-HOME" : "XSRF-TOKEN"))
+                            .build(),
+                    reader);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (InterruptedException e) {

@@ -78,12 +78,12 @@ public class ClientsTest {
         }
         assertThat(state()).isEqualTo("STOP");
         server.clock.move(Duration.ofDays(1));
-        assertThat(scene.clear("wrong", false, "coach:other").codes()).containsExactly("unknown-restriction");
-        assertThat(scene.clear("right", false, "coach:stop").status()).isEqualTo(200);
+        assertThat(scene.clear("wrong", false, "other").codes()).containsExactly("unknown-restriction");
+        assertThat(scene.clear("right", false, "stop").status()).isEqualTo(200);
         assertThat(state()).isNotEqualTo("STOP");
         server.clock.move(Duration.ofDays(4));
         assertThat(state()).as("a clearance ends on its last day").isEqualTo("STOP");
-        assertThat(scene.clear("again", false, "coach:stop").status()).isEqualTo(200);
+        assertThat(scene.clear("again", false, "stop").status()).isEqualTo(200);
     }
 
     private String state() {

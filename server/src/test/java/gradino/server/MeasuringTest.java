@@ -180,7 +180,7 @@ public class MeasuringTest {
                                 "{\"id\":\"c\",\"name\":\"\",\"body\":{\"items\":[],\"movements\":[]}}")
                         .paths())
                 .containsExactly("name", "body.items");
-        assertThat(server.post(CLIENT + "/assessments", "{\"id\":\"x\",\"batteryId\":\"nobody's\"}")
+        assertThat(server.post(CLIENT + "/assessments", "{\"id\":\"x\",\"batteryId\":\"nobodys\"}")
                         .status())
                 .isEqualTo(404);
     }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import gradino.server.RunningServer.Data;
 import gradino.server.account.people.DemoPassword;
+import gradino.server.account.people.OwnerCode;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.URI;
@@ -45,7 +46,7 @@ public final class TestServer implements AutoCloseable {
         me = new Caller(this);
         var seated = data == Data.DEMO
                 ? me.signIn("maren", DemoPassword.WORDS)
-                : me.post("/api/sign-in/owner", account("owner", "Hollis Wray", "hollis", "OWNER"));
+                : me.post("/api/sign-in/owner", firstOwner("owner", "hollis"));
         assertThat(seated.status()).as(seated.body().toString()).isEqualTo(200);
     }
 
@@ -57,6 +58,12 @@ public final class TestServer implements AutoCloseable {
     public static String account(String id, String name, String signIn, String role) {
         return "{\"id\":\"%s\",\"name\":\"%s\",\"signIn\":\"%s\",\"role\":\"%s\",\"password\":\"%s\"}"
                 .formatted(id, name, signIn, role, PASSWORD);
+    }
+
+    /** The owner, with the code that the console says. */
+    String firstOwner(String id, String signIn) {
+        return "{\"id\":\"%s\",\"name\":\"Hollis Wray\",\"signIn\":\"%s\",\"password\":\"%s\",\"code\":\"%s\"}"
+                .formatted(id, signIn, PASSWORD, bean(OwnerCode.class).words());
     }
 
     public static TestServer empty() {

@@ -57,7 +57,7 @@ record DemoIntake(
         }
         if (effortCap != null) {
             var cap = IntakeRepository.ofCoach(
-                    "coach:" + clientId,
+                    clientId + "-cap",
                     RestrictionKind.EFFORT_CAP,
                     Scope.WHOLE_BODY,
                     effortCap,

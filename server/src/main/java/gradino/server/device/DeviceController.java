@@ -5,9 +5,6 @@ import gradino.core.effort.SimulatedPerson;
 import gradino.core.effort.SimulatedPerson.Manner;
 import gradino.server.device.Inclinometer.Reading;
 import gradino.server.platform.Problem;
-import io.swagger.v3.oas.annotations.media.Content;
-import io.swagger.v3.oas.annotations.media.Schema;
-import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
@@ -81,7 +78,6 @@ class DeviceController {
     }
 
     /** Every message is what the page's devices told since the last one. */
-    @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = Device.News.class)))
     @GetMapping(path = "/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter stream(@PathVariable String page) {
         return devices.listen(page);

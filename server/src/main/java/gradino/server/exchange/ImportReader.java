@@ -8,12 +8,14 @@ import gradino.server.exchange.table.CsvRow;
 import gradino.server.exchange.table.CsvTable;
 import gradino.server.exchange.table.LineTables;
 import gradino.server.exchange.table.SessionTables;
+import gradino.server.platform.Texts;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.BiPredicate;
 import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
@@ -64,6 +66,7 @@ final class ImportReader {
             for (var record : file.records()) {
                 var row = new CsvRow(file.name(), record, findings);
                 if (hasItsCells(file, row, record)
+                        && isReadable(file, row, record)
                         && isNotTwice(table, row, seen.put(record.get(0), record), record)
                         && isStored(table, row, store)) {
                     added++;
@@ -84,6 +87,24 @@ final class ImportReader {
             row.finding("1", "cells", "has %d cells, %d are expected.".formatted(record.size(), expected));
         }
         return record.size() == expected;
+    }
+
+    /** As at every other door: ids are plain, names are seen whole, and nothing holds what no text holds. */
+    private static boolean isReadable(CsvFile file, CsvRow row, CSVRecord record) {
+        for (int i = 0; i < record.size(); i++) {
+            var column = file.header().get(i);
+            var cell = record.get(i);
+            boolean id = column.equals("id") || column.endsWith("_id");
+            var wrong = cell.isEmpty()
+                    ? Optional.<Finding>empty()
+                    : id
+                            ? Texts.wrongId(column, cell)
+                            : column.equals("name")
+                                    ? Texts.wrongName(column, cell)
+                                    : Texts.wrongText(column, cell, Integer.MAX_VALUE);
+            wrong.ifPresent(f -> row.finding(column, f.code(), f.message()));
+        }
+        return row.isClean();
     }
 
     /** The same id with other cells cannot both be right; a plan, a method and a session have a row a version, told by its time. */

@@ -52,6 +52,7 @@ public record Client(String id, Details details, Intake intake, Instant recorded
             double blockStepCm,
             List<MotionGoal> goals) {
         public Details {
+            name = name.strip();
             days = List.copyOf(days);
             equipment = List.copyOf(equipment);
             goals = List.copyOf(goals);

@@ -82,8 +82,8 @@ public class IntakeService {
         clients.get(clientId);
         Problem.throwIfBlocking(check(added));
         var now = StudioClock.now(clock);
-        var restriction = IntakeRepository.ofCoach(
-                "coach:" + added.id(), added.kind(), added.scope(), added.limit(), added.reason(), now);
+        var restriction =
+                IntakeRepository.ofCoach(added.id(), added.kind(), added.scope(), added.limit(), added.reason(), now);
         intakes.add(new AddedRestriction(clientId, restriction, now));
         return clients.file(clientId);
     }

@@ -40,7 +40,7 @@ class BatteryController {
 
     @PostMapping("/batteries")
     BatteryView save(@PathVariable String clientId, @Valid @RequestBody NewBattery b) {
-        return batteries.save(clientId, b.id(), b.name(), b.body());
+        return batteries.save(clientId, b.id(), b.name().strip(), b.body());
     }
 
     /** How every movement went, each time that it was tested. */

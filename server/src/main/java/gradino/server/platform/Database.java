@@ -21,8 +21,8 @@ import org.springframework.transaction.annotation.EnableTransactionManagement;
 /** One SQLite file: a single IMMEDIATE writer and a few query-only readers, chosen by the transaction. */
 @Configuration(proxyBeanMethods = false)
 @EnableTransactionManagement
-class Database {
-    static final String FILE = "gradino.db";
+public class Database {
+    public static final String FILE = "gradino.db";
     private static final int READERS = 4;
     private static final String BUSY_TIMEOUT_MS = "5000";
 

@@ -20,6 +20,8 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class LocalOnly extends OncePerRequestFilter {
+    private static final Set<String> READS = Set.of("GET", "HEAD", "OPTIONS");
+    private static final Set<String> OWN = Set.of("same-origin", "none");
     private static final Set<String> HERE = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
 
     private final String host;
@@ -32,16 +34,29 @@ class LocalOnly extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        var site = request.getHeader("Sec-Fetch-Site");
-        boolean foreign = site != null
-                && site.equals("cross-site")
-                && !request.getMethod().equals("GET");
         var name = request.getServerName().toLowerCase(Locale.ROOT);
         boolean known = HERE.contains(name) || (!host.isEmpty() && name.equals(host) && request.isSecure());
-        if (!known || foreign) {
+        if (!known || isForeign(request)) {
             response.sendError(HttpServletResponse.SC_FORBIDDEN);
             return;
         }
         chain.doFilter(request, response);
+    }
+
+    /** Browsers say whose page asks: what changes something, or asks for data, comes from this studio's own pages. */
+    private static boolean isForeign(HttpServletRequest request) {
+        boolean changes = !READS.contains(request.getMethod());
+        boolean data = request.getRequestURI().startsWith("/api/");
+        var site = request.getHeader("Sec-Fetch-Site");
+        boolean elsewhere = site != null && !OWN.contains(site);
+        var origin = request.getHeader("Origin");
+        return (elsewhere && (changes || data))
+                || (origin != null && (changes || data) && !origin.equals(own(request)));
+    }
+
+    private static String own(HttpServletRequest request) {
+        int port = request.getServerPort();
+        boolean usual = port == (request.isSecure() ? 443 : 80);
+        return request.getScheme() + "://" + request.getServerName() + (usual ? "" : ":" + port);
     }
 }

@@ -72,6 +72,12 @@ class Problems extends ResponseEntityExceptionHandler {
     protected @Nullable ResponseEntity<Object> handleHttpMessageNotReadable(
             HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         var cause = e.getCause();
+        for (Throwable why = e; why != null; why = why.getCause()) {
+            if (why instanceof TooLargeException) {
+                return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE)
+                        .body(detail(HttpStatus.CONTENT_TOO_LARGE, String.valueOf(why.getMessage()), List.of()));
+            }
+        }
         var finding = cause instanceof DatabindException databind ? finding(databind) : NOT_JSON;
         var detail = detail(HttpStatus.UNPROCESSABLE_CONTENT, "This could not be read.", List.of(finding));
         return ResponseEntity.unprocessableContent().body(detail);

@@ -38,7 +38,8 @@ public final class StartCheck implements ApplicationListener<ApplicationEnvironm
         return Stream.of(
                         notWritable(directory),
                         inUse(settings.getRequiredProperty("server.address"), port),
-                        newer(directory.resolve(Database.FILE)))
+                        newer(directory.resolve(Database.FILE)),
+                        ownerless(settings.getProperty("gradino.host", ""), directory.resolve(Database.FILE)))
                 .flatMap(Optional::stream)
                 .findFirst();
     }
@@ -85,6 +86,27 @@ public final class StartCheck implements ApplicationListener<ApplicationEnvironm
         } catch (SQLException e) {
             return Optional.of("the database " + database + " cannot be read: " + e.getMessage());
         }
+    }
+
+    /** Before others can reach it, somebody has to be its owner. */
+    private static Optional<String> ownerless(String host, Path database) {
+        if (host.isEmpty()) {
+            return Optional.empty();
+        }
+        boolean owned = false;
+        if (Files.exists(database)) {
+            try (var connection = DriverManager.getConnection("jdbc:sqlite:file:" + database + "?mode=ro");
+                    var statement = connection.createStatement();
+                    var row = statement.executeQuery("SELECT count(*) FROM account WHERE role = 'OWNER'")) {
+                owned = row.getInt(1) > 0;
+            } catch (SQLException e) {
+                return Optional.of("the database " + database + " cannot be read: " + e.getMessage());
+            }
+        }
+        return owned
+                ? Optional.empty()
+                : Optional.of(
+                        "nobody is its owner yet: start it without --host first, and make the owner on this machine");
     }
 
     private static int newestKnown() {

@@ -1,5 +1,7 @@
 package gradino.server.account.door;
 
+import gradino.server.account.door.Rights.Shared;
+import gradino.server.account.door.Rights.Switched;
 import gradino.server.account.people.AccessRepository.Grant;
 import gradino.server.account.people.Account;
 import gradino.server.account.people.AccountMaker;
@@ -7,17 +9,17 @@ import gradino.server.account.people.AccountMaker.NewAccount;
 import gradino.server.account.people.AccountService;
 import gradino.server.account.people.AuditRepository.Entry;
 import gradino.server.account.people.DemoPassword;
+import gradino.server.account.people.OwnerCode;
 import gradino.server.account.people.Role;
 import gradino.server.account.people.SignInService;
+import gradino.server.account.people.SignInService.Entered;
 import gradino.server.account.people.SignedIn;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -33,7 +35,8 @@ class AccountController {
     private final AccountMaker maker;
     private final SignInService signIns;
     private final SignedIn signedIn;
-    private final CsrfTokenRepository forgeryTokens;
+    private final OwnerCode code;
+    private final Rights rights;
     private final boolean demo;
 
     AccountController(
@@ -41,13 +44,15 @@ class AccountController {
             AccountMaker maker,
             SignInService signIns,
             SignedIn signedIn,
-            CsrfTokenRepository forgeryTokens,
+            OwnerCode code,
+            Rights rights,
             @Value("${gradino.demo}") boolean demo) {
         this.accounts = accounts;
         this.maker = maker;
         this.signIns = signIns;
         this.signedIn = signedIn;
-        this.forgeryTokens = forgeryTokens;
+        this.code = code;
+        this.rights = rights;
         this.demo = demo;
     }
 
@@ -66,6 +71,9 @@ class AccountController {
 
     record SignInDraft(String signIn, String password) {}
 
+    /** @param code what the console of the machine says */
+    record FirstOwner(String id, String name, String signIn, String password, String code) {}
+
     record PasswordChange(String old, String wanted) {}
 
     record PasswordReset(String password) {}
@@ -73,7 +81,7 @@ class AccountController {
     record Switch(boolean on) {}
 
     /** Somebody to share a client with. */
-    record Colleague(String id, String name, Role role) {}
+    record Colleague(String id, String name, String signIn, Role role) {}
 
     @GetMapping("/api/sign-in")
     SignInState state() {
@@ -92,20 +100,22 @@ class AccountController {
 
     @PostMapping("/api/sign-in")
     Account signIn(@RequestBody SignInDraft draft, HttpServletRequest request, HttpServletResponse response) {
-        var token = signIns.signIn(draft.signIn(), draft.password(), request.getRemoteAddr());
-        return seated(token, request, response);
+        var device = TokenFilter.device(request);
+        var entered = signIns.signIn(draft.signIn(), draft.password(), request.getRemoteAddr(), device);
+        return seated(entered, request, response);
     }
 
     @PostMapping("/api/sign-in/owner")
-    Account owner(@RequestBody NewAccount wanted, HttpServletRequest request, HttpServletResponse response) {
-        return seated(signIns.issue(maker.addOwner(wanted)), request, response);
+    Account owner(@RequestBody FirstOwner f, HttpServletRequest request, HttpServletResponse response) {
+        code.require(f.code(), request.getRemoteAddr());
+        var made = maker.addOwner(new NewAccount(f.id(), f.name(), f.signIn(), Role.OWNER, f.password()));
+        return seated(signIns.enter(made, TokenFilter.device(request)), request, response);
     }
 
-    private Account seated(String token, HttpServletRequest request, HttpServletResponse response) {
-        response.addHeader(
-                HttpHeaders.SET_COOKIE, TokenFilter.cookie(request, token).toString());
-        forgeryTokens.saveToken(forgeryTokens.generateToken(request), request, response);
-        return signIns.account(token).orElseThrow();
+    private Account seated(Entered entered, HttpServletRequest request, HttpServletResponse response) {
+        TokenFilter.seat(request, response, entered.token());
+        TokenFilter.keepDevice(request, response, entered.device());
+        return signIns.account(entered.token()).orElseThrow();
     }
 
     @PostMapping("/api/me/sign-out")
@@ -118,15 +128,14 @@ class AccountController {
             signIns.signOutEverywhere(signedIn.required());
         }
         TokenFilter.token(request).ifPresent(signIns::signOut);
-        response.addHeader(
-                HttpHeaders.SET_COOKIE, TokenFilter.cookie(request, "").toString());
+        TokenFilter.seat(request, response, "");
     }
 
     @PostMapping("/api/me/password")
     Account password(@RequestBody PasswordChange change, HttpServletRequest request, HttpServletResponse response) {
         var me = signedIn.required();
         maker.change(me, change.old(), change.wanted());
-        return seated(signIns.issue(me), request, response);
+        return seated(signIns.enter(me, TokenFilter.device(request)), request, response);
     }
 
     @GetMapping("/api/accounts")
@@ -140,8 +149,8 @@ class AccountController {
     }
 
     @PutMapping("/api/accounts/{accountId}/disabled")
-    Account disable(@PathVariable String accountId, @RequestBody Switch disabled) {
-        return accounts.disable(accountId, disabled.on());
+    Switched disable(@PathVariable String accountId, @RequestBody Switch disabled) {
+        return rights.disable(accountId, disabled.on());
     }
 
     @PutMapping("/api/accounts/{accountId}/password")
@@ -154,7 +163,7 @@ class AccountController {
     List<Colleague> colleagues() {
         return accounts.all().stream()
                 .filter(a -> !a.disabled() && !a.isOwner())
-                .map(a -> new Colleague(a.id(), a.name(), a.role()))
+                .map(a -> new Colleague(a.id(), a.name(), a.signIn(), a.role()))
                 .toList();
     }
 
@@ -164,9 +173,8 @@ class AccountController {
     }
 
     @PutMapping("/api/clients/{clientId}/sharing/{accountId}")
-    List<Grant> share(@PathVariable String clientId, @PathVariable String accountId, @RequestBody Switch shared) {
-        accounts.share(signedIn.required(), clientId, accountId, shared.on());
-        return accounts.grants(clientId);
+    Shared share(@PathVariable String clientId, @PathVariable String accountId, @RequestBody Switch shared) {
+        return rights.share(signedIn.required(), clientId, accountId, shared.on());
     }
 
     /** Newest first; {@code before} is the last id of the page before. */

@@ -3,15 +3,19 @@ package gradino.server.account.door;
 import gradino.server.account.people.AccountService;
 import gradino.server.account.people.AuditRepository.Action;
 import gradino.server.account.people.ClientOwned;
+import gradino.server.account.people.OwnedIdRepository;
 import gradino.server.account.people.SignedIn;
 import gradino.server.platform.InMemory;
 import gradino.server.platform.Problem;
 import gradino.server.platform.Reads;
+import gradino.server.platform.Texts;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -29,7 +33,9 @@ import org.springframework.web.servlet.HandlerMapping;
  */
 @Component
 class ClientDoor implements HandlerInterceptor, InMemory {
-    private static final String CLIENT = ClientDoor.class.getName();
+    /** Request attribute: id of the client that the address is about. */
+    static final String CLIENT = ClientDoor.class.getName();
+
     private static final Set<String> READS =
             Set.of(HttpMethod.GET.name(), HttpMethod.HEAD.name(), HttpMethod.OPTIONS.name());
     /** A page that looks again and again is one look. */
@@ -38,13 +44,16 @@ class ClientDoor implements HandlerInterceptor, InMemory {
     private static final int MOST_REMEMBERED = 10_000;
 
     private final AccountService accounts;
+    private final OwnedIdRepository owned;
     private final SignedIn signedIn;
     private final List<ClientOwned> whose;
     private final Clock clock;
     private final Map<String, Instant> looks = new ConcurrentHashMap<>();
 
-    ClientDoor(AccountService accounts, SignedIn signedIn, List<ClientOwned> whose, Clock clock) {
+    ClientDoor(
+            AccountService accounts, OwnedIdRepository owned, SignedIn signedIn, List<ClientOwned> whose, Clock clock) {
         this.accounts = accounts;
+        this.owned = owned;
         this.signedIn = signedIn;
         this.whose = whose;
         this.clock = clock;
@@ -52,14 +61,27 @@ class ClientDoor implements HandlerInterceptor, InMemory {
 
     @Override
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
-        var variables = variables(request);
+        var rest = new HashMap<>(variables(request));
+        rest.keySet().removeIf(name -> !name.endsWith("Id"));
+        if (!rest.values().stream().allMatch(Texts::isId)) {
+            throw Problem.nothingHere();
+        }
         for (var owner : whose) {
-            var id = variables.get(owner.variable());
+            var id = rest.remove(owner.variable());
             if (id != null) {
                 request.setAttribute(CLIENT, admitted(owner, id));
             }
         }
+        requireOwn(request, rest.values());
         return true;
+    }
+
+    /** Whatever else is named belongs to the client that the address is about, or to nobody yet. */
+    private void requireOwn(HttpServletRequest request, Collection<String> ids) {
+        var clientId = request.getAttribute(CLIENT);
+        if (clientId != null && !ids.isEmpty() && owned.clientsOf(ids).stream().anyMatch(id -> !id.equals(clientId))) {
+            throw Problem.nothingHere();
+        }
     }
 
     private String admitted(ClientOwned owner, String id) {

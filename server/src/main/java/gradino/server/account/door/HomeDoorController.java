@@ -11,7 +11,6 @@ import jakarta.validation.constraints.Size;
 import java.time.Duration;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -59,15 +58,13 @@ class HomeDoorController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void enter(@Valid @RequestBody HomeKey key, HttpServletRequest request, HttpServletResponse response) {
         var entered = links.enter(key.token(), key.pin());
-        var cookie = TokenFilter.homeCookie(request, entered.token(), entered.valid());
-        response.addHeader(HttpHeaders.SET_COOKIE, cookie.toString());
+        TokenFilter.seatAtHome(request, response, entered.token(), entered.valid());
     }
 
     @PostMapping("/api/home/leave")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void leave(HttpServletRequest request, HttpServletResponse response) {
         TokenFilter.homeToken(request).ifPresent(links::leave);
-        var cookie = TokenFilter.homeCookie(request, "", Duration.ZERO);
-        response.addHeader(HttpHeaders.SET_COOKIE, cookie.toString());
+        TokenFilter.seatAtHome(request, response, "", Duration.ZERO);
     }
 }

@@ -3,16 +3,13 @@ package gradino.server.account.door;
 import gradino.server.account.link.HomeLinkService;
 import gradino.server.account.people.SignInService;
 import jakarta.servlet.DispatcherType;
-import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
+import java.time.Clock;
 import java.util.Arrays;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AuthorizeHttpRequestsConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
@@ -21,9 +18,10 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
 import org.springframework.security.web.authentication.session.NullAuthenticatedSessionStrategy;
-import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
-import org.springframework.security.web.csrf.CsrfTokenRepository;
+import org.springframework.security.web.header.HeaderWriter;
+import org.springframework.security.web.header.writers.DelegatingRequestMatcherHeaderWriter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.header.writers.StaticHeadersWriter;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
 import org.springframework.security.web.util.matcher.OrRequestMatcher;
 import org.springframework.security.web.util.matcher.RequestMatcher;
@@ -34,6 +32,12 @@ class SecuritySetup {
     private static final String CONTENT = "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline';"
             + " img-src 'self' data:; worker-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self';"
             + " frame-ancestors 'none'";
+
+    /** Whatever the studio answers is somebody's; what its pages are made of is nobody's. */
+    private static final RequestMatcher PERSONAL =
+            PathPatternRequestMatcher.withDefaults().matcher("/api/**");
+
+    private static final HeaderWriter NO_STORE = new StaticHeadersWriter("Cache-Control", "no-store");
 
     private static final String[] STAFF = {"OWNER", "COACH", "ASSISTANT"};
     private static final String[] STAFF_AND_HOME = {"OWNER", "COACH", "ASSISTANT", "HOME"};
@@ -72,35 +76,34 @@ class SecuritySetup {
         return new BCryptPasswordEncoder(strength);
     }
 
-    /** The token changes when somebody signs in, {@link AccountController} sees to it. */
-    @Bean
-    CsrfTokenRepository forgeryTokens() {
-        return CookieCsrfTokenRepository.withHttpOnlyFalse();
-    }
-
     /**
-     * Every request is authenticated anew from its cookie. The framework takes each for a fresh sign-in and would change the
-     * anti-forgery token with it, so that of two requests at once one were refused: it is told not to.
+     * Every request is authenticated anew from its cookie; the framework takes each for a fresh sign-in and would do what belongs to
+     * one: it is told not to. Where nobody is signed in there is nothing to forge; another site's page is refused before this.
      */
     @Bean
-    SecurityFilterChain chain(
-            HttpSecurity http, SignInService signIns, HomeLinkService links, CsrfTokenRepository tokens)
+    SecurityFilterChain chain(HttpSecurity http, SignInService signIns, HomeLinkService links, Clock clock)
             throws Exception {
-        http.csrf(csrf -> csrf.spa()
-                        .csrfTokenRepository(tokens)
+        var forgery = new BoundTokens();
+        http.csrf(csrf -> csrf.csrfTokenRepository(forgery)
+                        .csrfTokenRequestHandler(forgery)
+                        .requireCsrfProtectionMatcher(forgery::isNeeded)
+                        .ignoringRequestMatchers(
+                                any(HttpMethod.POST, "/api/sign-in", "/api/sign-in/owner", "/api/home/enter"))
                         .sessionAuthenticationStrategy(new NullAuthenticatedSessionStrategy()))
                 .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .requestCache(cache -> cache.disable())
                 .logout(logout -> logout.disable())
                 .addFilterBefore(new TokenFilter(signIns, links), AnonymousAuthenticationFilter.class)
+                .addFilterAfter(new BodyLimit(clock), AnonymousAuthenticationFilter.class)
                 .authorizeHttpRequests(SecuritySetup::whoMayWhat)
-                .exceptionHandling(e -> e.authenticationEntryPoint(
-                                (request, response, why) -> refuse(response, HttpStatus.UNAUTHORIZED, "Sign in first."))
+                .exceptionHandling(e -> e.authenticationEntryPoint((request, response, why) ->
+                                Refusal.write(response, HttpStatus.UNAUTHORIZED, "Sign in first."))
                         .accessDeniedHandler((request, response, why) ->
-                                refuse(response, HttpStatus.FORBIDDEN, "Your account may not do this.")))
+                                Refusal.write(response, HttpStatus.FORBIDDEN, "Your account may not do this.")))
                 .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT))
                         .referrerPolicy(r -> r.policy(ReferrerPolicy.NO_REFERRER))
-                        .cacheControl(cache -> cache.disable()));
+                        .cacheControl(cache -> cache.disable())
+                        .addHeaderWriter(new DelegatingRequestMatcherHeaderWriter(PERSONAL, NO_STORE)));
         return http.build();
     }
 
@@ -135,14 +138,5 @@ class SecuritySetup {
                 .hasAnyRole("OWNER", "COACH")
                 .anyRequest()
                 .permitAll();
-    }
-
-    /** A problem document like every other refusal. */
-    private static void refuse(HttpServletResponse response, HttpStatus status, String words) throws IOException {
-        response.setStatus(status.value());
-        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        var body = "{\"status\":%d,\"title\":\"%s\",\"detail\":\"%s\",\"findings\":[]}"
-                .formatted(status.value(), status.getReasonPhrase(), words);
-        response.getOutputStream().write(body.getBytes(StandardCharsets.UTF_8));
     }
 }

@@ -13,6 +13,7 @@ import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
@@ -23,6 +24,13 @@ import org.springframework.web.filter.OncePerRequestFilter;
 final class TokenFilter extends OncePerRequestFilter {
     private static final String COOKIE = "gradino";
     private static final String HOME_COOKIE = "gradino-home";
+    private static final String DEVICE = "gradino-device";
+    private static final Duration DEVICE_KEPT = Duration.ofDays(365);
+    private static final String FORGERY = "XSRF-TOKEN";
+    private static final String HOME_FORGERY = "XSRF-HOME";
+    /** A browser takes such a cookie only over a safe connection, from this host and for all of it. */
+    private static final String SAFE = "__Host-";
+
     private static final String HOME_HEADER = "X-Gradino-Home";
     private final SignInService signIns;
     private final HomeLinkService links;
@@ -32,22 +40,58 @@ final class TokenFilter extends OncePerRequestFilter {
         this.links = links;
     }
 
-    static ResponseCookie cookie(HttpServletRequest request, String token) {
-        return cookie(COOKIE, request, token, token.isEmpty() ? Duration.ZERO : SignInService.VALID);
+    /** The cookie that a sign-in is, and beside it the anti-forgery token that belongs to it. */
+    static void seat(HttpServletRequest request, HttpServletResponse response, String token) {
+        var valid = token.isEmpty() ? Duration.ZERO : SignInService.VALID;
+        set(request, response, COOKIE, FORGERY, token, valid);
     }
 
-    static ResponseCookie homeCookie(HttpServletRequest request, String token, Duration valid) {
-        return cookie(HOME_COOKIE, request, token, valid);
+    static void seatAtHome(HttpServletRequest request, HttpServletResponse response, String token, Duration valid) {
+        set(request, response, HOME_COOKIE, HOME_FORGERY, token, valid);
     }
 
-    private static ResponseCookie cookie(String name, HttpServletRequest request, String token, Duration valid) {
-        return ResponseCookie.from(name, token)
-                .httpOnly(true)
-                .sameSite("Strict")
-                .secure(request.isSecure())
-                .path("/")
-                .maxAge(valid)
-                .build();
+    /** What a device keeps of an earlier sign-in; empty for nothing. */
+    static String device(HttpServletRequest request) {
+        return value(request, DEVICE).orElse("");
+    }
+
+    static void keepDevice(HttpServletRequest request, HttpServletResponse response, String device) {
+        add(
+                request,
+                response,
+                ResponseCookie.from(named(DEVICE, request), device).httpOnly(true),
+                DEVICE_KEPT);
+    }
+
+    private static void set(
+            HttpServletRequest request,
+            HttpServletResponse response,
+            String name,
+            String forgery,
+            String token,
+            Duration valid) {
+        add(request, response, ResponseCookie.from(named(name, request), token).httpOnly(true), valid);
+        var bound = token.isEmpty() ? "" : BoundTokens.of(token);
+        add(request, response, ResponseCookie.from(named(forgery, request), bound), valid);
+    }
+
+    private static void add(
+            HttpServletRequest request,
+            HttpServletResponse response,
+            ResponseCookie.ResponseCookieBuilder cookie,
+            Duration valid) {
+        var whole =
+                cookie.sameSite("Strict").secure(request.isSecure()).path("/").maxAge(valid);
+        response.addHeader(HttpHeaders.SET_COOKIE, whole.build().toString());
+    }
+
+    private static String named(String name, HttpServletRequest request) {
+        return request.isSecure() ? SAFE + name : name;
+    }
+
+    /** A browser may hold both: the pages of home say that they are. */
+    static boolean isHome(HttpServletRequest request) {
+        return request.getHeader(HOME_HEADER) != null;
     }
 
     static Optional<String> token(HttpServletRequest request) {
@@ -60,8 +104,9 @@ final class TokenFilter extends OncePerRequestFilter {
 
     private static Optional<String> value(HttpServletRequest request, String name) {
         var cookies = request.getCookies() == null ? new Cookie[0] : request.getCookies();
+        var wanted = named(name, request);
         return Arrays.stream(cookies)
-                .filter(c -> c.getName().equals(name))
+                .filter(c -> c.getName().equals(wanted))
                 .map(Cookie::getValue)
                 .findFirst();
     }
@@ -79,8 +124,7 @@ final class TokenFilter extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        // A browser may hold both: the pages of home say that they are.
-        if (request.getHeader(HOME_HEADER) != null) {
+        if (isHome(request)) {
             homeToken(request).flatMap(links::guest).ifPresent(guest -> authenticate(guest, HomeGuest.AUTHORITY));
         } else {
             token(request)

@@ -81,6 +81,14 @@ class HomeLinkRepository {
                 == 1;
     }
 
+    /** Links in force that an account made: for one client, or for all. */
+    List<Link> madeBy(String accountId, @Nullable String clientId, Instant now) {
+        return sql.list(LINKS + """
+                         WHERE l.account_id = ?1 AND (?2 IS NULL OR l.client_id = ?2) AND l.revoked_at IS NULL AND l.expires_at > ?3
+                         ORDER BY l.happened_at
+                        """, HomeLinkRepository::link, accountId, clientId, now);
+    }
+
     void visit(String digest, String linkId, Instant now) {
         sql.update("INSERT INTO home_visit (digest, link_id, happened_at) VALUES (?, ?, ?)", digest, linkId, now);
     }

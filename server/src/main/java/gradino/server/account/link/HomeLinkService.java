@@ -85,6 +85,20 @@ public class HomeLinkService {
         }
     }
 
+    /**
+     * A link ends with its maker's right to the client.
+     *
+     * @param clientId null for all that the account made
+     * @return what ended
+     */
+    @Transactional
+    public List<HomeLink> endOf(String accountId, @Nullable String clientId) {
+        var now = StudioClock.now(clock);
+        var ended = links.madeBy(accountId, clientId, now);
+        ended.forEach(l -> links.revoke(l.clientId(), l.id(), now));
+        return ended.stream().map(this::shown).toList();
+    }
+
     private HomeLink shown(Link l) {
         boolean closed = l.wrongPins() >= MOST_WRONG_PINS;
         var state = l.revokedAt() != null

@@ -2,24 +2,24 @@ package gradino.server.account.people;
 
 import gradino.core.because.Finding;
 import gradino.server.platform.Problem;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.List;
+import java.util.Map;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 
 /** Makes accounts and passwords. Hashing takes long on purpose, so it stands outside of every transaction. */
 @Service
 public class AccountMaker {
-    private static final int PASSWORD_LEAST = 12;
-    /** More than the hash looks at would be a false promise. */
-    private static final int PASSWORD_MOST_BYTES = 72;
+    private static final int NAME_MOST = 120;
+    private static final int TRIES = 10;
 
     private final AccountService accounts;
+    private final TryRepository tries;
     private final PasswordEncoder encoder;
 
-    AccountMaker(AccountService accounts, PasswordEncoder encoder) {
+    AccountMaker(AccountService accounts, TryRepository tries, PasswordEncoder encoder) {
         this.accounts = accounts;
+        this.tries = tries;
         this.encoder = encoder;
     }
 
@@ -38,39 +38,48 @@ public class AccountMaker {
 
     private Account make(NewAccount wanted, Role role, boolean firstOnly) {
         var signIn = AccountService.plain(wanted.signIn());
+        var name = wanted.name().strip();
         var findings = new ArrayList<Finding>();
-        if (wanted.name().isBlank() || wanted.name().length() > 120) {
+        if (name.isEmpty() || name.length() > NAME_MOST) {
             findings.add(Finding.blocking("name", "required", 120.0, "", "A name of up to 120 letters."));
         }
         if (!signIn.matches("[a-z0-9._@-]{2,64}")) {
             findings.add(Finding.blocking(
                     "signIn", "invalid", null, "", "2 to 64 letters, digits, dots, dashes or @, no spaces."));
         }
-        var hash = hash(findings, "password", wanted.password());
-        var account = new Account(wanted.id(), wanted.name().strip(), signIn, role, false);
-        return accounts.insert(account, hash, firstOnly);
+        var account = new Account(wanted.id(), name, signIn, role, false);
+        if (!DemoPassword.isOf(account) || !DemoPassword.WORDS.equals(wanted.password())) {
+            Passwords.wrong("password", wanted.password(), signIn).ifPresent(findings::add);
+        }
+        Problem.throwIfBlocking(findings);
+        return accounts.there(account, firstOnly)
+                .orElseGet(() -> accounts.insert(account, hash(wanted.password()), firstOnly));
     }
 
     /** Changes one's own password; every device is signed out. */
     public void change(Account me, String old, String wanted) {
+        var key = "password/" + me.id();
+        tries.take(Map.of(key, TRIES));
+        requireGood("wanted", wanted, me);
         if (!encoder.matches(old, accounts.passwordHash(me.id()).orElse(null))) {
             throw Problem.invalid("old", "wrong", "This is not your password now.");
         }
-        accounts.setPassword(me.id(), hash(new ArrayList<>(), "wanted", wanted));
+        tries.forgive(key);
+        accounts.setPassword(me.id(), hash(wanted));
     }
 
     /** A forgotten password is replaced by the owner. */
     public void reset(String accountId, String wanted) {
-        accounts.setPassword(accountId, hash(new ArrayList<>(), "password", wanted));
+        requireGood("password", wanted, accounts.find(accountId).orElseThrow(Problem::nothingHere));
+        accounts.setPassword(accountId, hash(wanted));
     }
 
-    private String hash(List<Finding> findings, String path, String password) {
-        if (password.length() < PASSWORD_LEAST
-                || password.getBytes(StandardCharsets.UTF_8).length > PASSWORD_MOST_BYTES) {
-            findings.add(Finding.blocking(
-                    path, "password-length", (double) PASSWORD_LEAST, "", "12 to 72 letters: a few plain words do."));
-        }
-        Problem.throwIfBlocking(findings);
+    private static void requireGood(String path, String password, Account account) {
+        Problem.throwIfBlocking(
+                Passwords.wrong(path, password, account.signIn()).stream().toList());
+    }
+
+    private String hash(String password) {
         return String.valueOf(encoder.encode(password));
     }
 }

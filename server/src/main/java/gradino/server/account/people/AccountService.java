@@ -19,6 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class AccountService {
     private final AccountRepository accounts;
     private final SignInRepository signIns;
+    private final TryRepository tries;
     private final AccessRepository access;
     private final AuditRepository audit;
     private final Clock clock;
@@ -26,11 +27,13 @@ public class AccountService {
     AccountService(
             AccountRepository accounts,
             SignInRepository signIns,
+            TryRepository tries,
             AccessRepository access,
             AuditRepository audit,
             Clock clock) {
         this.accounts = accounts;
         this.signIns = signIns;
+        this.tries = tries;
         this.access = access;
         this.audit = audit;
         this.clock = clock;
@@ -46,18 +49,29 @@ public class AccountService {
         return accounts.all();
     }
 
-    /** Stored once for an id; {@code firstOnly} makes the owner of an empty studio and nobody afterwards. */
-    @Transactional
-    Account insert(Account account, String passwordHash, boolean firstOnly) {
+    /** What an account under this id is already; empty for a new one that can be made. Asked before anything takes long. */
+    @Transactional(readOnly = true)
+    Optional<Account> there(Account account, boolean firstOnly) {
+        return known(account, firstOnly);
+    }
+
+    private Optional<Account> known(Account account, boolean firstOnly) {
         if (firstOnly && !isEmpty()) {
             throw Problem.conflict("not-first", "There is an owner already: sign in.");
         }
         var known = accounts.find(account.id());
+        if (known.isEmpty() && accounts.bySignIn(account.signIn()).isPresent()) {
+            throw Problem.invalid("signIn", "taken", "This name is taken: pick another.");
+        }
+        return known;
+    }
+
+    /** Stored once for an id; {@code firstOnly} makes the owner of an empty studio and nobody afterwards. */
+    @Transactional
+    Account insert(Account account, String passwordHash, boolean firstOnly) {
+        var known = known(account, firstOnly);
         if (known.isPresent()) {
             return known.get();
-        }
-        if (accounts.bySignIn(account.signIn()).isPresent()) {
-            throw Problem.invalid("signIn", "taken", "This name is taken: pick another.");
         }
         accounts.insert(account, passwordHash, StudioClock.now(clock));
         return account;
@@ -65,6 +79,11 @@ public class AccountService {
 
     static String plain(String signIn) {
         return signIn.strip().toLowerCase(Locale.ROOT);
+    }
+
+    @Transactional(readOnly = true)
+    Optional<Account> find(String id) {
+        return accounts.find(id);
     }
 
     @Transactional(readOnly = true)
@@ -78,7 +97,7 @@ public class AccountService {
         var account = accounts.find(id).orElseThrow(Problem::nothingHere);
         accounts.setPassword(id, passwordHash);
         signIns.endAll(id);
-        signIns.forgive(account.signIn());
+        tries.forgive("name/" + account.signIn());
     }
 
     /** Somebody who has left signs in no more; the last owner stays. */
@@ -108,6 +127,11 @@ public class AccountService {
     @Transactional(readOnly = true)
     public boolean maySee(Account me, String clientId) {
         return me.isOwner() || access.maySee(me.id(), clientId);
+    }
+
+    @Transactional(readOnly = true)
+    public boolean isOwner(String accountId) {
+        return accounts.find(accountId).filter(Account::isOwner).isPresent();
     }
 
     /** The clients a coach or assistant may see; owners see all. */

@@ -5,7 +5,7 @@ import java.time.Instant;
 import java.util.Optional;
 import org.springframework.stereotype.Repository;
 
-/** Owns sign_in_token and sign_in_failure. */
+/** Owns sign_in_token and known_device. */
 @Repository
 class SignInRepository {
     private final Sql sql;
@@ -37,26 +37,23 @@ class SignInRepository {
 
     void endAll(String accountId) {
         sql.update("DELETE FROM sign_in_token WHERE account_id = ?", accountId);
+        sql.update("DELETE FROM known_device WHERE account_id = ?", accountId);
     }
 
-    void addFailure(String signIn, String address, Instant now) {
-        sql.update("INSERT INTO sign_in_failure (sign_in, address, at) VALUES (?, ?, ?)", signIn, address, now);
+    boolean isKnown(String device, String accountId) {
+        return sql.first(
+                        "SELECT 1 FROM known_device WHERE digest = ? AND account_id = ?",
+                        row -> true,
+                        device,
+                        accountId)
+                .isPresent();
     }
 
-    int failures(String signIn, Instant since) {
-        return count("SELECT count(*) FROM sign_in_failure WHERE sign_in = ? AND at > ?", signIn, since);
-    }
-
-    int failuresFrom(String address, Instant since) {
-        return count("SELECT count(*) FROM sign_in_failure WHERE address = ? AND at > ?", address, since);
-    }
-
-    /** A right password makes good what was mistyped under this name. */
-    void forgive(String signIn) {
-        sql.update("DELETE FROM sign_in_failure WHERE sign_in = ?", signIn);
-    }
-
-    private int count(String query, String key, Instant since) {
-        return sql.first(query, row -> row.getInt(1), key, since).orElse(0);
+    void know(String device, String accountId, Instant now) {
+        sql.update(
+                "INSERT OR REPLACE INTO known_device (digest, account_id, at) VALUES (?, ?, ?)",
+                device,
+                accountId,
+                now);
     }
 }

@@ -4,6 +4,7 @@ import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -14,13 +15,14 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 public class SignInService {
     public static final Duration VALID = Duration.ofDays(14);
-    static final int TRIES_A_NAME = 20;
-    static final int TRIES_AN_ADDRESS = 100;
-    static final Duration LOCKED = Duration.ofMinutes(15);
+    private static final int TRIES_A_NAME = 20;
+    private static final int TRIES_AN_ADDRESS = 100;
+    private static final int TRIES_A_DEVICE = 10;
     private static final int NOBODYS_LETTERS = 53;
 
     private final AccountRepository accounts;
     private final SignInRepository signIns;
+    private final TryRepository tries;
     private final PasswordEncoder encoder;
     private final TransactionTemplate transaction;
     private final TransactionTemplate reading;
@@ -32,6 +34,7 @@ public class SignInService {
     SignInService(
             AccountRepository accounts,
             SignInRepository signIns,
+            TryRepository tries,
             PasswordEncoder encoder,
             TransactionTemplate transaction,
             @Value("${gradino.demo}") boolean demo,
@@ -40,6 +43,7 @@ public class SignInService {
         this.demo = demo;
         this.accounts = accounts;
         this.signIns = signIns;
+        this.tries = tries;
         this.encoder = encoder;
         this.transaction = transaction;
         this.clock = clock;
@@ -53,34 +57,52 @@ public class SignInService {
     }
 
     /** What a name was found to have. */
-    private record Found(Optional<Account> account, String hash, boolean locked) {}
+    private record Found(Optional<Account> account, String hash, boolean known) {}
+
+    /** Who came in, and the secret by which the device is known from now on. */
+    public record Entered(String token, String device) {}
 
     /**
-     * @return the token for the cookie
+     * A device on which the account signed in before counts for itself, so that nobody keeps anybody out by guessing.
+     *
+     * @param device what the device has kept of an earlier sign-in; empty for nothing
      * @throws Problem in the same words for a wrong name, a wrong password and a closed account
      */
-    public String signIn(String typedName, String password, String address) {
+    public Entered signIn(String typedName, String password, String address, String device) {
         var name = AccountService.plain(typedName);
-        var found = reading.execute(status -> find(name, address));
-        if (found.locked()) {
-            throw Problem.tooMany("Too many wrong tries: wait a quarter of an hour, or ask the owner.");
-        }
+        var found = reading.execute(status -> find(name, device));
+        var byAddress = "address/" + address;
+        var byName = found.known() ? "device/" + Tokens.digest(device) : "name/" + name;
+        tries.take(
+                found.known()
+                        ? Map.of(byName, TRIES_A_DEVICE)
+                        : Map.of(byName, TRIES_A_NAME, byAddress, TRIES_AN_ADDRESS));
         boolean right = encoder.matches(password, found.hash());
         var account = found.account().filter(a -> right);
         if (account.isEmpty()) {
-            transaction.executeWithoutResult(status -> signIns.addFailure(name, address, StudioClock.now(clock)));
             throw Problem.invalid("password", "wrong", "Name and password do not fit together.");
         }
-        return issue(account.get());
+        tries.forgive(byName);
+        tries.giveBack(byAddress);
+        return enter(account.get(), device);
     }
 
-    private Found find(String name, String address) {
-        var since = StudioClock.now(clock).minus(LOCKED);
-        boolean locked = signIns.failures(name, since) >= TRIES_A_NAME
-                || signIns.failuresFrom(address, since) >= TRIES_AN_ADDRESS;
+    private Found find(String name, String device) {
         var account = accounts.bySignIn(name).filter(a -> !a.disabled()).filter(this::isAllowed);
         var hash = account.flatMap(a -> accounts.passwordHash(a.id())).orElse(nobodysHash);
-        return new Found(account, hash, locked);
+        boolean known = !device.isEmpty()
+                && account.filter(a -> signIns.isKnown(Tokens.digest(device), a.id()))
+                        .isPresent();
+        return new Found(account, hash, known);
+    }
+
+    /** Lets an account in on a device, which is known from now on. */
+    public Entered enter(Account account, String device) {
+        var kept = device.isEmpty() ? Tokens.fresh() : device;
+        var token = issue(account);
+        transaction.executeWithoutResult(
+                status -> signIns.know(Tokens.digest(kept), account.id(), StudioClock.now(clock)));
+        return new Entered(token, kept);
     }
 
     /** The demo's accounts, whose password everybody may know, exist in the demo only. */
@@ -88,11 +110,10 @@ public class SignInService {
         return demo || !DemoPassword.isOf(account);
     }
 
-    public String issue(Account account) {
+    private String issue(Account account) {
         var token = Tokens.fresh();
         var now = StudioClock.now(clock);
         transaction.executeWithoutResult(status -> {
-            signIns.forgive(account.signIn());
             signIns.addToken(Tokens.digest(token), account.id(), now, now.plus(VALID));
         });
         return token;

@@ -32,6 +32,7 @@ import gradino.server.prescribe.compose.ComposeService.Ready;
 import gradino.server.prescribe.library.MethodService;
 import gradino.server.prescribe.program.LineHistory;
 import gradino.server.prescribe.program.LineRepository;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -41,6 +42,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -50,6 +52,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Runs sessions: opens them with their compiled plan, keeps each finished block at once, closes them whole. */
 @Service
 public class RunService {
+    private static final Duration LATE = Duration.ofDays(3);
     private static final Duration STALE = Duration.ofHours(12);
     /** Counted as seen by a coach: nobody says that of themselves. */
     private static final Set<Observer> COACHES = Set.of(Observer.COACH, Observer.VIDEO_CALL);
@@ -194,7 +197,27 @@ public class RunService {
                     "block.blockId", "unknown-block", "This session has no block " + block.blockId() + ".");
         }
         var now = StudioClock.now(clock);
+        requireOpenAtHome(runId, id, block.blockId(), now);
         blockRows.addBlocks(List.of(new StoredBlock(id, runId, block, now, now)));
+    }
+
+    /**
+     * At home a closed session is as it is: what a phone kept while it had no network still comes in for three days, in the place of
+     * what was taken for left out, and nothing that was recorded is written anew.
+     */
+    private void requireOpenAtHome(String runId, String id, BlockId blockId, Instant now) {
+        var closed = records.closed(runId);
+        if (signedIn.guest().isEmpty() || closed.isEmpty()) {
+            return;
+        }
+        var stored = blockRows.blocks(runId);
+        boolean again = stored.stream().anyMatch(b -> b.id().equals(id));
+        boolean recorded = stored.stream()
+                .anyMatch(b -> b.block().blockId().equals(blockId)
+                        && !NOT_DONE.equals(b.block().skippedBecause()));
+        if (!again && (recorded || closed.get().recordedAt().plus(LATE).isBefore(now))) {
+            throw Problem.conflict("closed", "This session is closed: tell your coach what was different.");
+        }
     }
 
     /** The last record of each block, in the order in which they came first. */
@@ -245,12 +268,17 @@ public class RunService {
                 .collect(Collectors.groupingBy(Timeline.Phase::blockId, LinkedHashMap::new, Collectors.toList()));
         return planned.values().stream()
                 .map(phases -> new StoredBlock(
-                        session.run().id() + "/" + phases.get(0).blockId(),
+                        missingId(session, phases.get(0).blockId()),
                         session.run().id(),
                         notDone(phases),
                         now,
                         now))
                 .toList();
+    }
+
+    private static String missingId(Running session, BlockId block) {
+        var named = session.run().id() + " " + block;
+        return UUID.nameUUIDFromBytes(named.getBytes(StandardCharsets.UTF_8)).toString();
     }
 
     private static BlockRecord notDone(List<Timeline.Phase> phases) {

@@ -21,6 +21,7 @@ import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
+import gradino.server.platform.Texts;
 import gradino.server.prescribe.library.MethodService;
 import gradino.server.prescribe.program.ClientProgram;
 import gradino.server.prescribe.program.Line;
@@ -225,7 +226,7 @@ public class ComposeService {
         if (name.isBlank() || name.length() > 120) {
             throw Problem.invalid("name", "required", "A name of up to 120 letters.");
         }
-        if (!id.matches("[A-Za-z0-9-]{1,64}")) {
+        if (!Texts.isId(id)) {
             throw Problem.invalid("id", "bad-id", "An id is 1 to 64 letters, digits and hyphens.");
         }
         program.saved(client, saving(clientId, id, name.strip(), Arrangement.of(draft)), draft);

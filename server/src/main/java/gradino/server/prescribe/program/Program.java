@@ -7,6 +7,7 @@ import gradino.core.prescribe.program.Plan;
 import gradino.core.prescribe.program.SessionDraft;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;
 import gradino.server.intake.Client;
+import gradino.server.platform.Texts;
 import gradino.server.prescribe.program.LineHistory.Look;
 import gradino.server.prescribe.program.LineRepository.LineVersion;
 import gradino.server.prescribe.program.SessionRepository.Saving;
@@ -82,7 +83,7 @@ public class Program {
     }
 
     private Optional<Finding> misfit(String clientId, LineDraft draft, String path) {
-        if (!draft.id().matches("[A-Za-z0-9-]{1,64}")) {
+        if (!Texts.isId(draft.id())) {
             var words = "An id is 1 to 64 letters, digits and hyphens.";
             return Optional.of(Finding.blocking(path, "bad-id", null, "", words));
         }

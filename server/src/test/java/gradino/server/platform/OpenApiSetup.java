@@ -11,9 +11,12 @@ import gradino.core.quantity.Tenths;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverter;
 import io.swagger.v3.core.converter.ModelConverterContext;
+import io.swagger.v3.core.converter.ModelConverters;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.Content;
 import io.swagger.v3.oas.models.media.IntegerSchema;
+import io.swagger.v3.oas.models.media.MediaType;
 import io.swagger.v3.oas.models.media.NumberSchema;
 import io.swagger.v3.oas.models.media.ObjectSchema;
 import io.swagger.v3.oas.models.media.Schema;
@@ -29,7 +32,7 @@ import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
-/** The OpenAPI document, from which the pages' types are made: quantities as numbers, parts required unless nullable. */
+/** For the tests and for writing the contract down, never in what runs: the OpenAPI document, from which the pages' types are made: quantities as numbers, parts required unless nullable. */
 @Configuration(proxyBeanMethods = false)
 class OpenApiSetup {
     static {
@@ -56,8 +59,32 @@ class OpenApiSetup {
         return api -> {
             api.setInfo(new Info().title("Gradino").version("1"));
             api.setServers(List.of(new Server().url("/")));
+            streamed(api);
             sort(api);
         };
+    }
+
+    /** What one message of the devices' stream is: its handler answers with an emitter, which says nothing. */
+    private static void streamed(OpenAPI api) {
+        var news = ModelConverters.getInstance(true).readAllAsResolvedSchema(new AnnotatedType(newsType()));
+        news.referencedSchemas.forEach(api.getComponents()::addSchemas);
+        api.getComponents().getSchemas().remove("SseEmitter");
+        var response = api.getPaths()
+                .get("/api/devices/{page}/stream")
+                .getGet()
+                .getResponses()
+                .get("200");
+        response.setContent(new Content()
+                .addMediaType(
+                        "text/event-stream", new MediaType().schema(new Schema<>().$ref("#/components/schemas/News"))));
+    }
+
+    private static Class<?> newsType() {
+        try {
+            return Class.forName("gradino.server.device.Device$News");
+        } catch (ClassNotFoundException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     private static void sort(OpenAPI api) {
