@@ -137,7 +137,7 @@ class DemoBody {
     private void movements(Visit visit, Instant at) {
         visit.movements()
                 .forEach((test, value) -> batteries.insert(new MovementResult(
-                        visit.id() + "-" + test.name(),
+                        visit.id() + "-" + test.name().replaceAll("[^A-Za-z0-9]+", "-"),
                         visit.battery().clientId(),
                         visit.id(),
                         null,

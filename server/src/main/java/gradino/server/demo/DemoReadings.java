@@ -12,12 +12,12 @@ import gradino.core.measure.noise.Warmth;
 import gradino.core.measure.reading.Tape;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.PainScore;
+import gradino.server.account.people.Tokens;
 import gradino.server.intake.Client;
 import gradino.server.measure.Measurement;
 import gradino.server.measure.Measurement.TapeInput;
 import java.time.Instant;
 import java.util.List;
-import java.util.Locale;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -42,6 +42,8 @@ final class DemoReadings {
         this.assessmentId = assessmentId;
     }
 
+    private static final int LETTERS_OF_AN_ID = 16;
+
     Measurement cold(SeriesKey series, double truth, Instant at) {
         return reading(series, Warmth.COLD, truth, at);
     }
@@ -57,14 +59,8 @@ final class DemoReadings {
                 .toList();
         var tape = series.instrument() == Instrument.TAPE ? tape(series.position(), degrees) : null;
         var angles = tape == null ? degrees.stream().map(Degrees::of).toList() : angles(series.position(), tape);
-        var id = "%s-%s-%s-%s-%s-%d"
-                .formatted(
-                        client.id(),
-                        series.motion(),
-                        series.side().word(),
-                        series.mode().name().toLowerCase(Locale.ROOT),
-                        warmth.name().toLowerCase(Locale.ROOT),
-                        at.toEpochMilli());
+        var named = "%s %s %d".formatted(series, warmth, at.toEpochMilli());
+        var id = client.id() + "-" + Tokens.digest(named).substring(0, LETTERS_OF_AN_ID);
         return new Measurement(
                 id,
                 client.id(),

@@ -214,7 +214,7 @@ class DemoTeller {
         var draft = new SessionDraft(
                 List.of(), List.of(StationDraft.of(door.of(line).current(line).draft(line.id()))));
         var timeline = ComposeService.timeline(draft);
-        var id = line.id() + "-" + at.toEpochMilli();
+        var id = line.id() + "-" + Long.toString(at.getEpochSecond(), Character.MAX_RADIX);
         var run = new Run(id, life.id(), life.id() + "-daily", "Hip, inward rotation", draft, at, at);
         runs.open(run, timeline);
         boolean whole = last || random.nextDouble() < life.diligence();

@@ -5,6 +5,7 @@ import gradino.server.advance.line.PauseRepository;
 import gradino.server.advance.line.PolicyRepository;
 import gradino.server.exchange.table.AdvanceTables;
 import gradino.server.exchange.table.BatteryTables;
+import gradino.server.exchange.table.CellText;
 import gradino.server.exchange.table.ClientTables;
 import gradino.server.exchange.table.CsvTable;
 import gradino.server.exchange.table.DecisionTables;
@@ -164,7 +165,7 @@ public class ExportService {
         var printer = new CSVPrinter(out, FORMAT);
         printer.printRecord(table.columns());
         for (var row : rows) {
-            printer.printRecord(table.write().apply(toRow.apply(row)));
+            printer.printRecord(table.write().apply(toRow.apply(row)).stream().map(CellText::written));
         }
         printer.flush();
     }

@@ -8,7 +8,7 @@ import java.util.regex.Pattern;
 public final class Texts {
     private static final Pattern ID = Pattern.compile("[A-Za-z0-9-]{1,64}");
     /** Controls other than the breaks and tabs of a text in lines. */
-    private static final Pattern CONTROL = Pattern.compile("[\\p{Cc}&&[^\\n\\r\\t]]");
+    private static final Pattern CONTROL = Pattern.compile("[\\p{Cs}\\p{Cc}&&[^\\n\\r\\t]]");
     /** What nobody sees, turns the writing round or breaks the line: two names must not look alike by it. */
     private static final Pattern INVISIBLE =
             Pattern.compile("[\\p{Cc}\\p{Cf}\\p{Zl}\\p{Zp}\\x{115F}\\x{1160}\\x{3164}\\x{FFA0}\\x{2800}]");

@@ -51,12 +51,16 @@ public final class CsvRow {
         }
     }
 
+    private String cell(String column) {
+        return CellText.read(row.get(column));
+    }
+
     String text(String column) {
-        return row.get(column);
+        return cell(column);
     }
 
     String required(String column) {
-        var text = row.get(column);
+        var text = cell(column);
         if (text.isBlank()) {
             finding(column, "required", "this must not be empty.");
         }
@@ -65,15 +69,15 @@ public final class CsvRow {
 
     /** A column that a file does not have yet is empty. */
     boolean isEmpty(String column) {
-        return !row.isMapped(column) || row.get(column).isEmpty();
+        return !row.isMapped(column) || cell(column).isEmpty();
     }
 
     /** Any value; what the reader throws becomes the finding. The fallback only keeps the reading going. */
     <T> T read(String column, T fallback, Function<String, T> reader) {
         try {
-            return reader.apply(row.get(column));
+            return reader.apply(cell(column));
         } catch (IllegalArgumentException | DateTimeException e) {
-            finding(column, "unreadable", "'" + shortened(row.get(column)) + "' does not fit here: " + said(e));
+            finding(column, "unreadable", "'" + shortened(cell(column)) + "' does not fit here: " + said(e));
             return fallback;
         }
     }
@@ -83,9 +87,9 @@ public final class CsvRow {
             return null;
         }
         try {
-            return reader.apply(row.get(column));
+            return reader.apply(cell(column));
         } catch (IllegalArgumentException | DateTimeException e) {
-            finding(column, "unreadable", "'" + shortened(row.get(column)) + "' does not fit here: " + said(e));
+            finding(column, "unreadable", "'" + shortened(cell(column)) + "' does not fit here: " + said(e));
             return null;
         }
     }

@@ -10,6 +10,7 @@ import gradino.server.intake.IntakeRepository;
 import gradino.server.intake.IntakeRepository.AddedRestriction;
 import gradino.server.intake.IntakeRepository.StoredClearance;
 import gradino.server.intake.IntakeRepository.StoredScreening;
+import gradino.server.platform.Joined;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
@@ -110,7 +111,7 @@ public final class IntakeTables {
                     c.clearance().until(),
                     c.clearance().note(),
                     CsvRow.flag(c.clearance().stopSigns()),
-                    String.join(";", c.clearance().names()),
+                    Joined.join(c.clearance().names()),
                     CellJson.write(c.clearance().loosens()),
                     c.happenedAt(),
                     c.recordedAt()),
@@ -128,7 +129,7 @@ public final class IntakeTables {
                         CsvRow.date(r, "until"),
                         r.text("note"),
                         r.flag("stop_signs"),
-                        r.read("names", List.<String>of(), text -> List.of(text.split(";"))),
+                        r.read("names", List.<String>of(), Joined::split),
                         List.of(loosens)),
                 r.instant("happened_at"),
                 r.instant("recorded_at"));

@@ -19,11 +19,11 @@ import gradino.server.perform.record.BlockRepository;
 import gradino.server.perform.record.BlockRepository.StoredBlock;
 import gradino.server.perform.record.RecordRepository.Closed;
 import gradino.server.perform.record.RecordRepository.Morning;
+import gradino.server.platform.Joined;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** What was logged in runs: how they ended, their blocks and the mornings after. */
@@ -102,10 +102,10 @@ public final class RecordTables {
                 stored.recordedAt(),
                 BlockRepository.phases(b.phases()),
                 b.effortRating() == null ? null : b.effortRating().value(),
-                String.join(";", b.faults()),
-                b.pains().stream()
+                Joined.join(b.faults()),
+                Joined.join(b.pains().stream()
                         .map(p -> p.score().value() + ":" + CsvRow.word(p.kind()) + ":" + p.where())
-                        .collect(Collectors.joining(";")),
+                        .toList()),
                 b.cramps(),
                 CsvRow.flag(b.effortMissed()),
                 b.skippedBecause(),
@@ -127,7 +127,7 @@ public final class RecordTables {
                 r.choice("kind", BlockKind.PRESS),
                 r.read("phases", List.of(), BlockRepository::phases),
                 r.optional("effort_rating", text -> Tenths.of(Integer.parseInt(text))),
-                r.isEmpty("faults") ? List.of() : List.of(r.text("faults").split(";")),
+                Joined.split(r.text("faults")),
                 r.isEmpty("pains") ? List.of() : r.read("pains", List.of(), RecordTables::pains),
                 r.read("cramps", 0, RecordTables::cramps),
                 r.flag("effort_missed"),
@@ -157,7 +157,7 @@ public final class RecordTables {
     }
 
     private static List<Pain> pains(String text) {
-        return Arrays.stream(text.split(";")).map(RecordTables::pain).toList();
+        return Joined.split(text).stream().map(RecordTables::pain).toList();
     }
 
     private static Pain pain(String text) {

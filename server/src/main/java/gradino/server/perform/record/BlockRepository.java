@@ -12,6 +12,7 @@ import gradino.core.prescribe.timeline.BlockId;
 import gradino.core.quantity.Centimetres;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.Tenths;
+import gradino.server.platform.Joined;
 import gradino.server.platform.Json;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;
@@ -105,7 +106,7 @@ public class BlockRepository {
             stored.recordedAt(),
             phases(b.phases()),
             b.effortRating() == null ? null : b.effortRating().value(),
-            String.join(";", b.faults()),
+            Joined.join(b.faults()),
             b.pains().isEmpty() ? "[]" : json.write(b.pains()),
             b.cramps(),
             b.effortMissed(),
@@ -135,7 +136,7 @@ public class BlockRepository {
                 BlockKind.valueOf(row.getString("kind")),
                 phases(row.getString("phases")),
                 rating == null ? null : Tenths.of(rating),
-                faults.isEmpty() ? List.of() : List.of(faults.split(";")),
+                Joined.split(faults),
                 pains.equals("[]") ? List.of() : json.readList(pains, Pain.class),
                 row.getInt("cramps"),
                 row.getInt("effort_missed") == 1,
