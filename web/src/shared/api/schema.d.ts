@@ -100,6 +100,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/backups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["standing"];
+        put?: never;
+        post: operations["make"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bands/line": {
         parameters: {
             query?: never;
@@ -317,7 +333,7 @@ export interface paths {
         };
         get: operations["links"];
         put?: never;
-        post: operations["make"];
+        post: operations["make_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2158,6 +2174,10 @@ export interface components {
             name: string;
             source: components["schemas"]["Source"];
         };
+        Erased: {
+            /** Format: date */
+            backupsUntil?: string;
+        };
         Estimate: {
             /** Format: date-time */
             asOf: string;
@@ -2716,6 +2736,13 @@ export interface components {
             limit?: number;
             motionLimits: components["schemas"]["MotionLimit"][];
             restriction: string;
+        };
+        Made: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int64 */
+            bytes: number;
+            file: string;
         };
         MadeLink: {
             link: components["schemas"]["HomeLink"];
@@ -3863,6 +3890,11 @@ export interface components {
             height: number;
             point: string;
         };
+        Standing: {
+            all: components["schemas"]["Made"][];
+            newest?: components["schemas"]["Made"];
+            warning?: string;
+        };
         StationDraft: {
             lines: components["schemas"]["LineDraft"][];
             oneSetUp: boolean;
@@ -4031,6 +4063,7 @@ export interface components {
             phases: components["schemas"]["Phase"][];
         };
         Today: {
+            backupWarning?: string;
             clients: components["schemas"]["ClientDay"][];
             mornings: components["schemas"]["MorningAsked"][];
             /** Format: date-time */
@@ -4443,6 +4476,46 @@ export interface operations {
             };
         };
     };
+    standing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Standing"];
+                };
+            };
+        };
+    };
+    make: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Made"];
+                };
+            };
+        };
+    };
     band: {
         parameters: {
             query?: never;
@@ -4808,12 +4881,14 @@ export interface operations {
             };
         };
         responses: {
-            /** @description No Content */
-            204: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Erased"];
+                };
             };
         };
     };
@@ -4839,7 +4914,7 @@ export interface operations {
             };
         };
     };
-    make: {
+    make_1: {
         parameters: {
             query?: never;
             header?: never;

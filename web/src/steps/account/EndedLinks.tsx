@@ -7,8 +7,8 @@ export function EndedLinks({ ended }: { ended: Schemas['HomeLink'][] | undefined
   return (
     <p role="status" className="border-l-4 border-warn bg-warn-paper p-3 text-warn">
       {ended.length === 1 ? 'A link for home ended with it' : `${ended.length} links for home ended with it`}:{' '}
-      {ended.map((l) => `made ${day(l.madeAt)}, ${l.devices} ${l.devices === 1 ? 'device' : 'devices'}`).join('; ')}. Make
-      new ones under Home, where they are needed.
+      {ended.map((l) => `made ${day(l.madeAt)}, ${l.devices} ${l.devices === 1 ? 'device' : 'devices'}`).join('; ')}.
+      Make new ones under Home, where they are needed.
     </p>
   );
 }

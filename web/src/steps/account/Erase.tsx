@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, ask, findingsOf, type Schemas } from '../../shared/api/client';
+import { day } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { Failure } from '../../shared/ui/Findings';
 import { Sheet } from '../../shared/ui/Sheet';
@@ -16,17 +17,30 @@ export function Erase({ client }: { client: Schemas['ClientFile'] }) {
   const erase = useMutation({
     mutationFn: () =>
       ask(api.POST('/api/clients/{clientId}/erasure', { params: { path: { clientId: client.id } }, body: { name } })),
-    onSuccess: async () => {
-      await navigate('/');
-      queries.clear();
-    },
   });
+  const gone = async () => {
+    await navigate('/');
+    queries.clear();
+  };
   const findings = findingsOf(erase.error);
   return (
     <>
       <Button onClick={() => setOpen(true)}>Erase this client</Button>
       <Sheet open={open} onOpenChange={setOpen} title={`Erase ${client.details.name}`}>
-        <div className="space-y-4">
+        {erase.data && (
+          <div role="status" className="space-y-4">
+            <p>{client.details.name} is erased, and no file here holds anything of them but the backups.</p>
+            <p>
+              {erase.data.backupsUntil
+                ? `The last backup that Gradino made with them in it is gone by ${day(erase.data.backupsUntil)}. Copies that you made yourself stay until you remove them.`
+                : 'Gradino has no backup with them in it. Copies that you made yourself stay until you remove them.'}
+            </p>
+            <Button look="main" onClick={() => void gone()}>
+              To today
+            </Button>
+          </div>
+        )}
+        <div className={erase.data ? 'hidden' : 'space-y-4'}>
           <p>
             Everything of theirs goes, for good: file, measures, sessions, decisions, notes, and the links to their
             home. Copies of the database bring nobody back. Take out the archive first if it may be needed.

@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { forgeryHeader, problem, ProblemError, type Schemas } from '../../shared/api/client';
 import { Button } from '../../shared/ui/Button';
+import { Backups } from './Backups';
 
 const FILES: [string, string][] = [
   ['clients.csv', 'clients with goal, equipment and body lengths'],
@@ -33,6 +34,7 @@ export function StudioPage() {
       <div className="grid gap-10 lg:grid-cols-2">
         <Import />
         <Export />
+        <Backups />
       </div>
     </>
   );

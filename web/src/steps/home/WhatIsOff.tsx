@@ -3,8 +3,8 @@ export function WhatIsOff() {
   if (isSecureContext) return null;
   return (
     <p className="border-l-4 border-rule pl-3">
-      This address begins with http, not https: the screen may go dark while you train, and an open session is lost
-      when the page is closed without a network. Your coach can change that.
+      This address begins with http, not https: the screen may go dark while you train, and an open session is lost when
+      the page is closed without a network. Your coach can change that.
     </p>
   );
 }

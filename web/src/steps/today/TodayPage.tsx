@@ -38,6 +38,14 @@ export function TodayPage() {
           </h1>
           <ButtonLink to="/clients/new">New client</ButtonLink>
         </div>
+        {today.data.backupWarning && (
+          <p role="alert" className="mb-4 border-l-4 border-warn bg-warn-paper p-3 text-warn">
+            ▲ {today.data.backupWarning}{' '}
+            <Link className="underline" to="/studio">
+              To the studio’s page
+            </Link>
+          </p>
+        )}
         {clients.length === 0 && <FirstStep />}
         {ORDER.map((state) => (
           <Group key={state} state={state} clients={clients.filter((c) => c.state === state)} />

@@ -9,6 +9,7 @@ import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayDeque;
+import java.util.Comparator;
 import java.util.Deque;
 import java.util.EnumMap;
 import java.util.List;
@@ -27,7 +28,6 @@ import org.springframework.context.support.GenericApplicationContext;
  */
 final class RunningServer implements AutoCloseable {
     static final Instant BEGIN = Instant.parse("2026-03-02T09:00:00Z");
-    private static final String DATABASE = "gradino.db";
 
     /** With whose data. */
     enum Data {
@@ -102,7 +102,7 @@ final class RunningServer implements AutoCloseable {
 
     private List<Path> besidesTheDatabase() {
         try (var files = Files.list(directory)) {
-            return files.filter(f -> !f.getFileName().toString().startsWith(DATABASE))
+            return files.filter(f -> !f.getFileName().toString().startsWith("gradino."))
                     .toList();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -110,8 +110,10 @@ final class RunningServer implements AutoCloseable {
     }
 
     private static void delete(Path file) {
-        try {
-            Files.delete(file);
+        try (var within = Files.walk(file)) {
+            for (var one : within.sorted(Comparator.reverseOrder()).toList()) {
+                Files.delete(one);
+            }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -46,7 +46,9 @@ public final class TestServer implements AutoCloseable {
         me = new Caller(this);
         var seated = data == Data.DEMO
                 ? me.signIn("maren", DemoPassword.WORDS)
-                : me.post("/api/sign-in/owner", firstOwner("owner", "hollis"));
+                : me.get("/api/sign-in").body().path("firstRun").asBoolean()
+                        ? me.post("/api/sign-in/owner", firstOwner("owner", "hollis"))
+                        : me.signIn("hollis", PASSWORD);
         assertThat(seated.status()).as(seated.body().toString()).isEqualTo(200);
     }
 
@@ -78,6 +80,12 @@ public final class TestServer implements AutoCloseable {
     public static TestServer demoIn(Path data) {
         var running = new RunningServer(data, Data.DEMO);
         return new TestServer(running, Data.DEMO, null, running::close);
+    }
+
+    /** Over data that are there, with the owner signed in; a start of its own. */
+    static TestServer on(Path data) {
+        var running = new RunningServer(data, Data.NONE);
+        return new TestServer(running, Data.NONE, null, running::close);
     }
 
     /** As somebody starts it with a key store; it is asked as localhost here. */

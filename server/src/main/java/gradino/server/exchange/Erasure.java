@@ -8,7 +8,6 @@ import java.time.Clock;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
@@ -40,8 +39,12 @@ public class Erasure implements SmartInitializingSingleton {
      * @param name as the file says it, typed once more
      * @throws Problem when the name is another
      */
-    @Transactional
     public void erase(String clientId, String name) {
+        whole.executeWithoutResult(transaction -> delete(clientId, name));
+        rows.emptyLog();
+    }
+
+    private void delete(String clientId, String name) {
         if (!clients.get(clientId).details().name().equals(name.strip())) {
             throw Problem.invalid("name", "other-name", "This is not the name in the file.");
         }
@@ -54,5 +57,6 @@ public class Erasure implements SmartInitializingSingleton {
     public void afterSingletonsInstantiated() {
         whole.executeWithoutResult(
                 transaction -> erased.all().stream().filter(rows::has).forEach(rows::delete));
+        rows.emptyLog();
     }
 }

@@ -46,12 +46,22 @@ class ErasureRepository {
         this.sql = sql;
     }
 
+    /** What takes a client out of a database, each with the client's id. */
+    static List<String> deletions() {
+        return TABLES.stream().map(table -> "DELETE FROM " + table).toList();
+    }
+
     boolean has(String clientId) {
         return sql.first("SELECT id FROM client WHERE id = ?", row -> row.getString("id"), clientId)
                 .isPresent();
     }
 
+    /** What was written over in the file stands in the log beside it no longer. */
+    void emptyLog() {
+        sql.first("PRAGMA wal_checkpoint(TRUNCATE)", row -> row.getInt(1));
+    }
+
     void delete(String clientId) {
-        TABLES.forEach(table -> sql.update("DELETE FROM " + table, clientId));
+        deletions().forEach(deletion -> sql.update(deletion, clientId));
     }
 }

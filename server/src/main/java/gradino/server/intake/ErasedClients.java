@@ -25,7 +25,7 @@ public class ErasedClients {
 
     private final Path file;
 
-    ErasedClients(@Value("${gradino.data}") Path directory) {
+    public ErasedClients(@Value("${gradino.data}") Path directory) {
         this.file = directory.resolve(FILE);
     }
 

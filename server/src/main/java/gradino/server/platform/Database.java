@@ -28,7 +28,7 @@ public class Database {
 
     @Bean
     @FlywayDataSource
-    HikariDataSource writer(@Value("${gradino.data}") Path directory) {
+    HikariDataSource writer(@Value("${gradino.data}") Path directory, DataLock lock) {
         var config = config(directory, "writer", 1);
         config.addDataSourceProperty("transaction_mode", "IMMEDIATE");
         // What is erased is written over, not only let go.

@@ -1,26 +1,20 @@
 package gradino.server.platform;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.DriverManager;
 import java.sql.SQLException;
-import java.util.Arrays;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
 import org.springframework.context.ApplicationListener;
 import org.springframework.core.env.Environment;
-import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 
 /** Ends a start that could only fail, before anything is touched: with one plain sentence, and the data as they were. */
 public final class StartCheck implements ApplicationListener<ApplicationEnvironmentPreparedEvent> {
-    private static final Pattern MIGRATION = Pattern.compile("V(\\d+)__.*");
     private static final String NEWEST =
             "SELECT max(CAST(version AS INTEGER)) FROM flyway_schema_history WHERE success = 1";
 
@@ -77,7 +71,7 @@ public final class StartCheck implements ApplicationListener<ApplicationEnvironm
                 var statement = connection.createStatement();
                 var row = statement.executeQuery(NEWEST)) {
             int there = row.next() ? row.getInt(1) : 0;
-            int known = newestKnown();
+            int known = DatabaseFile.newestKnown();
             return there <= known
                     ? Optional.empty()
                     : Optional.of(
@@ -107,19 +101,5 @@ public final class StartCheck implements ApplicationListener<ApplicationEnvironm
                 ? Optional.empty()
                 : Optional.of(
                         "nobody is its owner yet: start it without --host first, and make the owner on this machine");
-    }
-
-    private static int newestKnown() {
-        try {
-            var files = new PathMatchingResourcePatternResolver().getResources("classpath:db/migration/V*.sql");
-            return Arrays.stream(files)
-                    .map(file -> MIGRATION.matcher(String.valueOf(file.getFilename())))
-                    .filter(Matcher::matches)
-                    .mapToInt(found -> Integer.parseInt(found.group(1)))
-                    .max()
-                    .orElse(0);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
     }
 }

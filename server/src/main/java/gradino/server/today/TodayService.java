@@ -9,8 +9,11 @@ import gradino.core.intake.Intake;
 import gradino.core.intake.Restriction;
 import gradino.core.intake.Scope;
 import gradino.core.perform.MorningQuestion;
+import gradino.server.account.people.Account;
+import gradino.server.account.people.SignedIn;
 import gradino.server.advance.line.Known;
 import gradino.server.advance.line.LineDoor;
+import gradino.server.backup.BackupService;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientFile;
 import gradino.server.intake.ClientRepository;
@@ -47,6 +50,8 @@ public class TodayService {
     private final RunRepository runs;
     private final Program program;
     private final LineDoor door;
+    private final BackupService backups;
+    private final SignedIn signedIn;
     private final Clock clock;
 
     TodayService(
@@ -57,6 +62,8 @@ public class TodayService {
             RunRepository runs,
             Program program,
             LineDoor door,
+            BackupService backups,
+            SignedIn signedIn,
             Clock clock) {
         this.clients = clients;
         this.rows = rows;
@@ -65,11 +72,21 @@ public class TodayService {
         this.runs = runs;
         this.program = program;
         this.door = door;
+        this.backups = backups;
+        this.signedIn = signedIn;
         this.clock = clock;
     }
 
-    /** The day. */
-    public record Today(List<ClientDay> clients, List<MorningAsked> mornings, Instant now) {}
+    /**
+     * The day.
+     *
+     * @param backupWarning for an owner: there is no fresh backup; null otherwise
+     */
+    public record Today(
+            List<ClientDay> clients,
+            List<MorningAsked> mornings,
+            Instant now,
+            @Nullable String backupWarning) {}
 
     /**
      * A client's day.
@@ -136,7 +153,11 @@ public class TodayService {
                         .sorted(Comparator.comparing(ClientDay::state).thenComparing(ClientDay::name))
                         .toList(),
                 days.stream().flatMap(d -> d.mornings().stream()).toList(),
-                StudioClock.now(clock));
+                StudioClock.now(clock),
+                signedIn.account()
+                        .filter(Account::isOwner)
+                        .flatMap(me -> backups.warning())
+                        .orElse(null));
     }
 
     /** Whoever asks next need not wait until every line was folded. */

@@ -124,7 +124,7 @@ class SecuritySetup {
                 .hasAnyRole(STAFF)
                 .requestMatchers(HttpMethod.GET, "/api/colleagues")
                 .hasAnyRole(STAFF)
-                .requestMatchers("/api/accounts/**", "/api/audit", "/api/exchange/**")
+                .requestMatchers("/api/accounts/**", "/api/audit", "/api/exchange/**", "/api/backups")
                 .hasRole("OWNER")
                 .requestMatchers("/api/clients/{clientId}/erasure")
                 .hasRole("OWNER")
