@@ -52,6 +52,20 @@ public final class TestServer implements AutoCloseable {
         assertThat(seated.status()).as(seated.body().toString()).isEqualTo(200);
     }
 
+    /** Where nobody is yet; a start of its own. */
+    static TestServer ownerless() {
+        return new TestServer(new RunningServer(directory(), Data.NONE));
+    }
+
+    private TestServer(RunningServer running) {
+        this.running = running;
+        this.end = running::close;
+        keyStore = null;
+        clock = running.clock;
+        port = running.port;
+        me = new Caller(this);
+    }
+
     private static TestServer shared(Data data) {
         var running = RunningServer.take(data);
         return new TestServer(running, data, null, () -> RunningServer.giveBack(running, data));
