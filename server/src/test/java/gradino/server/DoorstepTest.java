@@ -42,7 +42,8 @@ public class DoorstepTest {
         for (int n = 0; n < 25; n++) {
             server.visitor().signIn("tried", "not the password");
         }
-        assertThat(server.visitor().signIn("tried", TestServer.PASSWORD).status()).isEqualTo(429);
+        assertThat(server.visitor().signIn("tried", TestServer.PASSWORD).status())
+                .isEqualTo(429);
         assertThat(mine.signIn("tried", TestServer.PASSWORD).status()).isEqualTo(200);
         // A device that was let in guesses no more than others.
         int refused = 0;
@@ -59,9 +60,11 @@ public class DoorstepTest {
     public void triesAtOnceAreCountedOneByOne() throws Exception {
         var pool = Executors.newFixedThreadPool(8);
         try {
-            var visitors = IntStream.range(0, 40).mapToObj(n -> server.visitor()).toList();
+            var visitors =
+                    IntStream.range(0, 40).mapToObj(n -> server.visitor()).toList();
             var answers = visitors.stream()
-                    .map(v -> pool.submit(() -> v.signIn("leaver", "not the password").status()))
+                    .map(v -> pool.submit(
+                            () -> v.signIn("leaver", "not the password").status()))
                     .toList();
             int compared = 0;
             for (var answer : answers) {
@@ -116,7 +119,8 @@ public class DoorstepTest {
             var visitor = fresh.visitor();
             var right = fresh.firstOwner("o", "first");
             var code = fresh.bean(OwnerCode.class).words();
-            assertThat(visitor.post("/api/sign-in/owner", right.replace(code, "AAAA-AAAA")).codes())
+            assertThat(visitor.post("/api/sign-in/owner", right.replace(code, "AAAA-AAAA"))
+                            .codes())
                     .containsExactly("wrong");
             assertThat(visitor.post("/api/sign-in/owner", right.replace(code, code.toLowerCase(java.util.Locale.ROOT)))
                             .status())
@@ -130,7 +134,8 @@ public class DoorstepTest {
         var said = Commands.ownerReset(server.data());
         assertThat(owner.get("/api/clients").status()).isEqualTo(401);
         var password = said.replaceAll("(?s).*hollis: (\\S+).*", "$1");
-        assertThat(server.visitor().signIn("hollis", TestServer.PASSWORD).status()).isEqualTo(422);
+        assertThat(server.visitor().signIn("hollis", TestServer.PASSWORD).status())
+                .isEqualTo(422);
         assertThat(owner.signIn("hollis", password).status()).isEqualTo(200);
         assertThat(owner.post(
                                 "/api/me/password",
@@ -143,7 +148,9 @@ public class DoorstepTest {
     private Caller guest(Caller coach, String id) {
         var link = coach.post(CLIENT + "/home-links", "{\"id\":\"%s\",\"days\":5}".formatted(id));
         var guest = server.visitor().atHome();
-        guest.post("/api/home/enter", "{\"token\":\"%s\"}".formatted(link.body().path("token").asString()));
+        guest.post(
+                "/api/home/enter",
+                "{\"token\":\"%s\"}".formatted(link.body().path("token").asString()));
         assertThat(guest.get("/api/home/plan").status()).isEqualTo(200);
         return guest;
     }
@@ -156,7 +163,8 @@ public class DoorstepTest {
         var theirs = guest(sub, "by-sub");
         var ours = guest(server.signedIn("coach"), "by-coach");
         var unshared = owner.put(CLIENT + "/sharing/sub", "{\"on\":false}").body();
-        assertThat(unshared.path("ended").valueStream().map(l -> l.path("id").asString())).containsExactly("by-sub");
+        assertThat(unshared.path("ended").valueStream().map(l -> l.path("id").asString()))
+                .containsExactly("by-sub");
         assertThat(theirs.get("/api/home/plan").status()).isEqualTo(401);
         assertThat(ours.get("/api/home/plan").status()).isEqualTo(200);
         owner.put(CLIENT + "/sharing/sub", "{\"on\":true}");
@@ -172,7 +180,9 @@ public class DoorstepTest {
         var scene = new Scene(server, coach);
         var guest = guest(coach, "closed-run");
         var floor = scene.open("home-run").body();
-        var phases = floor.path("timeline").path("phases").valueStream()
+        var phases = floor.path("timeline")
+                .path("phases")
+                .valueStream()
                 .filter(p -> p.path("block").asString().matches("PRESS|PULL"))
                 .toList();
         var rows = "{\"kind\":\"STEP\",\"plannedSeconds\":5,\"doneSeconds\":5}";
@@ -218,7 +228,9 @@ public class DoorstepTest {
     /** A name that a proxy is said to have been asked by counts for nothing. */
     @Test
     public void aForwardedHostIsNotBelieved() {
-        var asked = owner.request("/api/clients").header("X-Forwarded-Host", "elsewhere.example").GET();
+        var asked = owner.request("/api/clients")
+                .header("X-Forwarded-Host", "elsewhere.example")
+                .GET();
         assertThat(owner.send(asked, BodyHandlers.ofString()).statusCode()).isEqualTo(200);
     }
 

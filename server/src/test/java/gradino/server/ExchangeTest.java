@@ -235,11 +235,4 @@ public class ExchangeTest {
         assertThat(answer.codes()).containsExactly("effort-cap");
         assertThat(answer.paths()).containsExactly("decisions.csv, row 3, dose");
     }
-
-    @Test
-    public void aFiftyMegabyteFileIsRefusedInWords() {
-        var answer = lived.upload("big.csv", new byte[50 * 1024 * 1024]);
-        assertThat(answer.status()).isEqualTo(413);
-        assertThat(answer.codes()).containsExactly("file-too-large");
-    }
 }

@@ -13,19 +13,21 @@ import gradino.server.exchange.table.ForceTables;
 import gradino.server.exchange.table.HomeTables;
 import gradino.server.exchange.table.IntakeTables;
 import gradino.server.exchange.table.LineTables;
+import gradino.server.exchange.table.LineTables.LineRow;
 import gradino.server.exchange.table.MeasurementTables;
 import gradino.server.exchange.table.RecordTables;
 import gradino.server.exchange.table.SessionTables;
+import gradino.server.exchange.table.SessionTables.RunRow;
 import gradino.server.home.NoteRepository;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientRepository;
 import gradino.server.intake.IntakeRepository;
+import gradino.server.intake.IntakeRepository.StoredClearance;
 import gradino.server.measure.BatteryRepository;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.perform.force.TraceRepository;
 import gradino.server.perform.record.BlockRepository;
 import gradino.server.perform.record.RecordRepository;
-import gradino.server.perform.record.RecordRepository.Closed;
 import gradino.server.perform.record.RunRepository;
 import gradino.server.platform.Problem;
 import gradino.server.prescribe.program.LineRepository;
@@ -33,15 +35,18 @@ import gradino.server.prescribe.program.SessionRepository;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.OutputStreamWriter;
+import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.concurrent.Semaphore;
+import java.util.function.Consumer;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -50,6 +55,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class ExportService {
     static final CSVFormat FORMAT = CSVFormat.RFC4180;
 
+    private final Semaphore running = new Semaphore(1);
     private final ClientRepository clients;
     private final IntakeRepository intakes;
     private final LineRepository lines;
@@ -96,9 +102,12 @@ public class ExportService {
         this.decisions = decisions;
     }
 
-    /** All files in one archive. */
+    /** All files in one archive; one archive at a time. */
     @Transactional(readOnly = true)
     public void zip(OutputStream out) throws IOException {
+        if (!running.tryAcquire()) {
+            throw Problem.tooMany("The archive is being taken out already: wait until it is done.");
+        }
         try (var zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
             for (var table : Tables.all()) {
                 zip.putNextEntry(new ZipEntry(table.file()));
@@ -107,6 +116,8 @@ public class ExportService {
                 writer.flush();
                 zip.closeEntry();
             }
+        } finally {
+            running.release();
         }
     }
 
@@ -114,59 +125,71 @@ public class ExportService {
     @Transactional(readOnly = true)
     public void table(String file, Writer out) throws IOException {
         switch (file) {
-            case "clients.csv" -> print(ClientTables.CLIENTS, clients.all(), ClientTables.ClientRow::of, out);
-            case "screenings.csv" -> print(IntakeTables.SCREENINGS, intakes.screenings(), Function.identity(), out);
-            case "restrictions.csv" -> print(IntakeTables.RESTRICTIONS, intakes.allAdded(), Function.identity(), out);
-            case "clearances.csv" ->
-                print(
-                        IntakeTables.CLEARANCES,
-                        intakes.clearances(
-                                clients.all().stream().map(Client::id).toList()),
-                        Function.identity(),
-                        out);
-            case "policies.csv" -> print(AdvanceTables.POLICIES, policies.all(), Function.identity(), out);
-            case "pauses.csv" -> print(AdvanceTables.PAUSES, pauses.all(), Function.identity(), out);
-            case "lines.csv" -> print(LineTables.LINES, lineRows(), Function.identity(), out);
-            case "studio-methods.csv" -> print(SessionTables.METHODS, sessions.allMethods(), Function.identity(), out);
-            case "sessions.csv" -> print(SessionTables.SESSIONS, sessions.all(), Function.identity(), out);
-            case "batteries.csv" -> print(BatteryTables.BATTERIES, batteries.all(), Function.identity(), out);
-            case "assessments.csv" ->
-                print(BatteryTables.ASSESSMENTS, batteries.allAssessments(), Function.identity(), out);
-            case "movements.csv" -> print(BatteryTables.MOVEMENTS, batteries.allResults(), Function.identity(), out);
-            case "measurements.csv" ->
-                print(MeasurementTables.MEASUREMENTS, measurements.all(), Function.identity(), out);
-            case "runs.csv" -> print(SessionTables.RUNS, runRows(), Function.identity(), out);
-            case "blocks.csv" -> print(RecordTables.BLOCKS, blockRows.allBlocks(), Function.identity(), out);
-            case "mornings.csv" -> print(RecordTables.MORNINGS, records.allMornings(), Function.identity(), out);
-            case "home-notes.csv" -> print(HomeTables.NOTES, notes.all(), Function.identity(), out);
-            case "reference-contractions.csv" ->
-                print(ForceTables.REFERENCES, traces.allReferences(), Function.identity(), out);
-            case "traces.csv" -> print(ForceTables.TRACES, traces.all(), Function.identity(), out);
-            case "decisions.csv" -> print(DecisionTables.DECISIONS, decisions.all(), Function.identity(), out);
+            case "clients.csv" -> print(ClientTables.CLIENTS, out, all(clients.all(), ClientTables.ClientRow::of));
+            case "screenings.csv" -> print(IntakeTables.SCREENINGS, out, intakes.screenings()::forEach);
+            case "restrictions.csv" -> print(IntakeTables.RESTRICTIONS, out, intakes.allAdded()::forEach);
+            case "clearances.csv" -> print(IntakeTables.CLEARANCES, out, clearances()::forEach);
+            case "policies.csv" -> print(AdvanceTables.POLICIES, out, policies.all()::forEach);
+            case "pauses.csv" -> print(AdvanceTables.PAUSES, out, pauses.all()::forEach);
+            case "lines.csv" -> print(LineTables.LINES, out, this::eachLine);
+            case "studio-methods.csv" -> print(SessionTables.METHODS, out, sessions.allMethods()::forEach);
+            case "sessions.csv" -> print(SessionTables.SESSIONS, out, sessions.all()::forEach);
+            case "batteries.csv" -> print(BatteryTables.BATTERIES, out, batteries.all()::forEach);
+            case "assessments.csv" -> print(BatteryTables.ASSESSMENTS, out, batteries.allAssessments()::forEach);
+            case "movements.csv" -> print(BatteryTables.MOVEMENTS, out, batteries.allResults()::forEach);
+            case "measurements.csv" -> print(MeasurementTables.MEASUREMENTS, out, measurements::each);
+            case "runs.csv" -> print(SessionTables.RUNS, out, this::eachRun);
+            case "blocks.csv" -> print(RecordTables.BLOCKS, out, blockRows::eachBlock);
+            case "mornings.csv" -> print(RecordTables.MORNINGS, out, records::eachMorning);
+            case "home-notes.csv" -> print(HomeTables.NOTES, out, notes.all()::forEach);
+            case "reference-contractions.csv" -> print(ForceTables.REFERENCES, out, traces.allReferences()::forEach);
+            case "traces.csv" -> print(ForceTables.TRACES, out, traces::each);
+            case "decisions.csv" -> print(DecisionTables.DECISIONS, out, decisions::each);
             default -> throw Problem.notFound("file");
         }
     }
 
-    private List<LineTables.LineRow> lineRows() {
-        return lines.all().stream()
-                .flatMap(line -> lines.versions(line.id()).stream().map(v -> new LineTables.LineRow(line, v)))
-                .toList();
+    /** Hands rows on one by one: a year of a studio does not fit into memory. */
+    @FunctionalInterface
+    private interface Rows<T> {
+        void each(Consumer<T> to);
     }
 
-    private List<SessionTables.RunRow> runRows() {
-        var closed = records.allClosed().stream().collect(Collectors.toMap(Closed::runId, c -> c));
-        return runs.all().stream()
-                .map(v -> new SessionTables.RunRow(v, closed.get(v.id())))
-                .toList();
+    private static <S, T> Rows<T> all(List<S> rows, Function<S, T> toRow) {
+        return to -> rows.forEach(row -> to.accept(toRow.apply(row)));
     }
 
-    private static <S, T> void print(CsvTable<T> table, List<S> rows, Function<S, T> toRow, Writer out)
-            throws IOException {
+    private List<StoredClearance> clearances() {
+        return intakes.clearances(clients.all().stream().map(Client::id).toList());
+    }
+
+    private void eachLine(Consumer<LineRow> to) {
+        for (var line : lines.all()) {
+            lines.versions(line.id()).forEach(v -> to.accept(new LineRow(line, v)));
+        }
+    }
+
+    private void eachRun(Consumer<RunRow> to) {
+        runs.each(run -> to.accept(new RunRow(run, records.closed(run.id()).orElse(null))));
+    }
+
+    private static <T> void print(CsvTable<T> table, Writer out, Rows<T> rows) throws IOException {
         var printer = new CSVPrinter(out, FORMAT);
         printer.printRecord(table.columns());
-        for (var row : rows) {
-            printer.printRecord(table.write().apply(toRow.apply(row)).stream().map(CellText::written));
+        try {
+            rows.each(row -> print(printer, table.write().apply(row)));
+        } catch (UncheckedIOException e) {
+            // Whoever asked has gone.
+            throw e.getCause();
         }
         printer.flush();
+    }
+
+    private static void print(CSVPrinter printer, List<@Nullable Object> cells) {
+        try {
+            printer.printRecord(cells.stream().map(CellText::written));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 }

@@ -1,7 +1,6 @@
 package gradino.server.exchange;
 
 import gradino.core.because.Finding;
-import gradino.server.exchange.ImportService.CsvFile;
 import gradino.server.exchange.ImportService.Taken;
 import gradino.server.exchange.table.AdvanceTables;
 import gradino.server.exchange.table.CsvRow;
@@ -10,15 +9,12 @@ import gradino.server.exchange.table.LineTables;
 import gradino.server.exchange.table.SessionTables;
 import gradino.server.platform.Texts;
 import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiPredicate;
 import org.apache.commons.csv.CSVRecord;
-import org.jspecify.annotations.Nullable;
 
 /** Goes through the files of one import row by row and gathers what is wrong with them. */
 final class ImportReader {
@@ -33,7 +29,10 @@ final class ImportReader {
     private final List<Taken> taken = new ArrayList<>();
     private final Map<CsvTable<?>, List<CsvFile>> byTable = new LinkedHashMap<>();
 
-    ImportReader(List<CsvFile> files) {
+    private final SeenRepository seen;
+
+    ImportReader(List<CsvFile> files, SeenRepository seen) {
+        this.seen = seen;
         for (var file : files) {
             Tables.all().stream()
                     .filter(t -> t.fits(file.header()))
@@ -58,21 +57,21 @@ final class ImportReader {
         return List.copyOf(taken);
     }
 
-    /** Every clean row of a kind of file; {@code store} says whether it was new. */
+    /** Every clean row of a kind of file, one by one; {@code store} says whether it was new. */
     <T> void each(CsvTable<T> table, BiPredicate<CsvRow, T> store) {
-        var seen = new HashMap<String, CSVRecord>();
         for (var file : byTable.getOrDefault(table, List.of())) {
-            int added = 0;
-            for (var record : file.records()) {
+            var count = new int[2];
+            file.each(record -> {
                 var row = new CsvRow(file.name(), record, findings);
+                count[0]++;
                 if (hasItsCells(file, row, record)
                         && isReadable(file, row, record)
-                        && isNotTwice(table, row, seen.put(record.get(0), record), record)
+                        && isFirst(table, row, record)
                         && isStored(table, row, store)) {
-                    added++;
+                    count[1]++;
                 }
-            }
-            taken.add(new Taken(file.name(), file.records().size(), added));
+            });
+            taken.add(new Taken(file.name(), count[0], count[1]));
         }
     }
 
@@ -108,17 +107,20 @@ final class ImportReader {
     }
 
     /** The same id with other cells cannot both be right; a plan, a method and a session have a row a version, told by its time. */
-    private static boolean isNotTwice(CsvTable<?> table, CsvRow row, @Nullable CSVRecord before, CSVRecord record) {
-        if (before == null || record.get(0).isEmpty() || VERSIONED.contains(table)) {
+    private boolean isFirst(CsvTable<?> table, CsvRow row, CSVRecord record) {
+        var id = record.get(0);
+        if (id.isEmpty() || VERSIONED.contains(table)) {
             return true;
         }
-        boolean same = Arrays.equals(before.values(), record.values());
-        if (!same) {
+        var cells = row.contentHash();
+        var before = seen.before(table.file(), id, cells, record.getRecordNumber() + 1);
+        if (before.isPresent() && !before.get().cells().equals(cells)) {
             row.finding(
                     table.columns().get(0),
                     "twice",
-                    "row %d has this id already, with other cells.".formatted(before.getRecordNumber() + 1));
+                    "row %d has this id already, with other cells."
+                            .formatted(before.get().row()));
         }
-        return same;
+        return before.isEmpty();
     }
 }

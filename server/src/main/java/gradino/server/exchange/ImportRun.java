@@ -19,8 +19,6 @@ import gradino.server.exchange.ImportService.Stores;
 import gradino.server.exchange.table.ClientTables.ClientRow;
 import gradino.server.exchange.table.CsvRow;
 import gradino.server.exchange.table.LineTables.LineRow;
-import gradino.server.exchange.table.MeasurementTables;
-import gradino.server.exchange.table.RecordTables;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.intake.IntakeRepository.AddedRestriction;
@@ -44,6 +42,8 @@ import java.util.Set;
 
 /** Stores the rows of one import. Each method says whether its row was new; after a first finding nothing is stored. */
 final class ImportRun {
+    static final int AT_A_TIME = 500;
+
     private final Stores stores;
     private final List<Finding> findings;
     private final ImportFacts facts;
@@ -61,7 +61,7 @@ final class ImportRun {
         this.erased = stores.erased().all();
         this.facts = new ImportFacts(now, clock.getZone());
         this.runs = new ImportedRuns(stores, findings, facts);
-        load(reader);
+        load();
     }
 
     /** Rows of what was run. */
@@ -70,7 +70,7 @@ final class ImportRun {
     }
 
     /** Everything that a row may refer to, and every id that is there. */
-    private void load(ImportReader reader) {
+    private void load() {
         stores.clients().all().forEach(facts::client);
         for (var line : stores.lines().all()) {
             facts.lines.put(line.id(), line);
@@ -86,14 +86,7 @@ final class ImportRun {
                 .allMethods()
                 .forEach(m ->
                         facts.isNew("method " + m.method().id(), m.recordedAt().toString()));
-        stores.runs().all().forEach(r -> facts.run(r.id()));
-        if (reader.has(MeasurementTables.MEASUREMENTS)) {
-            stores.measurements().all().forEach(m -> facts.isNew("measurement", m.id()));
-        }
-        if (reader.has(RecordTables.BLOCKS)) {
-            stores.blocks().allBlocks().forEach(b -> facts.isNew("block", b.id()));
-        }
-        stores.records().allMornings().forEach(m -> facts.isNew("morning", m.id()));
+        stores.runs().eachId(facts::run);
     }
 
     boolean client(CsvRow row, ClientRow client) {
@@ -270,9 +263,12 @@ final class ImportRun {
     boolean measurement(CsvRow row, Measurement m) {
         boolean known = facts.knowsClient(row, m.clientId());
         boolean over = facts.past(row, "happened_at", m.happenedAt());
-        boolean isNew = facts.hasItsPlace(row, m) && known && over && facts.isNew("measurement", m.id());
-        if (isNew) {
-            newMeasurements.add(m);
+        boolean isNew = facts.hasItsPlace(row, m)
+                && known
+                && over
+                && !stores.measurements().has(m.id());
+        if (isNew && newMeasurements.add(m) && newMeasurements.size() == AT_A_TIME) {
+            keepMeasurements();
         }
         return isNew;
     }
@@ -328,9 +324,14 @@ final class ImportRun {
         return row.isClean() && findings.isEmpty() && stores.policies().add(p);
     }
 
-    /** The kinds with many rows, each in one batch. */
-    void flush() {
+    private void keepMeasurements() {
         stores.measurements().insert(newMeasurements);
+        newMeasurements.clear();
+    }
+
+    /** The kinds with many rows go in some at a time; these are the last ones. */
+    void flush() {
+        keepMeasurements();
         runs.flush();
     }
 }

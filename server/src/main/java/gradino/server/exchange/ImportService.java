@@ -30,7 +30,6 @@ import gradino.server.prescribe.program.LineRepository;
 import gradino.server.prescribe.program.SessionRepository;
 import java.time.Clock;
 import java.util.List;
-import org.apache.commons.csv.CSVRecord;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -40,6 +39,7 @@ public class ImportService {
 
     private final Stores stores;
     private final ForceService forces;
+    private final SeenRepository seen;
     private final Clock clock;
 
     ImportService(
@@ -59,8 +59,10 @@ public class ImportService {
             PauseRepository pauses,
             DecisionRepository decisions,
             ForceService forces,
+            SeenRepository seen,
             Clock clock) {
         this.forces = forces;
+        this.seen = seen;
         this.stores = new Stores(
                 clients,
                 erased,
@@ -98,16 +100,14 @@ public class ImportService {
             PauseRepository pauses,
             DecisionRepository decisions) {}
 
-    /** A file by its name with its header and records. */
-    public record CsvFile(String name, List<String> header, List<CSVRecord> records) {}
-
     /** What came of one file. */
     public record Taken(String file, int rows, int added) {}
 
     /** What a row refers to comes before it, whatever order the files are in. */
     @Transactional
-    public List<Taken> take(List<CsvFile> files) {
-        var reader = new ImportReader(files);
+    List<Taken> take(List<CsvFile> files) {
+        seen.begin();
+        var reader = new ImportReader(files, seen);
         var run = new ImportRun(stores, reader, clock);
         var runs = run.runs();
         reader.each(ClientTables.CLIENTS, run::client);
@@ -130,8 +130,9 @@ public class ImportService {
         reader.each(ForceTables.REFERENCES, runs::reference);
         reader.each(ForceTables.TRACES, runs::trace);
         reader.each(DecisionTables.DECISIONS, run::decision);
-        Problem.throwIfBlocking(reader.findings);
         run.flush();
+        Problem.throwIfBlocking(reader.findings);
+        seen.end();
         forces.judgeImported();
         return reader.taken();
     }

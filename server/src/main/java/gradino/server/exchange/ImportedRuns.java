@@ -46,9 +46,9 @@ final class ImportedRuns {
     boolean block(CsvRow row, StoredBlock b) {
         boolean isNew = facts.knowsRun(row, b.runId())
                 && facts.past(row, "happened_at", b.happenedAt())
-                && facts.isNew("block", b.id());
-        if (isNew) {
-            newBlocks.add(b);
+                && !stores.blocks().has(b.id());
+        if (isNew && newBlocks.add(b) && newBlocks.size() == ImportRun.AT_A_TIME) {
+            flush();
         }
         return isNew;
     }
@@ -57,7 +57,7 @@ final class ImportedRuns {
         boolean isNew = facts.knowsRun(row, m.runId())
                 && facts.past(row, "happened_at", m.happenedAt())
                 && findings.isEmpty()
-                && facts.isNew("morning", m.id());
+                && !stores.records().hasMorning(m.id());
         if (isNew) {
             stores.records().addMorning(m);
         }
@@ -86,8 +86,9 @@ final class ImportedRuns {
                 && stores.traces().add(t);
     }
 
-    /** The kind with many rows, in one batch. */
+    /** The kind with many rows, some at a time. */
     void flush() {
         stores.blocks().addBlocks(newBlocks);
+        newBlocks.clear();
     }
 }

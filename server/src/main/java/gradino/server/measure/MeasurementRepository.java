@@ -25,6 +25,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
@@ -89,10 +90,16 @@ public class MeasurementRepository {
                 : newestInstrument(clientId, motion, position).orElse(Instrument.GONIOMETER);
     }
 
-    public List<Measurement> all() {
-        return sql.list(
+    public void each(Consumer<Measurement> to) {
+        sql.each(
                 "SELECT " + COLUMNS + " FROM measurement ORDER BY client_id, happened_at, id",
-                MeasurementRepository::measurement);
+                MeasurementRepository::measurement,
+                to);
+    }
+
+    public boolean has(String id) {
+        return sql.first("SELECT 1 FROM measurement WHERE id = ?", row -> true, id)
+                .isPresent();
     }
 
     /** Stores each once: an id that is there already is left as it is. */

@@ -96,8 +96,8 @@ class Problems extends ResponseEntityExceptionHandler {
     @Override
     protected @Nullable ResponseEntity<Object> handleMaxUploadSizeExceededException(
             MaxUploadSizeExceededException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
-        var message = "A file may have 32 MB: split it by client or by year. Nothing was stored.";
-        var finding = Finding.blocking("file", "file-too-large", 32.0, "MB", message);
+        var message = "A file may have 512 MB: split it by client or by year. Nothing was stored.";
+        var finding = Finding.blocking("file", "file-too-large", 512.0, "MB", message);
         return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE)
                 .body(detail(HttpStatus.CONTENT_TOO_LARGE, message, List.of(finding)));
     }

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -52,6 +53,22 @@ public class Sql {
                     rows.add(row.map(result));
                 }
                 return rows;
+            }
+        } catch (SQLException e) {
+            throw StorageException.of(e);
+        }
+    }
+
+    /** Row by row, for what does not fit into memory as a whole. Nothing may be read or written meanwhile that waits for this. */
+    public <T> void each(String sql, Row<T> row, Consumer<T> to, @Nullable Object... values) {
+        LOG.trace(sql);
+        try (var connection = dataSource.getConnection();
+                var statement = connection.prepareStatement(sql)) {
+            bind(statement, values);
+            try (var result = statement.executeQuery()) {
+                while (result.next()) {
+                    to.accept(row.map(result));
+                }
             }
         } catch (SQLException e) {
             throw StorageException.of(e);

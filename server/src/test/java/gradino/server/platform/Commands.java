@@ -13,7 +13,8 @@ public final class Commands {
     public static String ownerReset(Path data, String... name) {
         var bytes = new ByteArrayOutputStream();
         var out = new PrintStream(bytes, true, StandardCharsets.UTF_8);
-        OwnerCommand.run(Stream.concat(Stream.of(data.toString()), Stream.of(name)).toArray(String[]::new), out, out);
+        OwnerCommand.run(
+                Stream.concat(Stream.of(data.toString()), Stream.of(name)).toArray(String[]::new), out, out);
         return bytes.toString(StandardCharsets.UTF_8);
     }
 }

@@ -30,7 +30,7 @@ final class BodyLimit extends OncePerRequestFilter {
     private static final long KB = 1024;
     private static final long STRANGER = 16 * KB;
     private static final long KNOWN = 256 * KB;
-    private static final long MOST_OF_A_FORM = 64 * KB * KB;
+    private static final long MOST_OF_A_FORM = 512 * KB * KB;
     private static final Map<String, Long> FILES =
             Map.of("/api/methods", 512 * KB, "/api/exchange/import", MOST_OF_A_FORM);
     private static final String TRACES = "/traces";

@@ -17,6 +17,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
@@ -114,8 +115,8 @@ public class DecisionRepository {
         return decided;
     }
 
-    public List<StoredDecision> all() {
-        return sql.list(WITH_UNDO + "ORDER BY d.line_id, d.happened_at, d.seq", this::decision);
+    public void each(Consumer<StoredDecision> to) {
+        sql.each(WITH_UNDO + "ORDER BY d.line_id, d.happened_at, d.seq", this::decision, to);
     }
 
     public Optional<StoredDecision> find(String id) {

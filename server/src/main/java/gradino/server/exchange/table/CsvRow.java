@@ -120,7 +120,7 @@ public final class CsvRow {
     }
 
     /** The same row gets the same name each time it is imported. */
-    String contentHash() {
+    public String contentHash() {
         return UUID.nameUUIDFromBytes(String.join("\u0000", row.values()).getBytes(StandardCharsets.UTF_8))
                 .toString();
     }

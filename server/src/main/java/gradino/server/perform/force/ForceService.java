@@ -38,6 +38,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** What gauges gave: what 100 % is, and each block's trace held against its staircase. */
 @Service
 public class ForceService {
+    private static final int AT_A_TIME = 50;
     private final TraceRepository traces;
     private final RunRepository runs;
     private final SessionContexts contexts;
@@ -261,11 +262,17 @@ public class ForceService {
     /** Holds what came in by a file against its staircase, as what is measured here is on arrival. */
     @Transactional
     public void judgeImported() {
-        for (var trace : traces.unjudged()) {
-            var analysis = analysis(Running.find(runs, trace.runId()), trace);
-            if (analysis != null) {
-                traces.judge(trace, analysis);
+        long last = 0;
+        for (var some = traces.unjudgedAfter(last, AT_A_TIME);
+                !some.isEmpty();
+                some = traces.unjudgedAfter(last, AT_A_TIME)) {
+            for (var trace : some) {
+                var analysis = analysis(Running.find(runs, trace.runId()), trace);
+                if (analysis != null) {
+                    traces.judge(trace, analysis);
+                }
             }
+            last = traces.seq(some.get(some.size() - 1).id());
         }
     }
 

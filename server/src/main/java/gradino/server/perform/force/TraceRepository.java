@@ -18,6 +18,7 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
@@ -127,11 +128,19 @@ public class TraceRepository {
     public record Judged(String runId, MeasuredEffort effort, Instant recordedAt) {}
 
     /** Traces that came in by a file and were not held against their staircase yet. */
-    List<StoredTrace> unjudged() {
+    /** A few at a time, after the last one that was looked at. */
+    List<StoredTrace> unjudgedAfter(long seq, int most) {
         return sql.list(
                 "SELECT " + TRACE_COLUMNS
-                        + " FROM trace WHERE analysis IS NULL AND reference_newtons IS NOT NULL ORDER BY rowid",
-                this::trace);
+                        + " FROM trace WHERE analysis IS NULL AND reference_newtons IS NOT NULL AND rowid > ? ORDER BY rowid LIMIT ?",
+                this::trace,
+                seq,
+                most);
+    }
+
+    long seq(String id) {
+        return sql.first("SELECT rowid FROM trace WHERE id = ?", row -> row.getLong(1), id)
+                .orElseThrow();
     }
 
     void judge(StoredTrace trace, TraceAnalysis analysis) {
@@ -144,8 +153,8 @@ public class TraceRepository {
                 trace.id());
     }
 
-    public List<StoredTrace> all() {
-        return sql.list("SELECT " + TRACE_COLUMNS + " FROM trace ORDER BY run_id, rowid", this::trace);
+    public void each(Consumer<StoredTrace> to) {
+        sql.each("SELECT " + TRACE_COLUMNS + " FROM trace ORDER BY run_id, rowid", this::trace, to);
     }
 
     /** @return whether it was new */

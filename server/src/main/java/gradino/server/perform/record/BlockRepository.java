@@ -24,6 +24,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
@@ -82,8 +83,13 @@ public class BlockRepository {
                 lineIds);
     }
 
-    public List<StoredBlock> allBlocks() {
-        return sql.list("SELECT " + COLUMNS + " FROM run_block ORDER BY run_id, seq", this::block);
+    public void eachBlock(Consumer<StoredBlock> to) {
+        sql.each("SELECT " + COLUMNS + " FROM run_block ORDER BY run_id, seq", this::block, to);
+    }
+
+    public boolean has(String id) {
+        return sql.first("SELECT 1 FROM run_block WHERE id = ?", row -> true, id)
+                .isPresent();
     }
 
     /** The last record of each block counts. */

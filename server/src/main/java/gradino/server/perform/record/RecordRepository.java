@@ -19,6 +19,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
@@ -116,11 +117,6 @@ public class RecordRepository {
                 .collect(Collectors.toMap(Closed::runId, c -> c));
     }
 
-    public List<Closed> allClosed() {
-        return sql.list(
-                "SELECT " + SESSION_CLOSE_COLUMNS + " FROM run_close ORDER BY run_id", RecordRepository::closed);
-    }
-
     public void addMorning(Morning m) {
         sql.update(
                 """
@@ -152,8 +148,12 @@ public class RecordRepository {
                 runId);
     }
 
-    public List<Morning> allMornings() {
-        return sql.list("SELECT " + MORNING_COLUMNS + " FROM morning ORDER BY seq", RecordRepository::morning);
+    public void eachMorning(Consumer<Morning> to) {
+        sql.each("SELECT " + MORNING_COLUMNS + " FROM morning ORDER BY seq", RecordRepository::morning, to);
+    }
+
+    public boolean hasMorning(String id) {
+        return sql.first("SELECT 1 FROM morning WHERE id = ?", row -> true, id).isPresent();
     }
 
     /** A session with all that was logged, ready for the fold. */

@@ -21,6 +21,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -232,8 +233,12 @@ public class RunRepository implements ClientOwned {
                 new MorningAnswers(Sql.instant(row, "ended_at"), given));
     }
 
-    public List<Run> all() {
-        return sql.list("SELECT " + COLUMNS + " FROM run r ORDER BY r.client_id, r.happened_at, r.id", this::run);
+    public void each(Consumer<Run> to) {
+        sql.each("SELECT " + COLUMNS + " FROM run r ORDER BY r.client_id, r.happened_at, r.id", this::run, to);
+    }
+
+    public void eachId(Consumer<String> to) {
+        sql.each("SELECT id FROM run", row -> row.getString(1), to);
     }
 
     private Run run(ResultSet row) throws SQLException {

@@ -1,0 +1,95 @@
+package gradino.server.exchange;
+
+import gradino.server.platform.Problem;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.zip.ZipInputStream;
+
+/** What was sent, in a directory of its own in the data directory until it was read; archives taken apart. */
+final class Unpacked implements AutoCloseable {
+    /** Directories that a power cut left behind begin with this. */
+    private static final String PREFIX = "import-";
+
+    private static final long MB = 1024 * 1024;
+    private static final long MOST_BYTES = 4096 * MB;
+    private static final long LEAST_LEFT_BYTES = 512 * MB;
+    private static final int MOST_FILES = 200;
+    private static final int PIECE = 64 * 1024;
+
+    private final Path directory;
+    private final List<CsvFile> files = new ArrayList<>();
+    private long bytes;
+
+    Unpacked(Path data) throws IOException {
+        directory = Files.createTempDirectory(data, PREFIX);
+    }
+
+    List<CsvFile> files() {
+        return List.copyOf(files);
+    }
+
+    void add(String name, InputStream in) throws IOException {
+        if (name.endsWith(".zip")) {
+            try (var zip = new ZipInputStream(in, StandardCharsets.UTF_8)) {
+                for (var entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+                    write(entry.getName(), zip);
+                }
+            }
+        } else {
+            write(name, in);
+        }
+    }
+
+    private void write(String name, InputStream in) throws IOException {
+        if (files.size() >= MOST_FILES) {
+            throw Problem.invalid("file", "too-many", "An archive may have " + MOST_FILES + " files.");
+        }
+        var file = directory.resolve(files.size() + ".csv");
+        try (var out = Files.newOutputStream(file)) {
+            var piece = new byte[PIECE];
+            for (int got = in.read(piece); got >= 0; got = in.read(piece)) {
+                bytes += got;
+                if (bytes > MOST_BYTES || directory.toFile().getUsableSpace() < LEAST_LEFT_BYTES) {
+                    throw Problem.invalid(
+                            "file",
+                            "file-too-large",
+                            "The archive unpacks to more than 4 GB, or than the disk has left: split it.");
+                }
+                out.write(piece, 0, got);
+            }
+        }
+        files.add(CsvFile.of(name, file));
+    }
+
+    @Override
+    public void close() throws IOException {
+        remove(directory);
+    }
+
+    /** At a start, what a power cut left behind. */
+    static void removeLeftOver(Path data) throws IOException {
+        if (!Files.isDirectory(data)) {
+            return;
+        }
+        try (var all = Files.list(data)) {
+            for (var left : all.filter(f -> f.getFileName().toString().startsWith(PREFIX))
+                    .toList()) {
+                remove(left);
+            }
+        }
+    }
+
+    private static void remove(Path directory) throws IOException {
+        try (var within = Files.walk(directory)) {
+            for (var file : within.sorted(Comparator.reverseOrder()).toList()) {
+                Files.deleteIfExists(file);
+            }
+        }
+    }
+}
