@@ -1268,6 +1268,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["going"];
+        put?: never;
+        post?: never;
+        delete: operations["end"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/methods": {
         parameters: {
             query?: never;
@@ -2342,6 +2358,9 @@ export interface components {
             value?: number;
             /** @enum {string} */
             verdict?: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
+        };
+        Going: {
+            work?: components["schemas"]["Standing"];
         };
         Grant: {
             accountId: string;
@@ -3891,9 +3910,11 @@ export interface components {
             point: string;
         };
         Standing: {
-            all: components["schemas"]["Made"][];
-            newest?: components["schemas"]["Made"];
-            warning?: string;
+            /** Format: int32 */
+            done: number;
+            name: string;
+            /** Format: int32 */
+            of: number;
         };
         StationDraft: {
             lines: components["schemas"]["LineDraft"][];
@@ -6425,6 +6446,44 @@ export interface operations {
             query?: {
                 everywhere?: boolean;
             };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    going: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Going"];
+                };
+            };
+        };
+    };
+    end: {
+        parameters: {
+            query?: never;
             header?: never;
             path?: never;
             cookie?: never;

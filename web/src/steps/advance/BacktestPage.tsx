@@ -7,6 +7,7 @@ import { verdictWord } from '../../shared/draw/VerdictGlyph';
 import { day, words } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { Failure } from '../../shared/ui/Findings';
+import { Working } from './Working';
 
 type View = Schemas['BacktestView'];
 type Parted = Schemas['ClientParting'];
@@ -71,7 +72,7 @@ export function BacktestPage() {
         </fieldset>
       )}
       <Failure error={policies.error ?? test.error} />
-      {test.isFetching && !test.data && <p className="text-soft">Going through every session…</p>}
+      {test.isFetching && !test.data && <Working what="Going through every line" />}
       {test.data && (
         <>
           <Summary view={test.data} />

@@ -4,6 +4,7 @@ import java.io.BufferedReader;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.io.OutputStream;
 import java.net.CookieManager;
 import java.net.ServerSocket;
 import java.net.URI;
@@ -33,7 +34,8 @@ final class ServerBench {
     private ServerBench() {}
 
     /** One server on loopback, ended with its scope. */
-    record Running(Process process, int port, Visitor visitor, double secondsToAnswer) implements AutoCloseable {
+    record Running(Process process, int port, Visitor visitor, double secondsToAnswer, Path data)
+            implements AutoCloseable {
         static Running start(Path data) throws IOException, InterruptedException {
             return start("run", data, Map.of());
         }
@@ -64,15 +66,33 @@ final class ServerBench {
                     .redirectErrorStream(true);
             builder.environment().putAll(settings);
             var process = builder.start();
+            var code = "";
             var lines = new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
             for (var line = lines.readLine(); line != null; line = lines.readLine()) {
+                if (line.contains("code for the first owner")) {
+                    code = line.replaceAll(".* ", "");
+                }
                 if (line.startsWith("Gradino is ready")) {
-                    var visitor = new Visitor(port);
+                    var visitor = new Visitor(port, code);
                     visitor.get("/api/sign-in");
-                    return new Running(process, port, visitor, (System.nanoTime() - before) / 1e9);
+                    return new Running(process, port, visitor, (System.nanoTime() - before) / 1e9, data);
                 }
             }
             throw new IllegalStateException("the server did not start, exit " + process.waitFor());
+        }
+
+        Path database() {
+            return data.resolve("gradino.db");
+        }
+
+        /** The most that the server itself, a child of the script, ever had in memory. */
+        double mostMegabytes() throws IOException {
+            var server = process.children().findFirst().orElseThrow();
+            return Files.readAllLines(Path.of("/proc/" + server.pid() + "/status")).stream()
+                    .filter(l -> l.startsWith("VmHWM"))
+                    .mapToDouble(l -> Double.parseDouble(l.replaceAll("\\D", "")) / 1024)
+                    .findFirst()
+                    .orElseThrow();
         }
 
         @Override
@@ -93,8 +113,10 @@ final class ServerBench {
         private final HttpClient http =
                 HttpClient.newBuilder().cookieHandler(cookies).build();
         private final int port;
+        private final String code;
 
-        Visitor(int port) {
+        Visitor(int port, String code) {
+            this.code = code;
             this.port = port;
         }
 
@@ -102,8 +124,8 @@ final class ServerBench {
         void signIn() throws IOException, InterruptedException {
             var standing = new String(get("/api/sign-in").body(), StandardCharsets.UTF_8);
             var owner =
-                    "{\"id\":\"o\",\"name\":\"Invented Owner\",\"signIn\":\"owner\",\"role\":\"OWNER\",\"password\":\"%s\"}"
-                            .formatted(PASSWORD);
+                    "{\"id\":\"o\",\"name\":\"Invented Owner\",\"signIn\":\"owner\",\"code\":\"%s\",\"password\":\"%s\"}"
+                            .formatted(code, PASSWORD);
             var known = "{\"signIn\":\"owner\",\"password\":\"%s\"}".formatted(PASSWORD);
             boolean first = standing.contains("\"firstRun\":true");
             post(first ? "/api/sign-in/owner" : "/api/sign-in", "application/json", first ? owner : known);
@@ -124,6 +146,29 @@ final class ServerBench {
 
         HttpResponse<byte[]> plain(String path) throws IOException, InterruptedException {
             return http.send(request(path).build(), HttpResponse.BodyHandlers.ofByteArray());
+        }
+
+        /** How much an answer has, without keeping it. */
+        long drained(String path) throws IOException, InterruptedException {
+            try (var body = http.send(request(path).build(), HttpResponse.BodyHandlers.ofInputStream())
+                    .body()) {
+                return body.transferTo(OutputStream.nullOutputStream());
+            }
+        }
+
+        void uploadFile(String name, Path file) throws IOException, InterruptedException {
+            var head = "------gradino\r\nContent-Disposition: form-data; name=\"file\"; filename=\"%s\"\r\n\r\n"
+                    .formatted(name);
+            var body = HttpRequest.BodyPublishers.concat(
+                    HttpRequest.BodyPublishers.ofString(head),
+                    HttpRequest.BodyPublishers.ofFile(file),
+                    HttpRequest.BodyPublishers.ofString("\r\n------gradino--\r\n"));
+            var path = "/api/exchange/import";
+            change(
+                    request(path)
+                            .header("Content-Type", "multipart/form-data; boundary=----gradino")
+                            .POST(body),
+                    path);
         }
 
         void post(String path, String type, String body) throws IOException, InterruptedException {
@@ -297,7 +342,17 @@ final class ServerBench {
             {"warmUp":[],"stations":[{"lines":[%s],"rounds":1,"restSeconds":0,"oneSetUp":false}]}\
             """.formatted(LINE);
 
-    private static String cell(String text) {
+    static final String RUN_HEADER = "run_id,client_id,session_id,name,session_json,started_at,recorded_at,ended_at,"
+            + "close_recorded_at,observer,rating,stop_sign,stop_side,note\r\n";
+    static final String BLOCK_HEADER = "record_id,run_id,block,side,kind,happened_at,recorded_at,phases,effort_rating,"
+            + "faults,pains,cramps,effort_missed,skipped,note\r\n";
+
+    /** A session of one line under another id. */
+    static String session(String line) {
+        return SESSION.replace("\"id\":\"l\"", "\"id\":\"" + line + "\"");
+    }
+
+    static String cell(String text) {
         return '"' + text.replace("\"", "\"\"") + '"';
     }
 
@@ -307,17 +362,16 @@ final class ServerBench {
                 + "c,Invented Person,,,,,,,,,,,,,,,,,1,2024-12-01T00:00:00Z\r\n";
     }
 
-    private static String lines() {
+    static String lines() {
         var dose = cell("angle=30.0;blocks=" + BLOCKS);
         return "line_id,client_id,motion,position,line_happened_at,line_recorded_at,follows,ended_at,happened_at,recorded_at,"
-                + "method,sides,first_side,set_up_s,side_change_s,sessions_per_week,unequal_reason,left_dose,right_dose\r\n"
+                + "method,sides,first_side,set_up_s,side_change_s,sessions_per_week,unequal_reason,instrument,left_dose,right_dose\r\n"
                 + "l,c,hip-internal-rotation,prone-knee-bent,2024-12-01T00:00:00Z,2024-12-01T00:00:00Z,,,2024-12-01T00:00:00Z,"
-                + "2024-12-01T00:00:00Z,ramp-both-ways,one-after-other,left,20,20,3,," + dose + "," + dose + "\r\n";
+                + "2024-12-01T00:00:00Z,ramp-both-ways,one-after-other,left,20,20,3,,," + dose + "," + dose + "\r\n";
     }
 
     private static String runs() {
-        var csv = new StringBuilder("run_id,client_id,session_id,name,session_json,started_at,recorded_at,ended_at,"
-                + "close_recorded_at,observer,rating,stop_sign,stop_side,note\r\n");
+        var csv = new StringBuilder(RUN_HEADER);
         for (int n = 0; n <= ROWS / BLOCKS_A_SESSION; n++) {
             var at = START.plusSeconds(n * 7_200L);
             csv.append("s%d,c,,Hip,%s,%s,,%s,,coach,5,,,\r\n".formatted(n, cell(SESSION), at, at.plusSeconds(600)));
@@ -326,8 +380,7 @@ final class ServerBench {
     }
 
     private static String blocks() {
-        var csv = new StringBuilder("record_id,run_id,block,side,kind,happened_at,recorded_at,phases,effort_rating,"
-                + "faults,pains,cramps,effort_missed,skipped,note\r\n");
+        var csv = new StringBuilder(BLOCK_HEADER);
         for (int n = 0; n < ROWS; n++) {
             var side = n % 2 == 0 ? "left" : "right";
             int session = n / BLOCKS_A_SESSION;

@@ -7,15 +7,19 @@ import gradino.core.advance.look.Flight;
 import gradino.core.advance.look.Rehearsal;
 import gradino.core.because.Verdict;
 import gradino.core.body.Sided;
+import gradino.server.account.people.SignedIn;
 import gradino.server.advance.line.DecisionRepository;
 import gradino.server.advance.line.DecisionRepository.StoredDecision;
 import gradino.server.advance.line.LineDoor;
 import gradino.server.advance.line.PolicyService;
+import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
+import gradino.server.platform.Heavy;
 import gradino.server.platform.Json;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.program.EachLine;
+import gradino.server.prescribe.program.Line;
 import gradino.server.prescribe.program.LineRepository;
 import gradino.server.prescribe.program.LineService;
 import java.time.Clock;
@@ -24,10 +28,13 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.TreeMap;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** The flight of a line, another policy over what was recorded, and invented clients through a plan. */
 @Service
@@ -45,6 +52,9 @@ public class LookBackService {
     private final DecisionRepository decisions;
     private final PolicyService policies;
     private final Json json;
+    private final Heavy heavy;
+    private final SignedIn signedIn;
+    private final TransactionTemplate reading;
     private final Clock clock;
 
     LookBackService(
@@ -56,6 +66,9 @@ public class LookBackService {
             DecisionRepository decisions,
             PolicyService policies,
             Json json,
+            Heavy heavy,
+            SignedIn signedIn,
+            PlatformTransactionManager transactions,
             Clock clock) {
         this.clients = clients;
         this.lines = lines;
@@ -65,6 +78,10 @@ public class LookBackService {
         this.decisions = decisions;
         this.policies = policies;
         this.json = json;
+        this.heavy = heavy;
+        this.signedIn = signedIn;
+        this.reading = new TransactionTemplate(transactions);
+        this.reading.setReadOnly(true);
         this.clock = clock;
     }
 
@@ -128,7 +145,6 @@ public class LookBackService {
      * @param policyId the other policy; the one in use is the one it is held against
      * @param wanted ids of clients; empty for all
      */
-    @Transactional(readOnly = true)
     public BacktestView backtest(String policyId, List<String> wanted) {
         var run = run(policyId, wanted);
         var turns = new TreeMap<String, TurnCount>();
@@ -158,38 +174,51 @@ public class LookBackService {
 
     record Run(int lines, int states, int unjudged, List<ClientParting> partings) {}
 
-    /** Every difference, client by client in the order of time. */
-    @Transactional(readOnly = true)
+    /** Every difference, client by client in the order of time. What is read is read line by line; nothing is held meanwhile. */
     Run run(String policyId, List<String> wanted) {
+        return heavy.run(signedIn.who(), "backtest", work -> run(policyId, wanted, work));
+    }
+
+    private Run run(String policyId, List<String> wanted, Heavy.Work work) {
         var one = policies.current();
         var other = policies.newest(policyId);
         var now = StudioClock.moment(clock);
         var found = new ArrayList<ClientParting>();
-        int lineCount = 0;
         int states = 0;
         int unjudged = 0;
-        for (var client : clients.mine()) {
-            if (!wanted.isEmpty() && !wanted.contains(client.id())) {
+        var asked = read(() -> asked(wanted));
+        for (int n = 0; n < asked.size(); n++) {
+            work.step(n, asked.size());
+            var line = asked.get(n).line();
+            var tried = each.tried(line, () -> {
+                var inputs = read(() -> door.inputs(line, now));
+                return Backtest.of(inputs.start(), inputs.events(), now, one, other);
+            });
+            var result = tried.value();
+            if (result == null) {
+                unjudged++;
                 continue;
             }
-            for (var line : lineRows.of(client.id())) {
-                var tried = each.tried(line, () -> {
-                    var inputs = door.inputs(line, now);
-                    return Backtest.of(inputs.start(), inputs.events(), now, one, other);
-                });
-                var result = tried.value();
-                if (result == null) {
-                    unjudged++;
-                    continue;
-                }
-                lineCount++;
-                states += result.states();
-                result.differences()
-                        .forEach(d -> found.add(
-                                new ClientParting(client.id(), client.details().name(), line.id(), line.motion(), d)));
-            }
+            states += result.states();
+            var client = asked.get(n).client();
+            result.differences()
+                    .forEach(d -> found.add(
+                            new ClientParting(client.id(), client.details().name(), line.id(), line.motion(), d)));
         }
-        return new Run(lineCount, states, unjudged, found);
+        return new Run(asked.size() - unjudged, states, unjudged, found);
+    }
+
+    private record Asked(Client client, Line line) {}
+
+    private List<Asked> asked(List<String> wanted) {
+        return clients.mine().stream()
+                .filter(c -> wanted.isEmpty() || wanted.contains(c.id()))
+                .flatMap(c -> lineRows.of(c.id()).stream().map(line -> new Asked(c, line)))
+                .toList();
+    }
+
+    private <T> T read(Supplier<T> reading) {
+        return this.reading.execute(status -> reading.get());
     }
 
     /** Who lives through which policy. */
@@ -199,14 +228,18 @@ public class LookBackService {
     public record Life(Rehearsal.Cast cast, List<Rehearsal.Week> weeks) {}
 
     /** An invented model, for understanding rules: not a forecast of a person. */
-    @Transactional(readOnly = true)
     public List<Life> rehearse(RehearsalDraft draft) {
         if (draft.casts().isEmpty() || draft.casts().size() > MOST_CASTS) {
             throw Problem.invalid("casts", "out-of-bounds", "One to " + MOST_CASTS + " clients at once.");
         }
         var policy = policies.newest(draft.policyId());
-        return draft.casts().stream()
-                .map(cast -> new Life(cast, Rehearsal.of(cast, policy)))
-                .toList();
+        return heavy.run(signedIn.who(), "rehearsal", work -> {
+            var lives = new ArrayList<Life>();
+            for (var cast : draft.casts()) {
+                work.step(lives.size(), draft.casts().size());
+                lives.add(new Life(cast, Rehearsal.of(cast, policy)));
+            }
+            return lives;
+        });
     }
 }

@@ -97,9 +97,11 @@ public final class Browser implements AutoCloseable {
     /** A window in which the studio's owner is signed in. */
     Browser(TestServer server) {
         this();
-        context.addCookies(List.of(new Cookie("gradino", server.me().cookie("gradino"))
-                .setUrl(server.url("/"))
-                .setHttpOnly(true)));
+        context.addCookies(List.of(
+                new Cookie("gradino", server.me().cookie("gradino"))
+                        .setUrl(server.url("/"))
+                        .setHttpOnly(true),
+                new Cookie("XSRF-TOKEN", server.me().cookie("XSRF-TOKEN")).setUrl(server.url("/"))));
     }
 
     public static String found(String variable, String command) {

@@ -84,7 +84,10 @@ class AccountController {
     record Colleague(String id, String name, String signIn, Role role) {}
 
     @GetMapping("/api/sign-in")
-    SignInState state() {
+    SignInState state(HttpServletRequest request, HttpServletResponse response) {
+        if (signedIn.account().isPresent()) {
+            TokenFilter.remind(request, response);
+        }
         return new SignInState(
                 signedIn.account().orElse(null),
                 accounts.isEmpty(),

@@ -46,6 +46,17 @@ final class TokenFilter extends OncePerRequestFilter {
         set(request, response, COOKIE, FORGERY, token, valid);
     }
 
+    /** The token that belongs to a sign-in again, where a browser has lost it. */
+    static void remind(HttpServletRequest request, HttpServletResponse response) {
+        token(request)
+                .filter(t -> value(request, FORGERY).isEmpty())
+                .ifPresent(t -> add(
+                        request,
+                        response,
+                        ResponseCookie.from(named(FORGERY, request), BoundTokens.of(t)),
+                        SignInService.VALID));
+    }
+
     static void seatAtHome(HttpServletRequest request, HttpServletResponse response, String token, Duration valid) {
         set(request, response, HOME_COOKIE, HOME_FORGERY, token, valid);
     }

@@ -1,0 +1,29 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { api, ask } from '../../shared/api/client';
+import { Button } from '../../shared/ui/Button';
+
+const LOOK_MS = 700;
+
+/** While something long is worked out: how far it is, and the way to end it. */
+export function Working({ what }: { what: string }) {
+  const going = useQuery({
+    queryKey: ['work'],
+    refetchInterval: LOOK_MS,
+    gcTime: 0,
+    queryFn: () => ask(api.GET('/api/me/work')),
+  });
+  const end = useMutation({ mutationFn: () => ask(api.DELETE('/api/me/work')) });
+  const work = going.data?.work;
+  return (
+    <div role="status" className="mb-4 flex flex-wrap items-center gap-3 text-soft">
+      <progress className="h-3 w-48" value={work?.done} max={work?.of} aria-label={what} />
+      <span>
+        {what}
+        {work && work.of > 1 ? `: ${work.done} of ${work.of}` : '…'}
+      </span>
+      <Button disabled={end.isPending} onClick={() => end.mutate()}>
+        Cancel
+      </Button>
+    </div>
+  );
+}
