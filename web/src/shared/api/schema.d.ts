@@ -1804,6 +1804,11 @@ export interface components {
             /** Format: int32 */
             unjudged: number;
         };
+        BackupState: {
+            all: components["schemas"]["Made"][];
+            newest?: components["schemas"]["Made"];
+            warning?: string;
+        };
         Band: {
             /** Format: date-time */
             at: string;
@@ -4512,7 +4517,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Standing"];
+                    "application/json": components["schemas"]["BackupState"];
                 };
             };
         };

@@ -1,7 +1,7 @@
 package gradino.server.backup;
 
+import gradino.server.backup.BackupService.BackupState;
 import gradino.server.backup.BackupService.Made;
-import gradino.server.backup.BackupService.Standing;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -15,7 +15,7 @@ class BackupController {
     }
 
     @GetMapping("/api/backups")
-    Standing standing() {
+    BackupState standing() {
         return backups.standing();
     }
 

@@ -56,7 +56,7 @@ public class BackupService {
      * @param newest null for none yet
      * @param warning what the owner should know; null for nothing
      */
-    public record Standing(
+    public record BackupState(
             List<Made> all, @Nullable Made newest, @Nullable String warning) {}
 
     /** One backup. */
@@ -106,9 +106,9 @@ public class BackupService {
         }
     }
 
-    public Standing standing() {
+    public BackupState standing() {
         var now = StudioClock.now(clock);
-        return new Standing(
+        return new BackupState(
                 all().stream().map(Made::of).toList(),
                 newest(now).map(Made::of).orElse(null),
                 warning().orElse(null));
