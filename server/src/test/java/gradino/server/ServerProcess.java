@@ -10,12 +10,18 @@ import java.nio.file.Path;
 /** A demo server in a process of its own, so that it can be killed as a power cut would. */
 public final class ServerProcess implements AutoCloseable {
     private final Path data;
+    private final boolean demo;
     public final int port;
     private Process process;
 
     /** @param data where the demo is told when it was not yet */
     public ServerProcess(Path data) throws IOException, InterruptedException {
+        this(data, true);
+    }
+
+    ServerProcess(Path data, boolean demo) throws IOException, InterruptedException {
         this.data = data;
+        this.demo = demo;
         try (var free = new ServerSocket(0)) {
             port = free.getLocalPort();
         }
@@ -48,7 +54,7 @@ public final class ServerProcess implements AutoCloseable {
     }
 
     private Process started() throws IOException, InterruptedException {
-        var begun = command(data, port, true).redirectErrorStream(true).start();
+        var begun = command(data, port, demo).redirectErrorStream(true).start();
         var lines = new BufferedReader(new InputStreamReader(begun.getInputStream(), StandardCharsets.UTF_8));
         for (var line = lines.readLine(); line != null; line = lines.readLine()) {
             if (line.startsWith("Gradino is ready")) {

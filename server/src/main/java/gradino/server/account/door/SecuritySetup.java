@@ -112,7 +112,7 @@ class SecuritySetup {
             AuthorizeHttpRequestsConfigurer<HttpSecurity>.AuthorizationManagerRequestMatcherRegistry may) {
         may.dispatcherTypeMatchers(DispatcherType.FORWARD, DispatcherType.ERROR, DispatcherType.ASYNC)
                 .permitAll()
-                .requestMatchers("/api/sign-in", "/api/sign-in/**", "/api/openapi", "/api/home/enter")
+                .requestMatchers("/api/sign-in", "/api/sign-in/**", "/api/home/enter")
                 .permitAll()
                 .requestMatchers("/api/home/**")
                 .hasRole("HOME")
