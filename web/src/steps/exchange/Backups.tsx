@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, ask } from '../../shared/api/client';
 
+import { daysAgo } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { Failure } from '../../shared/ui/Findings';
 
@@ -41,7 +42,7 @@ export function Backups() {
         <p className="mb-3 text-lg">
           {newest ? (
             <>
-              The newest is from <strong>{moment(newest.at)}</strong>, {size(newest.bytes)}.
+              The newest is from <strong>{daysAgo(newest.at)}</strong>, {size(newest.bytes)}.
             </>
           ) : (
             'None yet: the first is made a few minutes after the start.'

@@ -32,9 +32,11 @@ export function StudioPage() {
     <>
       <h1 className="mb-5 text-3xl font-bold">Studio</h1>
       <div className="grid gap-10 lg:grid-cols-2">
-        <Import />
+        <div className="space-y-10">
+          <Backups />
+          <Import />
+        </div>
         <Export />
-        <Backups />
       </div>
     </>
   );
