@@ -22,6 +22,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.regex.Pattern;
 import java.util.zip.GZIPOutputStream;
+import java.util.zip.ZipInputStream;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 
 /** The built application as a process of its own, with the flags that `run` uses. */
@@ -148,12 +149,22 @@ final class ServerBench {
             return http.send(request(path).build(), HttpResponse.BodyHandlers.ofByteArray());
         }
 
-        /** How much an answer has, without keeping it. */
-        long drained(String path) throws IOException, InterruptedException {
-            try (var body = http.send(request(path).build(), HttpResponse.BodyHandlers.ofInputStream())
-                    .body()) {
-                return body.transferTo(OutputStream.nullOutputStream());
+        /** How much an archive has, unpacked, without keeping it; it must have all its files to the last byte. */
+        long unpacked(String path, int files) throws IOException, InterruptedException {
+            var request = request(path).build();
+            long bytes = 0;
+            int found = 0;
+            try (var zip = new ZipInputStream(http.send(request, HttpResponse.BodyHandlers.ofInputStream())
+                    .body())) {
+                while (zip.getNextEntry() != null) {
+                    bytes += zip.transferTo(OutputStream.nullOutputStream());
+                    found++;
+                }
             }
+            if (found != files) {
+                throw new IllegalStateException("the archive has " + found + " files of " + files);
+            }
+            return bytes;
         }
 
         void uploadFile(String name, Path file) throws IOException, InterruptedException {

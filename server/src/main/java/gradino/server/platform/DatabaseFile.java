@@ -28,6 +28,8 @@ public final class DatabaseFile {
     private static final String NEWEST =
             "SELECT max(CAST(version AS INTEGER)) FROM flyway_schema_history WHERE success = 1";
     private static final String BUSY = "PRAGMA busy_timeout = 5000";
+    /** A whole file is looked through page by page, and indexes in their own order. */
+    private static final String MAPPED = "PRAGMA mmap_size = 1073741824";
 
     private DatabaseFile() {}
 
@@ -41,6 +43,7 @@ public final class DatabaseFile {
         var mode = reading ? "?mode=ro" : "";
         try (var connection = DriverManager.getConnection("jdbc:sqlite:file:" + file.toAbsolutePath() + mode)) {
             run(connection, BUSY);
+            run(connection, MAPPED);
             return ask.of(connection);
         }
     }

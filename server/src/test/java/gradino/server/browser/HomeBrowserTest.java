@@ -135,8 +135,13 @@ public class HomeBrowserTest {
             Assertions.assertThat(page.evaluate("navigator.serviceWorker.ready.then((r) => r.scope)"))
                     .isEqualTo(address + "/home");
             assertThat(page.getByText("begins with http, not https")).isHidden();
-            Assertions.assertThat(phone.context.cookies().stream().filter(c -> c.name.equals("gradino-home")))
+            Assertions.assertThat(phone.context.cookies().stream().filter(c -> c.name.equals("__Host-gradino-home")))
+                    .hasSize(1)
                     .allMatch(c -> c.secure && c.httpOnly);
+            phone.button("Leave on this device");
+            assertThat(page.getByText("Open the link from your coach")).isVisible();
+            Assertions.assertThat(phone.context.cookies()).noneMatch(c -> c.name.endsWith("gradino-home"));
+            Assertions.assertThat(page.evaluate("caches.has('gradino-floor')")).isEqualTo(false);
         }
     }
 
