@@ -75,6 +75,9 @@ public class RecordBrowserTest {
         assertThat(name).hasValue("Perrin Veil");
         name.fill("Perrin Vale");
         browser.button("Erase for good");
+        assertThat(page.getByText("Perrin Vale is erased")).isVisible();
+        assertThat(page.getByText("Gradino has no backup with them in it")).isVisible();
+        browser.button("To today");
         page.waitForURL(server.url("/"));
         assertThat(page.getByText("Perrin Vale")).hasCount(0);
         Assertions.assertThat(server.get("/api/clients/" + Scene.CLIENT).status())
