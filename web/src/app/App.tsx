@@ -4,6 +4,7 @@ import { BrowserRouter, Route, Routes } from 'react-router';
 import { Gate } from '../steps/account/Gate';
 import { TodayPage } from '../steps/today/TodayPage';
 import { NotFound, Shell } from './Shell';
+import { ProblemError } from '../shared/api/client';
 
 const ClientPage = lazy(() => import('../steps/intake/ClientPage').then((m) => ({ default: m.ClientPage })));
 const ClientForm = lazy(() => import('../steps/intake/ClientForm').then((m) => ({ default: m.ClientFormPage })));
@@ -85,9 +86,15 @@ function Pages() {
   );
 }
 
+/** No answer is asked for once more; a refusal is an answer. */
+function once(failures: number, error: Error): boolean {
+  const refused = error instanceof ProblemError && error.status >= 400 && error.status < 500;
+  return failures < 1 && !refused;
+}
+
 const queries = new QueryClient({
   defaultOptions: {
-    queries: { retry: 1, staleTime: 2_000, networkMode: 'always' },
+    queries: { retry: once, staleTime: 2_000, networkMode: 'always' },
     mutations: { networkMode: 'always' },
   },
 });

@@ -23,6 +23,7 @@ const TRAITS: [Trait, string][] = [
 
 const MOST = 4;
 const PAUSE_MS = 300;
+const LONG_MS = 1_000;
 
 function invented(seed: number, traits: Trait[]): Cast {
   return { traits, seed, adherence: 0.9, weeks: 12, sessionsPerWeek: 3, leftDegrees: 30, rightDegrees: 33 };
@@ -42,6 +43,8 @@ export function RehearsalPage() {
     placeholderData: (before: Life[] | undefined) => before,
     queryFn: () => ask(api.POST('/api/rehearsals/preview', { body: { policyId: used ?? '', casts: asked } })),
   });
+  // A short one is no news.
+  const long = useDebounced(lives.isFetching, LONG_MS);
   const findings = findingsOf(lives.error);
   const change = (i: number, part: Partial<Cast>) => setCasts(casts.map((c, j) => (i === j ? { ...c, ...part } : c)));
   return (
@@ -50,7 +53,7 @@ export function RehearsalPage() {
       <p className="mb-3 max-w-prose border-l-4 border-warn bg-warn-paper px-3 py-1.5 font-semibold text-warn">
         Invented clients, for understanding the rules. This is a model, never a forecast of a person.
       </p>
-      {lives.isFetching && <Working what="Living through it" />}
+      {lives.isFetching && long && <Working what="Living through it" />}
       <div className="mb-4 flex flex-wrap items-end gap-3">
         {policies.data?.map((p) => (
           <Button key={p.id} look={p.id === used ? 'main' : 'plain'} onClick={() => setPolicy(p.id)}>

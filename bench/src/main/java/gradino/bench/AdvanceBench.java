@@ -125,7 +125,7 @@ final class AdvanceBench {
     static List<Measured> queue() throws Exception {
         var rower = rower();
         var data = Files.createTempDirectory("gradino-bench");
-        try (var server = ServerBench.Running.start(data)) {
+        try (var server = Running.start(data)) {
             var visitor = server.visitor();
             visitor.signIn();
             for (var file : FILES) {
@@ -135,7 +135,7 @@ final class AdvanceBench {
         }
     }
 
-    private static double median(ServerBench.Visitor visitor) throws IOException, InterruptedException {
+    private static double median(Visitor visitor) throws IOException, InterruptedException {
         var times = new ArrayList<Double>();
         for (int run = 0; run < 30; run++) {
             long before = System.nanoTime();
@@ -167,7 +167,7 @@ final class AdvanceBench {
     /** Every file's header with the rower's rows. */
     static Map<String, List<String>> rower() throws Exception {
         var rows = new java.util.HashMap<String, List<String>>();
-        try (var demo = ServerBench.Running.demo(Files.createTempDirectory("gradino-bench"))) {
+        try (var demo = Running.demo(Files.createTempDirectory("gradino-bench"))) {
             demo.visitor().post("/api/sign-in", "application/json", """
                     {"signIn":"maren","password":"lantern quay studio"}
                     """);

@@ -69,7 +69,7 @@ final class ComposeBench {
     static List<Measured> score() throws Exception {
         var data = Files.createTempDirectory("gradino-bench");
         var log = Files.createTempDirectory("gradino-bench-log");
-        try (var server = ServerBench.Running.start(data, timesInto(log))) {
+        try (var server = Running.start(data, timesInto(log))) {
             server.visitor().signIn();
             ServerBench.upload(server.visitor(), "clients.csv", ServerBench.clients());
             var figures = new ArrayList<>(previews(server, log));
@@ -89,7 +89,7 @@ final class ComposeBench {
                 "SERVER_TOMCAT_ACCESSLOG_PATTERN", "%D %U");
     }
 
-    private static List<Measured> previews(ServerBench.Running server, Path log) throws Exception {
+    private static List<Measured> previews(Running server, Path log) throws Exception {
         for (int run = 0; run < PREVIEWS; run++) {
             server.visitor().post("/api/clients/c/score/preview", "application/json", hour(run % 20));
         }
@@ -114,7 +114,7 @@ final class ComposeBench {
         }
     }
 
-    private static Measured pdf(ServerBench.Running server) throws Exception {
+    private static Measured pdf(Running server) throws Exception {
         var times = new ArrayList<Double>();
         for (int run = 0; run < 5; run++) {
             long before = System.nanoTime();
@@ -127,7 +127,7 @@ final class ComposeBench {
         return new Measured("handout-pdf", Bench.median(times), "s", 1);
     }
 
-    private static Measured key(ServerBench.Running server) {
+    private static Measured key(Running server) {
         var times = new ArrayList<Double>();
         try (var playwright = Playwright.create();
                 var browser = DrawBench.chromium(playwright)) {

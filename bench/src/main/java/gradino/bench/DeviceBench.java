@@ -26,7 +26,7 @@ final class DeviceBench {
 
     static List<Measured> streams() throws Exception {
         var data = Files.createTempDirectory("gradino-bench");
-        try (var server = ServerBench.Running.start(data)) {
+        try (var server = Running.start(data)) {
             server.visitor().signIn();
             var heard = new AtomicLong();
             var http = HttpClient.newHttpClient();
@@ -47,13 +47,13 @@ final class DeviceBench {
         }
     }
 
-    private static void connect(ServerBench.Running server, int n) throws IOException, InterruptedException {
+    private static void connect(Running server, int n) throws IOException, InterruptedException {
         server.visitor().post("/api/devices/page" + n, "application/json", """
                         {"id":"g","gauge":{"side":"LEFT","manner":"GOOD","strengthNewtons":200,"seed":%d}}
                         """.formatted(n));
     }
 
-    private static void listen(HttpClient http, ServerBench.Running server, int n, AtomicLong heard) {
+    private static void listen(HttpClient http, Running server, int n, AtomicLong heard) {
         var request = HttpRequest.newBuilder(
                         URI.create("http://localhost:%d/api/devices/page%d/stream".formatted(server.port(), n)))
                 .header("Cookie", "gradino=" + server.visitor().cookie())
@@ -66,7 +66,7 @@ final class DeviceBench {
                                         m.group(1).isEmpty() ? 0 : m.group(1).split(",").length))));
     }
 
-    private static Duration cpu(ServerBench.Running server) {
+    private static Duration cpu(Running server) {
         return server.process().toHandle().info().totalCpuDuration().orElseThrow();
     }
 

@@ -42,7 +42,7 @@ final class DrawBench {
 
     static List<Measured> rangeMap() throws Exception {
         var data = Files.createTempDirectory("gradino-bench");
-        try (var server = ServerBench.Running.start(data)) {
+        try (var server = Running.start(data)) {
             server.visitor().signIn();
             ServerBench.upload(server.visitor(), "clients.csv", ServerBench.clients());
             ServerBench.upload(server.visitor(), "measurements.csv", RangeBench.measurements());
@@ -50,7 +50,7 @@ final class DrawBench {
         }
     }
 
-    private static double drawn(ServerBench.Running server) {
+    private static double drawn(Running server) {
         var times = new ArrayList<Double>();
         try (var playwright = Playwright.create();
                 var browser = chromium(playwright)) {
@@ -75,7 +75,7 @@ final class DrawBench {
                         .setArgs(ARGS));
     }
 
-    static Page page(Browser browser, ServerBench.Running server) {
+    static Page page(Browser browser, Running server) {
         var context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
         context.addCookies(List.of(new Cookie("gradino", server.visitor().cookie())
                 .setUrl("http://localhost:" + server.port() + "/")

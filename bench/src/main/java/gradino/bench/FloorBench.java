@@ -86,7 +86,7 @@ final class FloorBench {
 
     static List<Measured> gauges() throws Exception {
         var data = Files.createTempDirectory("gradino-bench");
-        try (var server = ServerBench.Running.demo(data);
+        try (var server = Running.demo(data);
                 var playwright = Playwright.create();
                 var browser = DrawBench.chromium(playwright)) {
             var page = browser.newPage();

@@ -1,16 +1,7 @@
 package gradino.bench;
 
-import java.io.BufferedReader;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.InputStreamReader;
-import java.io.OutputStream;
-import java.net.CookieManager;
-import java.net.ServerSocket;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -18,196 +9,19 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Random;
 import java.util.regex.Pattern;
 import java.util.zip.GZIPOutputStream;
-import java.util.zip.ZipInputStream;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 
 /** The built application as a process of its own, with the flags that `run` uses. */
 final class ServerBench {
-    private static final Path ROOT = Path.of(System.getProperty("gradino.root", "."));
+    static final Path ROOT = Path.of(System.getProperty("gradino.root", "."));
     private static final Random RANDOM = new Random();
     private static final int ROWS = 50_000;
     private static final int BLOCKS_A_SESSION = 16;
 
     private ServerBench() {}
-
-    /** One server on loopback, ended with its scope. */
-    record Running(Process process, int port, Visitor visitor, double secondsToAnswer, Path data)
-            implements AutoCloseable {
-        static Running start(Path data) throws IOException, InterruptedException {
-            return start("run", data, Map.of());
-        }
-
-        /** @param settings of the server, as environment variables */
-        static Running start(Path data, Map<String, String> settings) throws IOException, InterruptedException {
-            return start("run", data, settings);
-        }
-
-        static Running demo(Path data) throws IOException, InterruptedException {
-            return start("demo", data, Map.of());
-        }
-
-        private static Running start(String command, Path data, Map<String, String> settings)
-                throws IOException, InterruptedException {
-            int port;
-            try (var free = new ServerSocket(0)) {
-                port = free.getLocalPort();
-            }
-            long before = System.nanoTime();
-            var builder = new ProcessBuilder(
-                            ROOT.resolve("gradino").toString(),
-                            command,
-                            "--port",
-                            String.valueOf(port),
-                            "--data",
-                            data.toString())
-                    .redirectErrorStream(true);
-            builder.environment().putAll(settings);
-            var process = builder.start();
-            var code = "";
-            var lines = new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
-            for (var line = lines.readLine(); line != null; line = lines.readLine()) {
-                if (line.contains("code for the first owner")) {
-                    code = line.replaceAll(".* ", "");
-                }
-                if (line.startsWith("Gradino is ready")) {
-                    var visitor = new Visitor(port, code);
-                    visitor.get("/api/sign-in");
-                    return new Running(process, port, visitor, (System.nanoTime() - before) / 1e9, data);
-                }
-            }
-            throw new IllegalStateException("the server did not start, exit " + process.waitFor());
-        }
-
-        Path database() {
-            return data.resolve("gradino.db");
-        }
-
-        /** The most that the server itself, a child of the script, ever had in memory. */
-        double mostMegabytes() throws IOException {
-            var server = process.children().findFirst().orElseThrow();
-            return Files.readAllLines(Path.of("/proc/" + server.pid() + "/status")).stream()
-                    .filter(l -> l.startsWith("VmHWM"))
-                    .mapToDouble(l -> Double.parseDouble(l.replaceAll("\\D", "")) / 1024)
-                    .findFirst()
-                    .orElseThrow();
-        }
-
-        @Override
-        public void close() {
-            process.destroy();
-            try {
-                process.waitFor();
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-            }
-        }
-    }
-
-    /** The studio's owner at a browser of their own. */
-    static final class Visitor {
-        private static final String PASSWORD = "a few plain words";
-        private final CookieManager cookies = new CookieManager();
-        private final HttpClient http =
-                HttpClient.newBuilder().cookieHandler(cookies).build();
-        private final int port;
-        private final String code;
-
-        Visitor(int port, String code) {
-            this.code = code;
-            this.port = port;
-        }
-
-        /** The first time the owner is made, later signs in. */
-        void signIn() throws IOException, InterruptedException {
-            var standing = new String(get("/api/sign-in").body(), StandardCharsets.UTF_8);
-            var owner =
-                    "{\"id\":\"o\",\"name\":\"Invented Owner\",\"signIn\":\"owner\",\"code\":\"%s\",\"password\":\"%s\"}"
-                            .formatted(code, PASSWORD);
-            var known = "{\"signIn\":\"owner\",\"password\":\"%s\"}".formatted(PASSWORD);
-            boolean first = standing.contains("\"firstRun\":true");
-            post(first ? "/api/sign-in/owner" : "/api/sign-in", "application/json", first ? owner : known);
-        }
-
-        String cookie() {
-            return cookies.getCookieStore().getCookies().stream()
-                    .filter(c -> c.getName().equals("gradino"))
-                    .findFirst()
-                    .orElseThrow()
-                    .getValue();
-        }
-
-        HttpResponse<byte[]> get(String path) throws IOException, InterruptedException {
-            return http.send(
-                    request(path).header("Accept-Encoding", "gzip").build(), HttpResponse.BodyHandlers.ofByteArray());
-        }
-
-        HttpResponse<byte[]> plain(String path) throws IOException, InterruptedException {
-            return http.send(request(path).build(), HttpResponse.BodyHandlers.ofByteArray());
-        }
-
-        /** How much an archive has, unpacked, without keeping it; it must have all its files to the last byte. */
-        long unpacked(String path, int files) throws IOException, InterruptedException {
-            var request = request(path).build();
-            long bytes = 0;
-            int found = 0;
-            try (var zip = new ZipInputStream(http.send(request, HttpResponse.BodyHandlers.ofInputStream())
-                    .body())) {
-                while (zip.getNextEntry() != null) {
-                    bytes += zip.transferTo(OutputStream.nullOutputStream());
-                    found++;
-                }
-            }
-            if (found != files) {
-                throw new IllegalStateException("the archive has " + found + " files of " + files);
-            }
-            return bytes;
-        }
-
-        void uploadFile(String name, Path file) throws IOException, InterruptedException {
-            var head = "------gradino\r\nContent-Disposition: form-data; name=\"file\"; filename=\"%s\"\r\n\r\n"
-                    .formatted(name);
-            var body = HttpRequest.BodyPublishers.concat(
-                    HttpRequest.BodyPublishers.ofString(head),
-                    HttpRequest.BodyPublishers.ofFile(file),
-                    HttpRequest.BodyPublishers.ofString("\r\n------gradino--\r\n"));
-            var path = "/api/exchange/import";
-            change(
-                    request(path)
-                            .header("Content-Type", "multipart/form-data; boundary=----gradino")
-                            .POST(body),
-                    path);
-        }
-
-        void post(String path, String type, String body) throws IOException, InterruptedException {
-            change(request(path).header("Content-Type", type).POST(HttpRequest.BodyPublishers.ofString(body)), path);
-        }
-
-        void put(String path, String body) throws IOException, InterruptedException {
-            change(
-                    request(path)
-                            .header("Content-Type", "application/json")
-                            .PUT(HttpRequest.BodyPublishers.ofString(body)),
-                    path);
-        }
-
-        private void change(HttpRequest.Builder request, String path) throws IOException, InterruptedException {
-            cookies.getCookieStore().getCookies().stream()
-                    .filter(c -> c.getName().equals("XSRF-TOKEN"))
-                    .forEach(c -> request.header("X-XSRF-TOKEN", c.getValue()));
-            var response = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
-            if (response.statusCode() / 100 != 2) {
-                throw new IllegalStateException(path + ": " + response.body());
-            }
-        }
-
-        private HttpRequest.Builder request(String path) {
-            return HttpRequest.newBuilder(URI.create("http://localhost:" + port + path));
-        }
-    }
 
     /** What one sign-in costs: slow on purpose, against guessing. */
     static List<Measured> signIn() {

@@ -1,6 +1,5 @@
 package gradino.bench;
 
-import gradino.bench.ServerBench.Running;
 import java.io.IOException;
 import java.io.OutputStreamWriter;
 import java.io.PrintWriter;

@@ -20,7 +20,7 @@ final class TodayBench {
     static List<Measured> today() throws Exception {
         var data = Files.createTempDirectory("gradino-bench");
         var rower = AdvanceBench.rower();
-        try (var server = ServerBench.Running.start(data)) {
+        try (var server = Running.start(data)) {
             var visitor = server.visitor();
             visitor.signIn();
             for (var file : AdvanceBench.FILES) {
@@ -29,7 +29,7 @@ final class TodayBench {
                 }
             }
         }
-        try (var server = ServerBench.Running.start(data)) {
+        try (var server = Running.start(data)) {
             var visitor = server.visitor();
             visitor.signIn();
             double first = millis(visitor);
@@ -47,7 +47,7 @@ final class TodayBench {
         }
     }
 
-    private static double millis(ServerBench.Visitor visitor) throws IOException, InterruptedException {
+    private static double millis(Visitor visitor) throws IOException, InterruptedException {
         long before = System.nanoTime();
         var answer = visitor.get("/api/today");
         double millis = (System.nanoTime() - before) / 1e6;
@@ -58,7 +58,7 @@ final class TodayBench {
     }
 
     /** The rower's rows once for every client, those of the line once for every line; in parts, as files have a size. */
-    private static void studio(ServerBench.Visitor visitor, String file, List<String> rows)
+    private static void studio(Visitor visitor, String file, List<String> rows)
             throws IOException, InterruptedException {
         int lines = OF_CLIENT.contains(file) ? 1 : LINES;
         for (int first = 0; first < CLIENTS; first += PART) {

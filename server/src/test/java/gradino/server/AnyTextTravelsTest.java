@@ -2,15 +2,10 @@ package gradino.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.StringReader;
-import java.nio.charset.StandardCharsets;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Random;
-import java.util.zip.ZipInputStream;
 import org.apache.commons.csv.CSVFormat;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
@@ -122,27 +117,17 @@ public class AnyTextTravelsTest {
         lived.me().signIn("hollis", TestServer.PASSWORD);
     }
 
-    private static Map<String, String> files(TestServer server) throws IOException {
-        var files = new LinkedHashMap<String, String>();
-        try (var zip = new ZipInputStream(new ByteArrayInputStream(server.bytes("/api/exchange/gradino.zip")))) {
-            for (var entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
-                files.put(entry.getName(), new String(zip.readAllBytes(), StandardCharsets.UTF_8));
-            }
-        }
-        return files;
-    }
-
     @Test
     public void everyExportComesInAgainAsItWas() throws IOException {
         for (int n = 0; n < 12; n++) {
             lives(n);
         }
-        var out = files(lived);
+        var out = lived.archive();
         copy.clock.set(lived.clock.instant());
         copy.me().signIn("hollis", TestServer.PASSWORD);
         var taken = copy.upload("gradino.zip", lived.bytes("/api/exchange/gradino.zip"));
         assertThat(taken.status()).as("seed " + seed + " " + taken.body()).isEqualTo(200);
-        var again = files(copy);
+        var again = copy.archive();
         out.forEach((file, text) -> assertThat(again.get(file).lines())
                 .as("seed " + seed + " " + file)
                 .containsExactlyElementsOf(text.lines().toList()));

@@ -2,13 +2,13 @@ package gradino.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.ByteArrayInputStream;
+import gradino.server.exchange.ExportService;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
-import java.util.LinkedHashMap;
+import java.util.ArrayList;
 import java.util.Map;
-import java.util.zip.ZipInputStream;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
@@ -48,21 +48,11 @@ public class ExchangeTest {
         copy.close();
     }
 
-    private static Map<String, String> files(TestServer server) throws IOException {
-        var files = new LinkedHashMap<String, String>();
-        try (var zip = new ZipInputStream(new ByteArrayInputStream(server.bytes("/api/exchange/gradino.zip")))) {
-            for (var entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
-                files.put(entry.getName(), new String(zip.readAllBytes(), StandardCharsets.UTF_8));
-            }
-        }
-        return files;
-    }
-
     @Test
     public void anImportedHistoryIsTheLivedOne() throws IOException {
         var answer = copy.upload("gradino.zip", lived.bytes("/api/exchange/gradino.zip"));
         assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
-        assertThat(files(copy)).isEqualTo(files(lived));
+        assertThat(copy.archive()).isEqualTo(lived.archive());
         for (var line : new String[] {"demo-rower-line", "demo-bell-ringer-line", "demo-waller-line"}) {
             assertThat(copy.get("/api/lines/" + line + "/proposals").body())
                     .isEqualTo(lived.get("/api/lines/" + line + "/proposals").body());
@@ -106,7 +96,7 @@ public class ExchangeTest {
                         .valueStream()
                         .filter(m -> m.path("own").asBoolean()))
                 .hasSize(1);
-        var csv = files(lived).get("sessions.csv");
+        var csv = lived.archive().get("sessions.csv");
         var broken =
                 csv.replace("m,demo-rower,", "other,demo-rower,").replace("\"\"rounds\"\":1.0", "\"\"rounds\"\":99.0");
         assertThat(lived.upload("c.csv", broken.getBytes(StandardCharsets.UTF_8))
@@ -117,7 +107,7 @@ public class ExchangeTest {
         assertThat(lived.upload("c.csv", notJson.getBytes(StandardCharsets.UTF_8))
                         .paths())
                 .containsExactly("c.csv, row 2, arrangement_json");
-        var shipped = files(lived).get("studio-methods.csv").replace("our-pulses", "pulses");
+        var shipped = lived.archive().get("studio-methods.csv").replace("our-pulses", "pulses");
         assertThat(lived.upload("s.csv", shipped.getBytes(StandardCharsets.UTF_8))
                         .codes())
                 .contains("shipped-id");
@@ -125,14 +115,14 @@ public class ExchangeTest {
 
     @Test(dependsOnMethods = "anImportedHistoryIsTheLivedOne")
     public void importingTheExportAgainChangesNothing() throws IOException {
-        var before = files(lived);
+        var before = lived.archive();
         var answer = lived.upload("gradino.zip", lived.bytes("/api/exchange/gradino.zip"));
         assertThat(answer.body()
                         .valueStream()
                         .mapToInt(t -> t.path("added").asInt())
                         .sum())
                 .isZero();
-        assertThat(files(lived)).isEqualTo(before);
+        assertThat(lived.archive()).isEqualTo(before);
     }
 
     @Test
@@ -223,7 +213,7 @@ public class ExchangeTest {
 
     @Test
     public void anImportCannotBreakARestriction() throws IOException {
-        var decisions = files(lived).get("decisions.csv").split("\r\n");
+        var decisions = lived.archive().get("decisions.csv").split("\r\n");
         var broken = "late,demo-bell-ringer-line,left,accepted,step-up,ceiling,"
                 + dose(70) + "," + dose(80) + ",,"
                 + "2026-03-01T10:00:00Z,2026-03-01T10:00:00Z,house-1,1,";
@@ -234,5 +224,21 @@ public class ExchangeTest {
         var answer = lived.upload("decisions.csv", csv.getBytes(StandardCharsets.UTF_8));
         assertThat(answer.codes()).containsExactly("effort-cap");
         assertThat(answer.paths()).containsExactly("decisions.csv, row 3, dose");
+    }
+
+    /** Asked for while one is being written: the first byte of it asks for another. */
+    @Test
+    public void oneArchiveAtATimeIsTakenOut() throws IOException {
+        var statuses = new ArrayList<Integer>();
+        lived.bean(ExportService.class).zip(new OutputStream() {
+            @Override
+            public void write(int one) {
+                if (statuses.isEmpty()) {
+                    statuses.add(lived.get("/api/exchange/gradino.zip").status());
+                }
+            }
+        });
+        assertThat(statuses).containsExactly(429);
+        assertThat(lived.get("/api/exchange/gradino.zip").status()).isEqualTo(200);
     }
 }

@@ -2,11 +2,10 @@ package gradino.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
@@ -15,6 +14,7 @@ import tools.jackson.databind.JsonNode;
 
 /** Whatever a body names belongs to the client that its address is about: every operation is sent another client's ids. */
 public class ForeignIdsTest {
+    private static final String STUDIO_WIDE = "/api/(accounts|exchange|sign-in|policies|noise|devices|rehearsals).*";
     private static final String SECRET = "nobody else may read this";
     private TestServer server;
     private Caller coach;
@@ -66,22 +66,11 @@ public class ForeignIdsTest {
     /** Every operation with a body that names something, with each kind of thing that a stranger has. */
     @DataProvider
     public Object[][] operations() {
-        var rows = new ArrayList<Object[]>();
-        document.path("paths")
-                .properties()
-                .forEach(path -> path.getValue().properties().forEach(op -> {
-                    var schema = op.getValue().at("/requestBody/content/application~1json/schema");
-                    if (!schema.isMissingNode()
-                            && !path.getKey()
-                                    .matches("/api/(accounts|exchange|sign-in|policies|noise|devices|rehearsals).*")) {
-                        for (var id : List.of("stranger", "their-line", "their-measurement", "their-restriction")) {
-                            var body = new SampleBody(document, id).of(schema);
-                            if (names(body, id)) {
-                                rows.add(new Object[] {op.getKey().toUpperCase(Locale.ROOT), path.getKey(), body});
-                            }
-                        }
-                    }
-                }));
+        var rows = Stream.of("stranger", "their-line", "their-measurement", "their-restriction")
+                .flatMap(id -> SampleBody.operations(document, id).stream()
+                        .filter(op -> !op.path().matches(STUDIO_WIDE) && names(op.body(), id)))
+                .map(op -> new Object[] {op})
+                .toList();
         assertThat(rows).hasSizeGreaterThan(80);
         return rows.toArray(Object[][]::new);
     }
@@ -94,16 +83,11 @@ public class ForeignIdsTest {
     }
 
     @Test(dataProvider = "operations")
-    public void anotherClientsThingIsNothingHere(String method, String path, JsonNode body) {
-        var address = path.replace("{clientId}", Scene.CLIENT)
-                .replace("{lineId}", Scene.LINE)
-                .replace("{sessionId}", "daily")
-                .replace("{runId}", "mine")
-                .replaceAll("\\{[a-zA-Z]+\\}", "none");
-        var who = path.startsWith("/api/home") ? guest : coach;
-        var answer = who.send(method, address, body.toString());
+    public void anotherClientsThingIsNothingHere(SampleBody.Operation op) {
+        var who = op.path().startsWith("/api/home") ? guest : coach;
+        var answer = who.send(op.method(), op.address(), op.body().toString());
         assertThat(answer.status())
-                .as(method + " " + path + " " + body + " " + answer.body())
+                .as(op + " " + op.body() + " " + answer.body())
                 .isEqualTo(404);
         assertThat(answer.body().toString()).doesNotContain(SECRET);
     }

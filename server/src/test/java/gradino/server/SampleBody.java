@@ -1,6 +1,8 @@
 package gradino.server;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -35,7 +37,7 @@ final class SampleBody {
                 || List.of("line").contains(part);
     }
 
-    JsonNode of(JsonNode schema) {
+    private JsonNode of(JsonNode schema) {
         return of("", schema, 0);
     }
 
@@ -87,5 +89,37 @@ final class SampleBody {
             return "2026-03-02T09:00:00Z";
         }
         return isNaming(part) ? id : WRITTEN.getOrDefault(part, "words");
+    }
+
+    /** An operation that takes a body. */
+    record Operation(String method, String path, JsonNode body) {
+        /** The address with a client's own ids in it. */
+        String address() {
+            return path.replace("{clientId}", Scene.CLIENT)
+                    .replace("{lineId}", Scene.LINE)
+                    .replace("{sessionId}", "daily")
+                    .replace("{runId}", "mine")
+                    .replaceAll("\\{[a-zA-Z]+\\}", "none");
+        }
+
+        @Override
+        public String toString() {
+            return method + " " + path;
+        }
+    }
+
+    /** Every operation of the document with a body, filled with one id. */
+    static List<Operation> operations(JsonNode document, String id) {
+        var all = new ArrayList<Operation>();
+        document.path("paths")
+                .properties()
+                .forEach(path -> path.getValue().properties().forEach(op -> {
+                    var schema = op.getValue().at("/requestBody/content/application~1json/schema");
+                    if (!schema.isMissingNode()) {
+                        var body = new SampleBody(document, id).of(schema);
+                        all.add(new Operation(op.getKey().toUpperCase(Locale.ROOT), path.getKey(), body));
+                    }
+                }));
+        return all;
     }
 }

@@ -9,6 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.DriverManager;
+import java.util.List;
 import java.util.stream.Stream;
 import org.testng.annotations.Test;
 
@@ -16,10 +17,10 @@ import org.testng.annotations.Test;
 public class StartTest {
     private record Said(int exit, String text) {}
 
-    private static Said start(Path data, int port) throws IOException, InterruptedException {
-        var process = ServerProcess.command(data, port, false)
-                .redirectErrorStream(true)
-                .start();
+    private static Said start(Path data, int port, String... more) throws IOException, InterruptedException {
+        var builder = ServerProcess.command(data, port, false).redirectErrorStream(true);
+        builder.command().addAll(List.of(more));
+        var process = builder.start();
         process.getOutputStream().close();
         var text = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         return new Said(process.waitFor(), text);
@@ -69,5 +70,23 @@ public class StartTest {
         }
         Files.writeString(database, "no database at all, only a longer text than a header has");
         assertThat(start(data, 0).text()).contains("cannot be read");
+    }
+
+    @Test
+    public void dataThatAnotherHasAreNamed() throws Exception {
+        try (var running = TestServer.ownerless()) {
+            var said = start(running.data(), 0);
+            assertThat(said.exit()).isEqualTo(1);
+            assertThat(said.text())
+                    .isEqualTo("gradino: the data directory " + running.data()
+                            + " is in use: is Gradino running already?\n");
+        }
+    }
+
+    @Test
+    public void nobodyReachesItFromOutsideBeforeItHasAnOwner() throws Exception {
+        var said = start(TestServer.directory(), 0, "--gradino.host=studio.quay.test");
+        assertThat(said.exit()).isEqualTo(1);
+        assertThat(said.text()).startsWith("gradino: nobody is its owner yet").containsOnlyOnce("\n");
     }
 }

@@ -5,11 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import gradino.server.RunningServer.Data;
 import gradino.server.account.people.DemoPassword;
 import gradino.server.account.people.OwnerCode;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.URI;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -17,7 +19,10 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.zip.ZipInputStream;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -164,6 +169,17 @@ public final class TestServer implements AutoCloseable {
 
     public <T> T bean(String name, Class<T> type) {
         return running.context.getBean(name, type);
+    }
+
+    /** The texts of all files of the archive, by their names. */
+    Map<String, String> archive() throws IOException {
+        var files = new LinkedHashMap<String, String>();
+        try (var zip = new ZipInputStream(new ByteArrayInputStream(bytes("/api/exchange/gradino.zip")))) {
+            for (var entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+                files.put(entry.getName(), new String(zip.readAllBytes(), StandardCharsets.UTF_8));
+            }
+        }
+        return files;
     }
 
     public String url(String path) {

@@ -521,15 +521,7 @@ public class LeverTablesTest {
     @Test
     public void whatNoRungOfTheMethodNamesGrowsAsInTheMethodThatGoesFurthest() {
         var method = "contract-relax-linger";
-        var full = first(method).plusHandsOff(4, 15);
-        var p = Story.of(full)
-                .startingFrom(full)
-                .by(method)
-                .client(STIFF)
-                .clean(15, 12, 9, 6, 3)
-                .passive(36.5, 1.5)
-                .active(14.5, 1.47)
-                .left();
+        var p = shortOfControl(method, first(method).plusHandsOff(4, 15));
         assertThat(p.lever()).isEqualTo(LeverId.SETS);
         assertThat(BlockNumbers.of(p.to().blocks(), BlockForm.HANDS_OFF_HOLD)
                         .get(0)
@@ -537,15 +529,18 @@ public class LeverTablesTest {
                         .number("sets"))
                 .isEqualTo(5);
         var most = first(method).plusHandsOff(5, 15);
-        var stays = Story.of(most)
-                .startingFrom(most)
+        assertThat(shortOfControl(method, most).to().blocks()).isEqualTo(most.blocks());
+    }
+
+    private static Proposal shortOfControl(String method, Dose dose) {
+        return Story.of(dose)
+                .startingFrom(dose)
                 .by(method)
                 .client(STIFF)
                 .clean(15, 12, 9, 6, 3)
                 .passive(36.5, 1.5)
                 .active(14.5, 1.47)
                 .left();
-        assertThat(stays.to().blocks()).isEqualTo(most.blocks());
     }
 
     /** What a rung says when it is at its end: the client's cap where that is lower, else the method's own top. */

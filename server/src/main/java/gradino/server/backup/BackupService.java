@@ -130,7 +130,11 @@ public class BackupService {
     }
 
     private Optional<Backup> newest(Instant now) {
-        return all().stream().filter(b -> !b.at().isAfter(now)).findFirst();
+        try {
+            return folder.newest(now);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private List<Backup> all() {

@@ -13,6 +13,8 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ThreadFactory;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
@@ -21,6 +23,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 /** The devices of every open page. A page belongs to who opened it. */
 @Service
 class Devices implements InMemory {
+    private static final Logger LOG = LoggerFactory.getLogger(Devices.class);
     /** Two samples of the fastest device in each message. */
     private static final int MILLIS_A_TICK = 40;
 
@@ -95,12 +98,20 @@ class Devices implements InMemory {
     private void tick() {
         long now = System.nanoTime();
         for (var entry : List.copyOf(pages.entrySet())) {
-            var page = entry.getValue();
-            if (page.measure(now) > IDLE_TICKS) {
-                pages.remove(entry.getKey());
-            } else if (page.begins()) {
-                senders.execute(page::send);
+            try {
+                tick(entry.getKey(), entry.getValue(), now);
+            } catch (RuntimeException e) {
+                // The clock goes on for the others, and the next time for this one.
+                LOG.error("a device could not be read", e);
             }
+        }
+    }
+
+    private void tick(String key, Page page, long now) {
+        if (page.measure(now) > IDLE_TICKS) {
+            pages.remove(key);
+        } else if (page.begins()) {
+            senders.execute(page::send);
         }
     }
 

@@ -56,9 +56,14 @@ class ErasureRepository {
                 .isPresent();
     }
 
-    /** What was written over in the file stands in the log beside it no longer. */
-    void emptyLog() {
-        sql.first("PRAGMA wal_checkpoint(TRUNCATE)", row -> row.getInt(1));
+    /**
+     * What was written over in the file stands in the log beside it no longer.
+     *
+     * @return false where somebody went on reading for longer than is waited
+     */
+    boolean emptyLog() {
+        return sql.first("PRAGMA wal_checkpoint(TRUNCATE)", row -> row.getInt(1) == 0)
+                .orElseThrow();
     }
 
     void delete(String clientId) {

@@ -5,9 +5,7 @@ import gradino.server.platform.Problem;
 import java.io.IOException;
 import java.io.OutputStreamWriter;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
 import java.util.List;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -25,19 +23,15 @@ class ExchangeController {
 
     private final ImportService imports;
     private final ExportService exports;
-    private final Path data;
 
-    ExchangeController(ImportService imports, ExportService exports, @Value("${gradino.data}") Path data)
-            throws IOException {
-        Unpacked.removeLeftOver(data);
-        this.data = data;
+    ExchangeController(ImportService imports, ExportService exports) {
         this.imports = imports;
         this.exports = exports;
     }
 
     @PostMapping(path = "/api/exchange/import", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     List<Taken> take(@RequestParam("file") List<MultipartFile> files) throws IOException {
-        try (var unpacked = new Unpacked(data)) {
+        try (var unpacked = new Unpacked()) {
             for (var file : files) {
                 var name = file.getOriginalFilename();
                 try (var in = file.getInputStream()) {

@@ -7,15 +7,12 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.zip.ZipInputStream;
+import org.springframework.util.FileSystemUtils;
 
-/** What was sent, in a directory of its own in the data directory until it was read; archives taken apart. */
+/** What was sent, in a directory of its own among what is written for a moment only, until it was read; archives taken apart. */
 final class Unpacked implements AutoCloseable {
-    /** Directories that a power cut left behind begin with this. */
-    private static final String PREFIX = "import-";
-
     private static final long MB = 1024 * 1024;
     private static final long MOST_BYTES = 4096 * MB;
     private static final long LEAST_LEFT_BYTES = 512 * MB;
@@ -26,8 +23,8 @@ final class Unpacked implements AutoCloseable {
     private final List<CsvFile> files = new ArrayList<>();
     private long bytes;
 
-    Unpacked(Path data) throws IOException {
-        directory = Files.createTempDirectory(data, PREFIX);
+    Unpacked() throws IOException {
+        directory = Files.createTempDirectory("import");
     }
 
     List<CsvFile> files() {
@@ -69,27 +66,6 @@ final class Unpacked implements AutoCloseable {
 
     @Override
     public void close() throws IOException {
-        remove(directory);
-    }
-
-    /** At a start, what a power cut left behind. */
-    static void removeLeftOver(Path data) throws IOException {
-        if (!Files.isDirectory(data)) {
-            return;
-        }
-        try (var all = Files.list(data)) {
-            for (var left : all.filter(f -> f.getFileName().toString().startsWith(PREFIX))
-                    .toList()) {
-                remove(left);
-            }
-        }
-    }
-
-    private static void remove(Path directory) throws IOException {
-        try (var within = Files.walk(directory)) {
-            for (var file : within.sorted(Comparator.reverseOrder()).toList()) {
-                Files.deleteIfExists(file);
-            }
-        }
+        FileSystemUtils.deleteRecursively(directory);
     }
 }

@@ -7,22 +7,46 @@ import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.time.Instant;
 import java.util.Optional;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
+import org.springframework.util.FileSystemUtils;
 
 /** One Gradino at a time has a data directory; whoever puts a backup back has it too. Let go when the process ends, however it ends. */
 @Component
 public class DataLock implements AutoCloseable {
     private static final String FILE = "gradino.lock";
+    /** What is written for a moment only, where the script starts it. */
+    private static final Path MOMENT = Path.of(System.getProperty("java.io.tmpdir"));
+
+    private static final String MOMENT_NAME = "gradino-tmp";
     private final FileChannel channel;
 
     @Autowired
     DataLock(@Value("${gradino.data}") Path directory) throws IOException {
-        this(taken(directory)
-                .orElseThrow(() -> new IllegalStateException(
-                        "the data directory " + directory + " is in use: is Gradino running already?")));
+        this(taken(directory).orElseThrow(() -> new IllegalStateException(inUse(directory))));
+        clearMoment();
+    }
+
+    /** At a start, what a process that is no more left behind: it is older than this one. */
+    private static void clearMoment() throws IOException {
+        var started = ProcessHandle.current().info().startInstant().orElse(Instant.MIN);
+        if (!MOMENT.endsWith(MOMENT_NAME)) {
+            return;
+        }
+        try (var all = Files.list(MOMENT)) {
+            for (var left : all.toList()) {
+                if (Files.getLastModifiedTime(left).toInstant().isBefore(started)) {
+                    FileSystemUtils.deleteRecursively(left);
+                }
+            }
+        }
+    }
+
+    static String inUse(Path directory) {
+        return "the data directory " + directory + " is in use: is Gradino running already?";
     }
 
     private DataLock(FileChannel channel) {

@@ -8,7 +8,6 @@ import java.nio.file.Path;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
 import org.springframework.context.ApplicationListener;
 import org.springframework.core.env.Environment;
@@ -29,13 +28,14 @@ public final class StartCheck implements ApplicationListener<ApplicationEnvironm
     private static Optional<String> refusal(Environment settings) {
         var directory = Path.of(settings.getRequiredProperty("gradino.data")).toAbsolutePath();
         int port = settings.getRequiredProperty("server.port", Integer.class);
-        return Stream.of(
-                        notWritable(directory),
-                        inUse(settings.getRequiredProperty("server.address"), port),
-                        newer(directory.resolve(Database.FILE)),
-                        ownerless(settings.getProperty("gradino.host", ""), directory.resolve(Database.FILE)))
-                .flatMap(Optional::stream)
-                .findFirst();
+        var database = directory.resolve(Database.FILE);
+        // Each is looked at only when the one before has found nothing: nothing is touched where something stands
+        // against it.
+        return notWritable(directory)
+                .or(() -> inUse(settings.getRequiredProperty("server.address"), port))
+                .or(() -> newer(database))
+                .or(() -> taken(directory))
+                .or(() -> ownerless(settings.getProperty("gradino.host", ""), database));
     }
 
     private static Optional<String> notWritable(Path directory) {
@@ -60,6 +60,22 @@ public final class StartCheck implements ApplicationListener<ApplicationEnvironm
                     String.valueOf(e.getMessage()).contains("in use")
                             ? "port " + port + " is in use: is Gradino running already? --port N takes another"
                             : "port " + port + " cannot be taken (" + e.getMessage() + "): --port N takes another");
+        }
+    }
+
+    private static Optional<String> taken(Path directory) {
+        if (!Files.exists(directory.resolve(Database.FILE))) {
+            return Optional.empty();
+        }
+        try {
+            var lock = DataLock.of(directory);
+            if (lock.isPresent()) {
+                lock.get().close();
+                return Optional.empty();
+            }
+            return Optional.of(DataLock.inUse(directory));
+        } catch (IOException e) {
+            return Optional.of("the data directory " + directory + " cannot be locked: " + e.getMessage());
         }
     }
 

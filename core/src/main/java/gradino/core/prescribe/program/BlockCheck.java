@@ -87,7 +87,7 @@ final class BlockCheck {
                     "newcomer-hold",
                     (double) FirstDose.NEWCOMER_HOLD,
                     "s",
-                    "A newcomer begins with at most 60 s.");
+                    "A newcomer begins with at most %d s.".formatted(FirstDose.NEWCOMER_HOLD));
         }
     }
 
@@ -104,7 +104,7 @@ final class BlockCheck {
                     "newcomer-ceiling",
                     (double) FirstDose.NEWCOMER_CEILING,
                     "%",
-                    "A newcomer begins with at most 50 %.");
+                    "A newcomer begins with at most %d %%.".formatted(FirstDose.NEWCOMER_CEILING));
         }
     }
 

@@ -85,7 +85,7 @@ class ComposeController {
     @PutMapping("/api/clients/{clientId}/sessions/{sessionId}")
     CurrentSession save(
             @PathVariable String clientId, @PathVariable String sessionId, @Valid @RequestBody Saving saving) {
-        return compose.save(clientId, sessionId, saving.name().strip(), saving.draft());
+        return compose.save(clientId, sessionId, saving.name(), saving.draft());
     }
 
     @DeleteMapping("/api/clients/{clientId}/sessions/{sessionId}")

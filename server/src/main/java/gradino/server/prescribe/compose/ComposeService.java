@@ -21,7 +21,6 @@ import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
-import gradino.server.platform.Texts;
 import gradino.server.prescribe.library.MethodService;
 import gradino.server.prescribe.program.ClientProgram;
 import gradino.server.prescribe.program.Line;
@@ -70,7 +69,7 @@ public class ComposeService {
     @Transactional(readOnly = true)
     ScorePreview preview(String clientId, SessionDraft draft) {
         var client = clients.get(clientId);
-        var checked = checked(client, draft, contexts.of(program.of(client)));
+        var checked = checked(draft, contexts.of(program.of(client)));
         return ScorePreview.of(client, draft, checked, contexts.policy());
     }
 
@@ -207,9 +206,9 @@ public class ComposeService {
         return SessionReader.read(draft).plan().map(Compiler::compile).orElse(new Timeline(List.of()));
     }
 
-    private SessionCheck.Checked checked(Client client, SessionDraft draft, SessionContext context) {
+    private SessionCheck.Checked checked(SessionDraft draft, SessionContext context) {
         var checked = SessionCheck.check(draft, context, methods.methods());
-        var findings = new ArrayList<>(program.check(client.id(), draft));
+        var findings = new ArrayList<>(program.check(draft));
         findings.addAll(checked.findings());
         return new SessionCheck.Checked(checked.timeline(), List.copyOf(findings));
     }
@@ -218,16 +217,13 @@ public class ComposeService {
     @Transactional
     public CurrentSession save(String clientId, String id, String name, SessionDraft draft) {
         var client = clients.get(clientId);
-        var checked = checked(client, draft, contexts.of(program.of(client)));
+        var checked = checked(draft, contexts.of(program.of(client)));
         Problem.throwIfBlocking(checked.findings());
         if (checked.timeline().isEmpty()) {
             throw Problem.invalid("stations", "empty", "Nothing is in this session yet: add a line.");
         }
         if (name.isBlank() || name.length() > 120) {
             throw Problem.invalid("name", "required", "A name of up to 120 letters.");
-        }
-        if (!Texts.isId(id)) {
-            throw Problem.invalid("id", "bad-id", "An id is 1 to 64 letters, digits and hyphens.");
         }
         program.saved(client, saving(clientId, id, name.strip(), Arrangement.of(draft)), draft);
         return get(clientId, id);

@@ -7,7 +7,6 @@ import gradino.core.prescribe.program.Plan;
 import gradino.core.prescribe.program.SessionDraft;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;
 import gradino.server.intake.Client;
-import gradino.server.platform.Texts;
 import gradino.server.prescribe.program.LineHistory.Look;
 import gradino.server.prescribe.program.LineRepository.LineVersion;
 import gradino.server.prescribe.program.SessionRepository.Saving;
@@ -69,29 +68,21 @@ public class Program {
                 .toList();
     }
 
-    /** What of a draft cannot be kept for this client, whatever its numbers are. */
-    public List<Finding> check(String clientId, SessionDraft draft) {
+    /** What of a draft cannot be kept, whatever its numbers are; that its lines are the client's own is seen to at the door. */
+    public List<Finding> check(SessionDraft draft) {
         var findings = new ArrayList<Finding>();
         for (int s = 0; s < draft.stations().size(); s++) {
             var all = draft.stations().get(s).lines();
             for (int l = 0; l < all.size(); l++) {
                 var path = "stations[%d].lines[%d].id".formatted(s, l);
-                misfit(clientId, all.get(l), path).ifPresent(findings::add);
+                misfit(all.get(l), path).ifPresent(findings::add);
             }
         }
         return findings;
     }
 
-    private Optional<Finding> misfit(String clientId, LineDraft draft, String path) {
-        if (!Texts.isId(draft.id())) {
-            var words = "An id is 1 to 64 letters, digits and hyphens.";
-            return Optional.of(Finding.blocking(path, "bad-id", null, "", words));
-        }
+    private Optional<Finding> misfit(LineDraft draft, String path) {
         return lines.find(draft.id()).flatMap(line -> {
-            if (!line.clientId().equals(clientId)) {
-                return Optional.of(
-                        Finding.blocking(path, "not-theirs", null, "", "This client has no such line: add a new one."));
-            }
             boolean same =
                     line.motion().equals(draft.motion()) && line.position().equals(draft.position());
             var words = "Another motion or position is another line: add a new one.";
