@@ -78,7 +78,7 @@ public class KilledWorkTest {
         process.destroyForcibly().waitFor();
     }
 
-    private static List<String> java(Class<?> command, Object... arguments) {
+    static List<String> java(Class<?> command, Object... arguments) {
         var words = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-XX:TieredStopAtLevel=1",

@@ -78,7 +78,7 @@ public final class BackupFolder {
         }
         // What a power cut left half written.
         try (var files = Files.list(folder)) {
-            for (var part : files.filter(f -> f.getFileName().toString().endsWith(DatabaseFile.PART))
+            for (var part : files.filter(f -> f.getFileName().toString().contains(DatabaseFile.PART))
                     .toList()) {
                 Files.deleteIfExists(part);
             }

@@ -3,6 +3,7 @@ package gradino.server.exchange;
 import gradino.server.platform.Problem;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -53,15 +54,27 @@ final class Unpacked implements AutoCloseable {
             for (int got = in.read(piece); got >= 0; got = in.read(piece)) {
                 bytes += got;
                 if (bytes > MOST_BYTES || directory.toFile().getUsableSpace() < LEAST_LEFT_BYTES) {
-                    throw Problem.invalid(
-                            "file",
-                            "file-too-large",
-                            "The archive unpacks to more than 4 GB, or than the disk has left: split it.");
+                    throw tooLarge();
                 }
-                out.write(piece, 0, got);
+                keep(out, piece, got);
             }
         }
         files.add(CsvFile.of(name, file));
+    }
+
+    private static void keep(OutputStream out, byte[] piece, int length) {
+        try {
+            out.write(piece, 0, length);
+        } catch (IOException full) {
+            throw tooLarge();
+        }
+    }
+
+    private static Problem tooLarge() {
+        return Problem.invalid(
+                "file",
+                "file-too-large",
+                "The archive unpacks to more than 4 GB, or than the disk has left: split it.");
     }
 
     @Override

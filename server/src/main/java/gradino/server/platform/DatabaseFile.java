@@ -14,10 +14,13 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
+import org.sqlite.SQLiteConnection;
+import org.sqlite.SQLiteErrorCode;
 
 /** A database as a file: copied while others write to it, looked through, put in another's place. Needs no running Gradino. */
 public final class DatabaseFile {
@@ -30,6 +33,10 @@ public final class DatabaseFile {
     private static final String BUSY = "PRAGMA busy_timeout = 5000";
     /** A whole file is looked through page by page, and indexes in their own order. */
     private static final String MAPPED = "PRAGMA mmap_size = 1073741824";
+
+    private static final int PAGES_AT_ONCE = 2_000;
+    private static final int WAIT_MILLIS = 100;
+    private static final int WAITS = 50;
 
     private DatabaseFile() {}
 
@@ -68,16 +75,14 @@ public final class DatabaseFile {
      * @throws IOException when it cannot be written, or is not whole
      */
     public static void copy(Path from, Path to) throws IOException {
-        var part = to.resolveSibling(to.getFileName() + PART);
+        var part = beside(to, PART);
         try {
             Files.deleteIfExists(part);
             open(from, false, connection -> {
                 run(connection, "PRAGMA query_only = 1");
                 run(connection, "BEGIN");
                 first(connection, "SELECT count(*) FROM sqlite_schema");
-                try (var statement = connection.createStatement()) {
-                    statement.executeUpdate("backup to \"" + part.toAbsolutePath() + "\"");
-                }
+                pages(connection, part);
                 run(connection, "COMMIT");
                 return true;
             });
@@ -93,7 +98,31 @@ public final class DatabaseFile {
         } catch (SQLException e) {
             throw new IOException(e.getMessage(), e);
         } finally {
-            Files.deleteIfExists(part);
+            for (var left : List.of(part, beside(part, "-journal"), beside(part, "-wal"), beside(part, "-shm"))) {
+                Files.deleteIfExists(left);
+            }
+        }
+    }
+
+    private static Path beside(Path file, String ending) {
+        return file.resolveSibling(file.getFileName() + ending);
+    }
+
+    /** Forced to the disk piece by piece: all at once at the end, and whoever saves meanwhile waits for the whole of it. */
+    private static void pages(Connection from, Path to) throws SQLException {
+        var database = from.unwrap(SQLiteConnection.class).getDatabase();
+        int code = database.backup(
+                "main", to.toAbsolutePath().toString(), (left, all) -> forced(to), WAIT_MILLIS, WAITS, PAGES_AT_ONCE);
+        if (code != SQLiteErrorCode.SQLITE_OK.code) {
+            throw new SQLException("the copy ended with " + SQLiteErrorCode.getErrorCode(code));
+        }
+    }
+
+    private static void forced(Path file) {
+        try {
+            force(file);
+        } catch (IOException e) {
+            // What cannot be forced now cannot be forced at the end, and is said there.
         }
     }
 
@@ -102,23 +131,33 @@ public final class DatabaseFile {
         if (!Files.isRegularFile(file)) {
             return Optional.of("there is no file " + file);
         }
+        // Two long readings of the whole file, beside each other.
+        var pages = CompletableFuture.supplyAsync(() -> found(file, DatabaseFile::damage));
+        var rows = found(file, DatabaseFile::looseRows);
+        return pages.join().or(() -> rows);
+    }
+
+    private static Optional<String> found(Path file, Ask<Optional<String>> ask) {
         try {
-            return open(file, true, connection -> {
-                var integrity = first(connection, "PRAGMA integrity_check(1)");
-                if (!integrity.equals("ok")) {
-                    return Optional.of("its pages are damaged: " + integrity);
-                }
-                var loose = first(connection, "SELECT \"table\" FROM pragma_foreign_key_check LIMIT 1");
-                if (!loose.isEmpty()) {
-                    return Optional.of("rows of " + loose + " belong to nothing");
-                }
-                return first(connection, "SELECT count(*) FROM client").isEmpty()
-                        ? Optional.of("it is none of Gradino's")
-                        : Optional.empty();
-            });
+            return open(file, true, ask);
         } catch (SQLException e) {
             return Optional.of("it cannot be read: " + e.getMessage());
         }
+    }
+
+    private static Optional<String> damage(Connection connection) throws SQLException {
+        var integrity = first(connection, "PRAGMA integrity_check(1)");
+        return integrity.equals("ok") ? Optional.empty() : Optional.of("its pages are damaged: " + integrity);
+    }
+
+    private static Optional<String> looseRows(Connection connection) throws SQLException {
+        var loose = first(connection, "SELECT \"table\" FROM pragma_foreign_key_check LIMIT 1");
+        if (!loose.isEmpty()) {
+            return Optional.of("rows of " + loose + " belong to nothing");
+        }
+        return first(connection, "SELECT count(*) FROM client").isEmpty()
+                ? Optional.of("it is none of Gradino's")
+                : Optional.empty();
     }
 
     /** Number of the newest change of the schema in it. */

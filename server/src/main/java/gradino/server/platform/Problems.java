@@ -2,6 +2,7 @@ package gradino.server.platform;
 
 import gradino.core.because.Finding;
 import gradino.core.quantity.OutOfBoundsException;
+import java.sql.SQLException;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -14,6 +15,7 @@ import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.TransactionException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -52,13 +54,19 @@ class Problems extends ResponseEntityExceptionHandler {
             case FULL ->
                 detail(
                         HttpStatus.INSUFFICIENT_STORAGE,
-                        "The disk is full: free some space; nothing was half-saved.",
+                        "The disk is full or cannot be written: free some space; nothing was half-saved.",
                         List.of());
             case BUSY -> detail(HttpStatus.SERVICE_UNAVAILABLE, "The database is busy: try again.", List.of());
             case DUPLICATE -> detail(HttpStatus.CONFLICT, "This is stored already.", List.of());
             case OTHER ->
                 detail(HttpStatus.INTERNAL_SERVER_ERROR, "The database refused; nothing was half-saved.", List.of());
         };
+    }
+
+    /** What the disk refuses at the end of a transaction, when all of it is written. */
+    @ExceptionHandler(TransactionException.class)
+    ProblemDetail transaction(TransactionException e) {
+        return e.getMostSpecificCause() instanceof SQLException why ? storage(StorageException.of(why)) : unexpected(e);
     }
 
     @ExceptionHandler(RuntimeException.class)

@@ -12,7 +12,7 @@ public final class StorageException extends RuntimeException {
     public enum Kind {
         /** The row is there already. */
         DUPLICATE,
-        /** The disk is full. */
+        /** The disk is full, or refuses what is written. */
         FULL,
         /** Somebody else is writing for too long. */
         BUSY,
@@ -41,7 +41,7 @@ public final class StorageException extends RuntimeException {
         var code = sqlite.getResultCode();
         if (code == SQLiteErrorCode.SQLITE_CONSTRAINT_UNIQUE || code == SQLiteErrorCode.SQLITE_CONSTRAINT_PRIMARYKEY) {
             return Kind.DUPLICATE;
-        } else if (code == SQLiteErrorCode.SQLITE_FULL) {
+        } else if (code == SQLiteErrorCode.SQLITE_FULL || code == SQLiteErrorCode.SQLITE_IOERR_WRITE) {
             return Kind.FULL;
         }
         return code == SQLiteErrorCode.SQLITE_BUSY ? Kind.BUSY : Kind.OTHER;
