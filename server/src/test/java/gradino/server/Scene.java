@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -159,29 +160,40 @@ public final class Scene {
 
     /** Every block of an open session, done to the second. */
     public Scene doAll(JsonNode floor) {
-        var blocks = floor.path("timeline")
+        for (var block : blocks(floor, "b" + ++ids)) {
+            var answer = server.post("/api/runs/" + floor.path("id").asString() + "/blocks", block);
+            assertThat(answer.status()).as(answer.body().toString()).isEqualTo(204);
+        }
+        return this;
+    }
+
+    /** What is sent when every block of a floor is done to the second, under ids of its own. */
+    public static List<String> blocks(JsonNode floor, String ids) {
+        return phasesByBlock(floor).entrySet().stream()
+                .map(block -> done(ids + "-" + block.getKey(), block.getKey(), block.getValue()))
+                .toList();
+    }
+
+    /** The phases of a floor that are of a block, by its id and in their order. */
+    public static Map<String, List<JsonNode>> phasesByBlock(JsonNode floor) {
+        return floor.path("timeline")
                 .path("phases")
                 .valueStream()
                 .filter(p -> !p.path("block").asString().matches("SET_UP|SIDE_CHANGE"))
                 .collect(Collectors.groupingBy(
                         p -> p.path("blockId").asString(), LinkedHashMap::new, Collectors.toList()));
-        blocks.forEach((id, phases) -> {
-            var first = phases.get(0);
-            boolean press = first.path("block").asString().equals("PRESS");
-            int top = phases.stream()
-                    .mapToInt(p -> p.path("effortTo").asInt())
-                    .max()
-                    .orElse(0);
-            var rows = phases.stream()
-                    .map(p -> "{\"kind\":\"%s\",\"plannedSeconds\":%d,\"doneSeconds\":%d}"
-                            .formatted(p.path("kind").asString(), seconds(p), seconds(p)))
-                    .collect(Collectors.joining(","));
-            var answer = server.post(
-                    "/api/runs/" + floor.path("id").asString() + "/blocks",
-                    block("b" + ++ids, id, first, press ? "\"effortRating\":" + top / 10 + "," : "", rows));
-            assertThat(answer.status()).as(answer.body().toString()).isEqualTo(204);
-        });
-        return this;
+    }
+
+    private static String done(String record, String id, List<JsonNode> phases) {
+        var first = phases.get(0);
+        boolean press = first.path("block").asString().equals("PRESS");
+        int top =
+                phases.stream().mapToInt(p -> p.path("effortTo").asInt()).max().orElse(0);
+        var rows = phases.stream()
+                .map(p -> "{\"kind\":\"%s\",\"plannedSeconds\":%d,\"doneSeconds\":%d}"
+                        .formatted(p.path("kind").asString(), seconds(p), seconds(p)))
+                .collect(Collectors.joining(","));
+        return block(record, id, first, press ? "\"effortRating\":" + top / 10 + "," : "", rows);
     }
 
     public static String block(String recordId, String blockId, JsonNode phase, String rating, String phases) {
@@ -197,7 +209,7 @@ public final class Scene {
                         phases);
     }
 
-    private static int seconds(JsonNode phase) {
+    public static int seconds(JsonNode phase) {
         return phase.path("endSecond").asInt() - phase.path("startSecond").asInt();
     }
 
