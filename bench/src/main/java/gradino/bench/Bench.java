@@ -66,6 +66,7 @@ public final class Bench {
         all.put("trace", CoreBench::trace);
         all.put("import", ServerBench::imports);
         all.put("exchange", StudioBench::exchange);
+        all.put("backtests", HeavyBench::backtests);
         all.put("estimate", RangeBench::estimate);
         all.put("ranges", ServerBench::ranges);
         all.put("draw", DrawBench::rangeMap);

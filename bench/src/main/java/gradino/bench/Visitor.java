@@ -36,6 +36,10 @@ final class Visitor {
         post(first ? "/api/sign-in/owner" : "/api/sign-in", "application/json", first ? owner : known);
     }
 
+    void signIn(String name, String password) throws IOException, InterruptedException {
+        post("/api/sign-in", "application/json", "{\"signIn\":\"%s\",\"password\":\"%s\"}".formatted(name, password));
+    }
+
     String cookie() {
         return cookies.getCookieStore().getCookies().stream()
                 .filter(c -> c.getName().equals("gradino"))

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.io.StringReader;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Random;
 import org.apache.commons.csv.CSVFormat;
@@ -20,6 +21,15 @@ public class AnyTextTravelsTest {
     private static final List<String> BEGINNINGS =
             List.of("", "=", "+", "-", "@", "'", "''", "'=", ";", ":", "\\", "\"", " ", "-4.5", "{", "[");
     private static final String LETTERS = ";:\\'\"=+-@,|\t\nabc \u00e9\u05d0\u4e2d{}[]0";
+    private static final String BATTERY = """
+            {"body":{"items":[{"motion":"hip-internal-rotation","side":"LEFT","mode":"PASSIVE","warmth":"COLD",
+             "position":"prone-knee-bent","instrument":"INCLINOMETER"}],
+             "movements":[{"name":"","unit":"GRADE","higherIsBetter":true}]}}
+            """;
+    private static final String STUDY = """
+            {"motion":"hip-internal-rotation","instrument":"GONIOMETER","visits":2,"trials":2}
+            """;
+
     private final long seed = System.nanoTime();
     private final Random random = new Random(seed);
     private TestServer lived;
@@ -76,7 +86,40 @@ public class AnyTextTravelsTest {
         sent("PUT", Scene.DAILY, JSON.createObjectNode().put("name", name()).set("draft", kept.path("draft")));
         var restriction = read("{\"kind\":\"MOVING_BREATH\",\"scope\":{\"joints\":[]}}");
         sent("POST", CLIENT + "/restrictions", restriction.put("id", "r" + n).put("reason", nonsense()));
+        writes(n);
         runs(n);
+    }
+
+    /** What others are told or lies beside the sessions. */
+    private void writes(int n) {
+        var today = LocalDate.now(lived.clock);
+        var clearance = read("{\"stopSigns\":false,\"names\":[],\"loosens\":[{\"motionLimits\":[]}]}")
+                .put("id", "clear" + n)
+                .put("clearedBy", name())
+                .put("writtenOn", today.toString())
+                .put("until", today.plusDays(3).toString())
+                .put("note", nonsense());
+        ((ObjectNode) clearance.at("/loosens/0")).put("restriction", "r" + n);
+        sent("POST", CLIENT + "/clearances", clearance);
+        var away = read("{\"kind\":\"OTHER\"}")
+                .put("from", today.minusDays(9).toString())
+                .put("until", today.minusDays(8).toString());
+        sent("PUT", CLIENT + "/pauses/p" + n, away.put("note", nonsense()));
+        var battery = read(BATTERY).put("id", "bat" + n).put("name", name());
+        ((ObjectNode) battery.at("/body/movements/0")).put("name", name());
+        sent("POST", CLIENT + "/batteries", battery);
+        var study = read(STUDY).put("id", "study" + n);
+        study.putArray("people").add(name()).add(name()).add(name()).add(name()).add(name());
+        sent("POST", "/api/studies", study);
+    }
+
+    /** What the coach answers to both sides' proposals, and why. */
+    private void decides() {
+        for (var side : List.of("LEFT", "RIGHT")) {
+            var reason = JSON.createObjectNode().put("reason", nonsense()).toString();
+            var answer = scene.decide("d" + side, side, "DECLINED", "," + reason.substring(1, reason.length() - 1));
+            assertThat(answer.status()).as("seed " + seed + answer.body()).isEqualTo(200);
+        }
     }
 
     private void runs(int n) {
@@ -119,6 +162,8 @@ public class AnyTextTravelsTest {
 
     @Test
     public void everyExportComesInAgainAsItWas() throws IOException {
+        scene.cleanSession("first").cleanSession("second");
+        decides();
         for (int n = 0; n < 12; n++) {
             lives(n);
         }

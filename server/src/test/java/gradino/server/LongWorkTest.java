@@ -54,6 +54,36 @@ public class LongWorkTest {
         }
     }
 
+    /** What waits for its turn is seen as well, and ended without having begun. */
+    @Test
+    public void itMayBeEndedWhileItWaits() throws Exception {
+        var heavy = server.bean(Heavy.class);
+        int places = Math.max(1, Runtime.getRuntime().availableProcessors() - 1);
+        var all = new CountDownLatch(places);
+        var over = new CountDownLatch(1);
+        var pool = Executors.newCachedThreadPool();
+        try {
+            for (int n = 0; n < places; n++) {
+                var other = "other-" + n;
+                pool.submit(() -> heavy.run(other, "test", w -> {
+                    all.countDown();
+                    await(over);
+                    return 1;
+                }));
+            }
+            await(all);
+            Future<Integer> waiting = pool.submit(() -> heavy.run("waits", "test", w -> 2));
+            while (heavy.of("waits").isEmpty()) {
+                Thread.onSpinWait();
+            }
+            heavy.end("waits");
+            assertThatThrownBy(waiting::get).hasCauseInstanceOf(Problem.class);
+        } finally {
+            over.countDown();
+            pool.shutdownNow();
+        }
+    }
+
     private static void await(CountDownLatch latch) {
         try {
             latch.await();

@@ -60,32 +60,38 @@ public class Heavy implements InMemory {
         if (before != null && before.name.equals(name)) {
             before.ended = true;
         }
-        return held(
-                seats.computeIfAbsent(who, w -> new Semaphore(1, true)),
-                () -> held(places, () -> {
-                    var mine = new Work(name);
-                    going.put(who, mine);
-                    try {
-                        return work.apply(mine);
-                    } finally {
-                        going.remove(who, mine);
-                    }
-                }));
+        var mine = new Work(name);
+        return held(seats.computeIfAbsent(who, w -> new Semaphore(1, true)), mine, () -> {
+            going.put(who, mine);
+            try {
+                return held(places, mine, () -> work.apply(mine));
+            } finally {
+                going.remove(who, mine);
+            }
+        });
     }
 
-    private static <T> T held(Semaphore place, Supplier<T> work) {
-        try {
-            if (!place.tryAcquire(LONGEST_WAIT_SECONDS, TimeUnit.SECONDS)) {
-                throw Problem.tooMany("Others are having something worked out: try again in a few minutes.");
-            }
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw Problem.tooMany("The server is being stopped.");
-        }
+    private static <T> T held(Semaphore place, Work mine, Supplier<T> work) {
+        waitFor(place, mine);
         try {
             return work.get();
         } finally {
             place.release();
+        }
+    }
+
+    /** Looks up once a second whether it was ended meanwhile. */
+    private static void waitFor(Semaphore place, Work mine) {
+        try {
+            for (int second = 0; !place.tryAcquire(1, TimeUnit.SECONDS); second++) {
+                if (second >= LONGEST_WAIT_SECONDS) {
+                    throw Problem.tooMany("Others are having something worked out: try again in a few minutes.");
+                }
+                mine.step(0, 0);
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw Problem.tooMany("The server is being stopped.");
         }
     }
 
