@@ -26,10 +26,6 @@ public class AnyTextTravelsTest {
              "position":"prone-knee-bent","instrument":"INCLINOMETER"}],
              "movements":[{"name":"","unit":"GRADE","higherIsBetter":true}]}}
             """;
-    private static final String STUDY = """
-            {"motion":"hip-internal-rotation","instrument":"GONIOMETER","visits":2,"trials":2}
-            """;
-
     private final long seed = System.nanoTime();
     private final Random random = new Random(seed);
     private TestServer lived;
@@ -108,9 +104,6 @@ public class AnyTextTravelsTest {
         var battery = read(BATTERY).put("id", "bat" + n).put("name", name());
         ((ObjectNode) battery.at("/body/movements/0")).put("name", name());
         sent("POST", CLIENT + "/batteries", battery);
-        var study = read(STUDY).put("id", "study" + n);
-        study.putArray("people").add(name()).add(name()).add(name()).add(name()).add(name());
-        sent("POST", "/api/studies", study);
     }
 
     /** What the coach answers to both sides' proposals, and why. */
