@@ -14,8 +14,17 @@ import org.testng.annotations.Test;
 
 /** The arrows between the rooms: a package may use those before it in the order of the work, never one after it. */
 public class ArrowsTest {
-    private static final List<String> ORDER =
-            List.of("quantity", "because", "body", "intake", "measure", "prescribe", "effort", "perform", "advance");
+    private static final List<String> ORDER = List.of(
+            "quantity",
+            "because",
+            "body",
+            "intake",
+            "measure",
+            "prescribe",
+            "effort",
+            "perform",
+            "advance",
+            "schedule");
     private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
             .importPackages("gradino.core");
@@ -24,7 +33,8 @@ public class ArrowsTest {
     private static final List<List<String>> WITHIN = List.of(
             List.of("measure.noise", "measure.reading", "measure.limit"),
             List.of("prescribe.block", "prescribe.method", "prescribe.timeline", "prescribe.program"),
-            List.of("advance.state", "advance.gate", "advance.lever", "advance.", "advance.look"));
+            List.of("advance.state", "advance.gate", "advance.lever", "advance.", "advance.look"),
+            List.of("schedule.week", "schedule.solve", "schedule."));
 
     @DataProvider
     public Object[][] rooms() {
@@ -79,6 +89,18 @@ public class ArrowsTest {
                 .should()
                 .dependOnClassesThat()
                 .haveFullyQualifiedName("java.time.Clock")
+                .check(CORE);
+    }
+
+    /** The solver may be another one tomorrow. */
+    @Test
+    public void noTypeOfTheSolverLeavesItsRoom() {
+        noClasses()
+                .that()
+                .resideOutsideOfPackage("gradino.core.schedule.solve..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("org.chocosolver..")
                 .check(CORE);
     }
 }

@@ -1,0 +1,134 @@
+package gradino.core.schedule;
+
+import gradino.core.schedule.week.DaySet;
+import gradino.core.schedule.week.Level;
+import gradino.core.schedule.week.Week;
+import gradino.core.schedule.week.WeekLine;
+import gradino.core.schedule.week.WeekRules;
+import gradino.core.schedule.week.WeekSolver;
+import gradino.core.schedule.week.WeekTask;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.IntStream;
+
+/** Plans a week, plans it on when something came in between, and says what to do where not all of it fits. */
+public final class Planner {
+    /** Minutes are asked for in fives, up to an hour. */
+    private static final int STEP_SECONDS = 300;
+
+    private static final int MOST_STEPS = 12;
+
+    private final WeekSolver solver;
+
+    public Planner(WeekSolver solver) {
+        this.solver = solver;
+    }
+
+    /** The best week there is. There is always one: the empty one keeps every rule. */
+    public Week plan(WeekTask task) {
+        return solved(task, Level.PLANNED);
+    }
+
+    /**
+     * A week that goes on: past days as they were, nothing more lost than was before, and then as little changed as can be. Where that
+     * much cannot be kept, as little is lost as can be.
+     */
+    public Week goOn(WeekTask task) {
+        int before = task.lines().stream()
+                .mapToInt(l -> WeekRules.missing(l, task.before(l)))
+                .sum();
+        return solver.solve(task, Level.FEWEST_CHANGES, before).orElseGet(() -> solved(task, Level.GOING_ON));
+    }
+
+    private Week solved(WeekTask task, List<Level> order) {
+        return solver.solve(task, order, Integer.MAX_VALUE)
+                .orElseThrow(() -> new IllegalStateException("a week without anything keeps every rule"));
+    }
+
+    private boolean fits(WeekTask task) {
+        return solver.solve(task, List.of(Level.MISSING), 0).isPresent();
+    }
+
+    private boolean fits(WeekTask task, Collection<String> lines) {
+        return fits(task.only(lines));
+    }
+
+    /**
+     * Lines whose wishes cannot go together: one that cannot even alone, else two, else so many that with any of them left out the rest
+     * fits. Empty where all of it fits.
+     */
+    public Set<String> conflict(WeekTask task) {
+        var all = task.lines().stream().map(WeekLine::id).toList();
+        if (fits(task)) {
+            return Set.of();
+        }
+        for (var one : all) {
+            if (!fits(task, Set.of(one))) {
+                return Set.of(one);
+            }
+        }
+        for (int i = 0; i < all.size(); i++) {
+            for (var other : all.subList(i + 1, all.size())) {
+                if (!fits(task, Set.of(all.get(i), other))) {
+                    return Set.of(all.get(i), other);
+                }
+            }
+        }
+        var left = new LinkedHashSet<>(all);
+        for (var one : all) {
+            left.remove(one);
+            if (fits(task, left)) {
+                left.add(one);
+            }
+        }
+        return left;
+    }
+
+    /** Single changes after which all of it fits, the cheapest of a kind first: minutes, then days of the least wanted lines. */
+    public List<WayOut> waysOut(WeekTask task) {
+        if (fits(task)) {
+            return List.of();
+        }
+        var ways = new ArrayList<WayOut>();
+        for (int day = 0; day < DaySet.DAYS; day++) {
+            if (!task.frozen().has(day) && task.days().get(day).seconds() > 0) {
+                moreTime(task, day, ways);
+            }
+        }
+        ways.sort(Comparator.comparing(WayOut::amount).thenComparing(WayOut::day));
+        task.lines().stream()
+                .sorted(Comparator.comparing(WeekLine::priority).reversed())
+                .forEach(line -> fewerDays(task, line, ways));
+        return ways;
+    }
+
+    /** More never fits worse, so that halving finds the least. */
+    private void moreTime(WeekTask task, int day, List<WayOut> ways) {
+        if (!fits(WayOut.moreTime(day, MOST_STEPS * STEP_SECONDS).taken(task))) {
+            return;
+        }
+        int tooFew = 0;
+        int enough = MOST_STEPS;
+        while (enough - tooFew > 1) {
+            int middle = (tooFew + enough) / 2;
+            if (fits(WayOut.moreTime(day, middle * STEP_SECONDS).taken(task))) {
+                enough = middle;
+            } else {
+                tooFew = middle;
+            }
+        }
+        ways.add(WayOut.moreTime(day, enough * STEP_SECONDS));
+    }
+
+    private void fewerDays(WeekTask task, WeekLine line, List<WayOut> ways) {
+        IntStream.rangeClosed(1, line.wanted())
+                .mapToObj(days -> WayOut.fewerDays(line.id(), days))
+                .filter(way -> fits(way.taken(task)))
+                .findFirst()
+                .ifPresent(ways::add);
+    }
+}

@@ -1,0 +1,167 @@
+package gradino.core.schedule.solve;
+
+import gradino.core.schedule.week.DaySet;
+import gradino.core.schedule.week.Level;
+import gradino.core.schedule.week.Shared;
+import gradino.core.schedule.week.WeekLine;
+import gradino.core.schedule.week.WeekRules;
+import gradino.core.schedule.week.WeekTask;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.chocosolver.solver.Model;
+import org.chocosolver.solver.constraints.extension.Tuples;
+import org.chocosolver.solver.variables.BoolVar;
+import org.chocosolver.solver.variables.IntVar;
+
+/**
+ * What lines are to each other on the days of a week: rest between them, caps of joints, minutes and what is shared. Which lines fit
+ * into a day together is written out as a table while they are few: so it is seen at once how much of what is wanted a day can still
+ * take, without which most of the time goes into proving that no week misses less.
+ */
+final class DayConstraints {
+    /** Two to the power of these rows a day. */
+    private static final int MOST_IN_A_TABLE = 14;
+
+    private final WeekModel week;
+    private final Model model;
+    private final WeekTask task;
+    private final WeekRules rules;
+    /** By day: the weight of what is on it. */
+    private final List<IntVar> weights = new ArrayList<>();
+
+    DayConstraints(WeekModel week) {
+        this.week = week;
+        model = week.model;
+        task = week.task;
+        rules = week.rules;
+    }
+
+    void post() {
+        spacing();
+        toCome().forEach(this::minutes);
+        caps();
+        joints();
+    }
+
+    private IntStream toCome() {
+        return DaySet.ALL.without(task.frozen()).days();
+    }
+
+    private void spacing() {
+        for (var one : task.lines()) {
+            for (var other : task.lines()) {
+                toCome().forEach(d -> toCome().filter(later ->
+                                later > d && !one.id().equals(other.id()) && !rules.isSpaced(one, d, other, later))
+                        .forEach(later -> model.arithm(week.on(one, d), "+", week.on(other, later), "<=", 1)
+                                .post()));
+            }
+        }
+    }
+
+    private void caps() {
+        for (var cap : rules.jointCaps()) {
+            var done = cap.lines().stream().map(task::done).reduce(DaySet.NONE, DaySet::or);
+            var used = toCome().mapToObj(d -> week.any("cap-" + d, on(cap.lines(), d)))
+                    .toArray(BoolVar[]::new);
+            model.sum(used, "<=", Math.max(0, cap.days() - done.size())).post();
+        }
+    }
+
+    private void joints() {
+        for (var joint : task.lines().stream().map(WeekLine::joint).distinct().toList()) {
+            var lines =
+                    task.lines().stream().filter(l -> l.joint().equals(joint)).toList();
+            if (lines.stream().allMatch(l -> task.done(l).isEmpty())) {
+                var days = toCome().mapToObj(d -> on(lines, d)).flatMap(List::stream);
+                week.count(Level.JOINTS, week.any(joint, nonEmpty(days)).not());
+            }
+        }
+    }
+
+    private List<BoolVar> nonEmpty(Stream<BoolVar> all) {
+        return Stream.concat(all, Stream.of(model.boolVar(false))).toList();
+    }
+
+    private List<BoolVar> on(List<WeekLine> lines, int day) {
+        return lines.stream().map(l -> week.on(l, day)).toList();
+    }
+
+    private void minutes(int day) {
+        var lines = task.lines().stream().filter(l -> rules.open(l).has(day)).toList();
+        if (lines.size() <= MOST_IN_A_TABLE) {
+            together(day, lines);
+        } else {
+            summed(day, lines);
+        }
+    }
+
+    /** A row for each choice of lines that fits: the lines, what they weigh, how many positions they need. */
+    private void together(int day, List<WeekLine> lines) {
+        var tuples = new Tuples(true);
+        for (int bits = 0; bits < 1 << lines.size(); bits++) {
+            int chosen = bits;
+            var some = IntStream.range(0, lines.size())
+                    .filter(i -> (chosen >> i & 1) == 1)
+                    .mapToObj(lines::get)
+                    .toList();
+            if (rules.seconds(some) <= task.days().get(day).seconds()) {
+                tuples.add(IntStream.concat(
+                                IntStream.range(0, lines.size()).map(i -> chosen >> i & 1),
+                                IntStream.of(weight(some), rules.setUps(some)))
+                        .toArray());
+            }
+        }
+        var weight = model.intVar("weight-" + day, 0, weight(lines));
+        var setUps = model.intVar("set-ups-" + day, 0, rules.setUps(lines));
+        model.table(
+                        Stream.concat(on(lines, day).stream(), Stream.of(weight, setUps))
+                                .toArray(IntVar[]::new),
+                        tuples)
+                .post();
+        weights.add(weight);
+        week.count(Level.SET_UPS, setUps);
+    }
+
+    private static int weight(List<WeekLine> lines) {
+        return lines.stream().mapToInt(l -> l.priority().weight()).sum();
+    }
+
+    private void summed(int day, List<WeekLine> lines) {
+        var used = new ArrayList<>(on(lines, day));
+        var seconds = new ArrayList<>(lines.stream().map(WeekLine::seconds).toList());
+        for (var shared : task.shared()) {
+            var who = lines.stream()
+                    .filter(l -> l.shares().contains(shared.key()))
+                    .toList();
+            if (!who.isEmpty()) {
+                var any = week.any(shared.key() + day, on(who, day));
+                used.add(any);
+                seconds.add(shared.seconds());
+                if (shared.kind() == Shared.Kind.SET_UP) {
+                    week.count(Level.SET_UPS, any);
+                }
+            }
+        }
+        model.scalar(
+                        used.toArray(BoolVar[]::new),
+                        seconds.stream().mapToInt(s -> s).toArray(),
+                        "<=",
+                        task.days().get(day).seconds())
+                .post();
+    }
+
+    /** What is wanted and fits into no day is missing. Follows from the rest, and is seen sooner. */
+    void boundMissing(IntVar missing) {
+        if (weights.size() < toCome().count() || weights.isEmpty()) {
+            return;
+        }
+        int wanted = task.lines().stream()
+                .mapToInt(
+                        l -> l.priority().weight() * (l.wanted() - task.done(l).size()))
+                .sum();
+        model.sum(Stream.concat(weights.stream(), Stream.of(missing)).toArray(IntVar[]::new), ">=", wanted)
+                .post();
+    }
+}

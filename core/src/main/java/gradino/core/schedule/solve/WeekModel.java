@@ -1,0 +1,190 @@
+package gradino.core.schedule.solve;
+
+import gradino.core.schedule.week.DaySet;
+import gradino.core.schedule.week.Level;
+import gradino.core.schedule.week.Together;
+import gradino.core.schedule.week.WeekLine;
+import gradino.core.schedule.week.WeekRules;
+import gradino.core.schedule.week.WeekTask;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.chocosolver.solver.Model;
+import org.chocosolver.solver.Solution;
+import org.chocosolver.solver.constraints.extension.Tuples;
+import org.chocosolver.solver.variables.BoolVar;
+import org.chocosolver.solver.variables.IntVar;
+
+/**
+ * A week as variables: for each unit the number of a set of days, tied by a table to seven days and to what those days count at each
+ * level. What days and lines are to each other stands in {@link DayConstraints}.
+ */
+final class WeekModel {
+    private static final List<Level> BY_LINE = List.of(Level.MISSING, Level.SPREAD, Level.CHANGES);
+
+    final Model model = new Model();
+    final WeekTask task;
+    final WeekRules rules;
+    private final List<Together> units;
+    private final Map<String, BoolVar[]> unitDays = new HashMap<>();
+    private final Map<String, BoolVar[]> lineDays = new HashMap<>();
+    private final List<IntVar> sets = new ArrayList<>();
+    private final List<IntVar> ranks = new ArrayList<>();
+    private final Map<Level, List<IntVar>> terms = new EnumMap<>(Level.class);
+    private final Map<Level, IntVar> levels = new EnumMap<>(Level.class);
+
+    WeekModel(WeekTask task) {
+        this.task = task;
+        rules = new WeekRules(task);
+        units = task.units();
+        for (var level : Level.values()) {
+            terms.put(level, new ArrayList<>());
+        }
+        units.forEach(u -> sets.add(unit(u)));
+        task.lines().stream().filter(l -> units(l).size() > 1).forEach(this::united);
+        var days = new DayConstraints(this);
+        days.post();
+        terms.forEach((level, of) -> levels.put(level, sum(level, of)));
+        days.boundMissing(level(Level.MISSING));
+    }
+
+    /** Of each unit the bits of its days, in the order in which they are looked at. */
+    IntVar[] sets() {
+        return sets.toArray(IntVar[]::new);
+    }
+
+    /** Of each unit where its days stand, the best by themselves first: there a search finds good weeks soon. */
+    IntVar[] ranks() {
+        return ranks.toArray(IntVar[]::new);
+    }
+
+    IntVar level(Level level) {
+        var of = levels.get(level);
+        if (of == null) {
+            throw new IllegalStateException("no sum of " + level);
+        }
+        return of;
+    }
+
+    void count(Level level, IntVar term) {
+        terms.computeIfAbsent(level, l -> new ArrayList<>()).add(term);
+    }
+
+    List<DaySet> daysOfUnits(Solution solution) {
+        return sets.stream().map(set -> new DaySet(solution.getIntVal(set))).toList();
+    }
+
+    /** Whether a line is on a day. */
+    BoolVar on(WeekLine line, int day) {
+        var days = lineDays.get(line.id());
+        if (days == null) {
+            throw new IllegalStateException("no days of " + line.id());
+        }
+        return days[day];
+    }
+
+    /** Whether any of these is so. */
+    BoolVar any(String name, List<BoolVar> all) {
+        var any = model.boolVar(name);
+        model.max(any, all.toArray(BoolVar[]::new)).post();
+        return any;
+    }
+
+    private List<Together> units(WeekLine line) {
+        return units.stream().filter(u -> u.lines().contains(line.id())).toList();
+    }
+
+    /** Lines that are in this unit alone have its days; what they count goes into the same table. */
+    private IntVar unit(Together unit) {
+        var own = unit.lines().stream()
+                .map(task::line)
+                .filter(l -> units(l).size() == 1)
+                .toList();
+        var choices = rules.choices(unit).stream()
+                .filter(days -> own.stream().allMatch(l -> rules.allows(l, days.or(task.done(l)))))
+                .toList();
+        var days = model.boolVarArray(unit.id(), DaySet.DAYS);
+        unitDays.put(unit.id(), days);
+        own.forEach(l -> lineDays.put(l.id(), days));
+        return table(unit.id(), choices, own, days);
+    }
+
+    /** A line of several sessions has the days of all. */
+    private void united(WeekLine line) {
+        var days = model.boolVarArray(line.id(), DaySet.DAYS);
+        var of = units(line).stream().map(u -> unitDays.get(u.id())).toList();
+        for (int d = 0; d < DaySet.DAYS; d++) {
+            int day = d;
+            model.max(days[day], of.stream().map(u -> u[day]).toArray(BoolVar[]::new))
+                    .post();
+        }
+        lineDays.put(line.id(), days);
+        var choices = DaySet.ALL
+                .without(task.frozen())
+                .within()
+                .mapToObj(DaySet::new)
+                .filter(set -> rules.allows(line, set.or(task.done(line))))
+                .toList();
+        table(line.id(), choices, List.of(line), days);
+    }
+
+    /** A row for each set of days: its bits, its rank, the days themselves, and what they count. */
+    private IntVar table(String id, List<DaySet> choices, List<WeekLine> lines, BoolVar[] days) {
+        var rows = choices.stream()
+                .sorted(Comparator.comparing((DaySet days0) -> counts(Level.MISSING, lines, days0))
+                        .thenComparing(days0 -> counts(Level.SPREAD, lines, days0))
+                        .thenComparing(days0 -> days0))
+                .toList();
+        var bits =
+                model.intVar("days-" + id, rows.stream().mapToInt(DaySet::bits).toArray());
+        var rank = model.intVar("rank-" + id, 0, rows.size() - 1);
+        ranks.add(rank);
+        var columns = new ArrayList<IntVar>(List.of(bits, rank));
+        columns.addAll(List.of(days));
+        for (var level : BY_LINE) {
+            var cost = model.intVar(
+                    level + "-" + id,
+                    rows.stream().mapToInt(row -> counts(level, lines, row)).toArray());
+            count(level, cost);
+            columns.add(cost);
+        }
+        var tuples = new Tuples(true);
+        for (int r = 0; r < rows.size(); r++) {
+            var row = rows.get(r);
+            tuples.add(Stream.of(
+                            IntStream.of(row.bits(), r),
+                            IntStream.range(0, DaySet.DAYS).map(d -> row.has(d) ? 1 : 0),
+                            BY_LINE.stream().mapToInt(level -> counts(level, lines, row)))
+                    .flatMapToInt(part -> part)
+                    .toArray());
+        }
+        model.table(columns.toArray(IntVar[]::new), tuples).post();
+        return bits;
+    }
+
+    private int counts(Level level, List<WeekLine> lines, DaySet set) {
+        return lines.stream()
+                .mapToInt(line -> {
+                    var days = set.or(task.done(line));
+                    return switch (level) {
+                        case MISSING -> WeekRules.missing(line, days);
+                        case SPREAD -> days.squaredGaps();
+                        default -> days.differences(task.before(line));
+                    };
+                })
+                .sum();
+    }
+
+    private IntVar sum(Level level, List<IntVar> of) {
+        var sum = model.intVar(
+                level.name(), 0, of.stream().mapToInt(IntVar::getUB).sum(), true);
+        model.sum(Stream.concat(of.stream(), Stream.of(model.intVar(0))).toArray(IntVar[]::new), "=", sum)
+                .post();
+        return sum;
+    }
+}

@@ -1,0 +1,23 @@
+package gradino.core.schedule.week;
+
+import gradino.core.quantity.OutOfBoundsException;
+import java.time.Instant;
+import java.time.LocalDate;
+
+/**
+ * A day as it can be planned.
+ *
+ * @param start when a session of that day begins
+ * @param seconds for training, 0 to 86,400; 0 where nothing can be
+ */
+public record WeekDay(LocalDate date, Instant start, int seconds) {
+    public static final int MOST_SECONDS = 86_400;
+
+    public WeekDay {
+        OutOfBoundsException.require("seconds of a day", seconds, 0, MOST_SECONDS, "s");
+    }
+
+    public WeekDay withSeconds(int other) {
+        return new WeekDay(date, start, other);
+    }
+}

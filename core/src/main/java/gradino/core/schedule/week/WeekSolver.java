@@ -1,0 +1,15 @@
+package gradino.core.schedule.week;
+
+import java.util.List;
+import java.util.Optional;
+
+/** Finds the best week there is. The same task has the same answer, on any machine and at any time. */
+@FunctionalInterface
+public interface WeekSolver {
+    /**
+     * @param order of the levels
+     * @param mostMissing what {@link Level#MISSING} may come to at most; {@link Integer#MAX_VALUE} for whatever it must
+     * @return empty where no week keeps the rules and misses no more than that
+     */
+    Optional<Week> solve(WeekTask task, List<Level> order, int mostMissing);
+}

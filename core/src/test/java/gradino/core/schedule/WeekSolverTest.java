@@ -1,0 +1,40 @@
+package gradino.core.schedule;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gradino.core.schedule.SampleWeeks.Kind;
+import gradino.core.schedule.solve.ConstraintWeekSolver;
+import gradino.core.schedule.week.Level;
+import gradino.core.schedule.week.WeekRules;
+import java.util.ArrayList;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** What the solver says is best is what going through all weeks finds, to the day. */
+public class WeekSolverTest {
+    private static final int A_KIND = Integer.getInteger("gradino.weeks", 12);
+    private final ConstraintWeekSolver solver = new ConstraintWeekSolver();
+
+    @DataProvider
+    public Object[][] weeks() {
+        var rows = new ArrayList<Object[]>();
+        for (var kind : Kind.values()) {
+            for (long seed = 0; seed < A_KIND; seed++) {
+                rows.add(new Object[] {kind, seed});
+            }
+        }
+        return rows.toArray(Object[][]::new);
+    }
+
+    @Test(dataProvider = "weeks")
+    public void isThatOfThePlainSearch(Kind kind, long seed) {
+        var task = SampleWeeks.of(kind, 3 + (int) (seed % 3), seed);
+        var order = kind == Kind.GOING_ON ? Level.GOING_ON : Level.PLANNED;
+        var found = solver.solve(task, order, Integer.MAX_VALUE).orElseThrow();
+        var plain = new PlainSearch().solve(task, order, Integer.MAX_VALUE).orElseThrow();
+        assertThat(new WeekRules(task).broken(found.days())).isEmpty();
+        assertThat(found.score()).isEqualTo(plain.score());
+        assertThat(found.days()).isEqualTo(plain.days());
+        assertThat(found.proved()).isTrue();
+    }
+}
