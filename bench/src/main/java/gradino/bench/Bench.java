@@ -67,6 +67,7 @@ public final class Bench {
         all.put("import", ServerBench::imports);
         all.put("exchange", StudioBench::exchange);
         all.put("backtests", HeavyBench::backtests);
+        all.put("week", WeekBench::plan);
         all.put("estimate", RangeBench::estimate);
         all.put("ranges", ServerBench::ranges);
         all.put("draw", DrawBench::rangeMap);
