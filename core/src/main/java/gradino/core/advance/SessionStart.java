@@ -23,6 +23,7 @@ import gradino.core.prescribe.program.SessionDraft;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;
 import gradino.core.prescribe.program.SessionDraft.StationDraft;
 import gradino.core.prescribe.program.SessionReader;
+import gradino.core.prescribe.program.WarmUp;
 import gradino.core.prescribe.timeline.Compiler;
 import gradino.core.prescribe.timeline.SideOrder;
 import gradino.core.quantity.Degrees;
@@ -30,7 +31,6 @@ import gradino.core.quantity.UncertainAngle;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
@@ -332,16 +332,7 @@ public final class SessionStart {
 
     /** Warm-up of controlled rotations for the joints to come. */
     private SessionDraft draft(List<LineDraft> chosen) {
-        var joints = new LinkedHashSet<String>();
-        chosen.forEach(l -> Catalogue.motion(l.motion()).map(Motion::joint).ifPresent(joints::add));
-        var warmUp = joints.stream()
-                .map(j -> new BlockDraft(
-                        BlockForm.CONTROLLED_ROTATION,
-                        Map.of("repetitions", 3.0, "seconds", 6.0),
-                        Map.of("joint", j),
-                        List.of(),
-                        List.of()))
-                .toList();
-        return new SessionDraft(warmUp, chosen.stream().map(StationDraft::of).toList());
+        return new SessionDraft(
+                WarmUp.of(chosen), chosen.stream().map(StationDraft::of).toList());
     }
 }

@@ -43,7 +43,7 @@ public class SessionTest {
         return Method.byId(id).orElseThrow();
     }
 
-    static LineDraft line(String id, Position position, Method method, List<BlockDraft> blocks) {
+    public static LineDraft line(String id, Position position, Method method, List<BlockDraft> blocks) {
         var motion = position.motions().get(0);
         boolean midline = Catalogue.motion(motion).orElseThrow().midline();
         return new LineDraft(

@@ -105,6 +105,25 @@ public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations)
                     unequalReason);
         }
 
+        /** The same line in a position that is taken so many seconds after the one before. */
+        public LineDraft withSetUp(double seconds) {
+            return new LineDraft(
+                    id,
+                    motion,
+                    position,
+                    method,
+                    sides,
+                    firstSide,
+                    angles,
+                    left,
+                    right,
+                    seconds,
+                    sideChangeSeconds,
+                    sessionsPerWeek,
+                    unequalReason,
+                    instrument);
+        }
+
         private LineDraft copy(
                 SideOrder order,
                 Side first,
