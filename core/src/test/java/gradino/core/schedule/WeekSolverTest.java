@@ -6,6 +6,7 @@ import gradino.core.schedule.SampleWeeks.Kind;
 import gradino.core.schedule.solve.ConstraintWeekSolver;
 import gradino.core.schedule.week.Level;
 import gradino.core.schedule.week.WeekRules;
+import gradino.core.schedule.week.WeekTask;
 import java.util.ArrayList;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -36,5 +37,16 @@ public class WeekSolverTest {
         assertThat(found.score()).isEqualTo(plain.score());
         assertThat(found.days()).isEqualTo(plain.days());
         assertThat(found.proved()).isTrue();
+    }
+
+    /** Out of steps, the best that was found keeps every rule, and is called no more than that. */
+    @Test
+    public void whereTheStepsRunOutThatIsSaid() {
+        var task = SampleWeeks.of(Kind.ROOMY, WeekTask.MOST_LINES, 0);
+        var week = new ConstraintWeekSolver(1_000)
+                .solve(task, Level.PLANNED, Integer.MAX_VALUE)
+                .orElseThrow();
+        assertThat(week.proved()).isFalse();
+        assertThat(new WeekRules(task).broken(week.days())).isEmpty();
     }
 }

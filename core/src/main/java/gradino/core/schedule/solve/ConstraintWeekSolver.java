@@ -21,7 +21,10 @@ import org.jspecify.annotations.Nullable;
  * first unit, then of the next, so that there is one answer. Bounded by steps of the search, never by time.
  */
 public final class ConstraintWeekSolver implements WeekSolver {
-    private static final long MOST_NODES = 100_000;
+    /** Steps at each level; weeks of twelve lines took 15,000 at most. A step costs the more, the more lines there are. */
+    private static final long MOST_NODES = 50_000;
+
+    private static final int USUAL_LINES = 12;
 
     private final long mostNodes;
 
@@ -29,9 +32,14 @@ public final class ConstraintWeekSolver implements WeekSolver {
         this(MOST_NODES);
     }
 
-    /** @param mostNodes steps of the search at each level */
+    /** @param mostNodes steps of the search at each level, of a week of twelve lines or fewer */
     public ConstraintWeekSolver(long mostNodes) {
         this.mostNodes = mostNodes;
+    }
+
+    private long mostNodes(WeekTask task) {
+        double lines = Math.max(USUAL_LINES, task.lines().size()) / (double) USUAL_LINES;
+        return Math.round(mostNodes / (lines * lines));
     }
 
     @Override
@@ -43,7 +51,7 @@ public final class ConstraintWeekSolver implements WeekSolver {
         if (mostMissing < Integer.MAX_VALUE) {
             week.model.arithm(week.level(Level.MISSING), "<=", mostMissing).post();
         }
-        return new Run(week, mostNodes).through(order);
+        return new Run(week, mostNodes(task)).through(order);
     }
 
     /** One search through all levels. */
@@ -77,15 +85,17 @@ public final class ConstraintWeekSolver implements WeekSolver {
             }
             var solver = week.model.getSolver();
             solver.setSearch(Search.domOverWDegSearch(week.ranks()));
-            var found = solver.findOptimalSolution(level, Model.MINIMIZE, limit());
-            ended();
+            var limit = limit();
+            var found = solver.findOptimalSolution(level, Model.MINIMIZE, limit);
+            ended(limit);
             return found == null ? before : found;
         }
 
         private @Nullable Solution first() {
             week.model.getSolver().setSearch(inOrder());
-            var found = week.model.getSolver().findSolution(limit());
-            ended();
+            var limit = limit();
+            var found = week.model.getSolver().findSolution(limit);
+            ended(limit);
             return found;
         }
 
@@ -97,8 +107,8 @@ public final class ConstraintWeekSolver implements WeekSolver {
             return new NodeCounter(week.model, mostNodes);
         }
 
-        private void ended() {
-            proved &= !week.model.getSolver().isStopCriterionMet();
+        private void ended(NodeCounter limit) {
+            proved &= !limit.isMet();
             week.model.getSolver().reset();
         }
 
