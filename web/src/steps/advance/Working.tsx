@@ -16,7 +16,12 @@ export function Working({ what }: { what: string }) {
   const work = going.data?.work;
   return (
     <div role="status" className="mb-4 flex flex-wrap items-center gap-3 text-soft">
-      <progress className="h-3 w-48" value={work?.of ? work.done : undefined} max={work?.of || undefined} aria-label={what} />
+      <progress
+        className="h-3 w-48"
+        value={work?.of ? work.done : undefined}
+        max={work?.of || undefined}
+        aria-label={what}
+      />
       <span>
         {what}
         {work && work.of > 1 ? `: ${work.done} of ${work.of}` : '…'}
