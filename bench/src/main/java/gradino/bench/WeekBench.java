@@ -18,10 +18,15 @@ final class WeekBench {
     private static final int CLIENTS = 30;
     private static final int WEEKS = 4;
 
+    private int notProved;
+
     private WeekBench() {}
 
     static List<Measured> plan() {
-        long seed = System.nanoTime();
+        return new WeekBench().measured(System.nanoTime());
+    }
+
+    private List<Measured> measured(long seed) {
         var planner = new Planner(new ConstraintWeekSolver());
         var figures = new ArrayList<Measured>();
         figures.add(new Measured("week-first", millis(planner::plan, task(Kind.ROOMY, seed)), "ms", 1_000));
@@ -36,6 +41,8 @@ final class WeekBench {
             goingOn.add(millis(planner::goOn, task(Kind.GOING_ON, seed + n)));
         }
         plans.sort(null);
+        double asked = figures.size() + plans.size() + goingOn.size();
+        figures.add(Measured.atLeast("weeks-proved", 100 * (asked - notProved) / asked, "%", 100));
         figures.add(new Measured("week", Bench.median(plans), "ms", 150));
         figures.add(new Measured("week-p95", plans.get(plans.size() * 95 / 100), "ms", 800));
         figures.add(new Measured("week-going-on", Bench.median(goingOn), "ms", 400));
@@ -56,13 +63,14 @@ final class WeekBench {
         return (System.nanoTime() - before) / 1e9;
     }
 
-    private static double millis(Function<WeekTask, Week> how, WeekTask task) {
+    private double millis(Function<WeekTask, Week> how, WeekTask task) {
         long before = System.nanoTime();
         var week = how.apply(task);
         double took = (System.nanoTime() - before) / 1e6;
-        if (!week.proved() || !new WeekRules(task).broken(week.days()).isEmpty()) {
-            throw new IllegalStateException("a week is not proved, or breaks a rule");
+        if (!new WeekRules(task).broken(week.days()).isEmpty()) {
+            throw new IllegalStateException("a week breaks a rule");
         }
+        notProved += week.proved() ? 0 : 1;
         return took;
     }
 }

@@ -8,21 +8,21 @@ import gradino.core.schedule.week.WeekTask;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.chocosolver.solver.Model;
 import org.chocosolver.solver.Solution;
 import org.chocosolver.solver.search.limits.NodeCounter;
 import org.chocosolver.solver.search.strategy.Search;
-import org.chocosolver.solver.search.strategy.strategy.AbstractStrategy;
 import org.chocosolver.solver.variables.IntVar;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Level by level: each is brought down as far as it goes and fixed there before the next. The last one takes the lowest days of the
- * first unit, then of the next, so that there is one answer. Bounded by steps of the search, never by time.
+ * Level by level: each is brought down as far as it goes and fixed there before the next. Then the days of the first unit are made the
+ * lowest there are, then those of the next, so that there is one answer. Bounded by steps of the search, never by time.
  */
 public final class ConstraintWeekSolver implements WeekSolver {
-    /** Steps at each level; weeks of twelve lines took 15,000 at most. A step costs the more, the more lines there are. */
-    private static final long MOST_NODES = 50_000;
+    /** Steps in all; one week of twelve lines in a hundred takes more than 100,000. A step costs the more, the more lines there are. */
+    private static final long MOST_NODES = 500_000;
 
     private static final int USUAL_LINES = 12;
 
@@ -32,7 +32,7 @@ public final class ConstraintWeekSolver implements WeekSolver {
         this(MOST_NODES);
     }
 
-    /** @param mostNodes steps of the search at each level, of a week of twelve lines or fewer */
+    /** @param mostNodes steps of the search, of a week of twelve lines or fewer */
     public ConstraintWeekSolver(long mostNodes) {
         this.mostNodes = mostNodes;
     }
@@ -57,25 +57,26 @@ public final class ConstraintWeekSolver implements WeekSolver {
     /** One search through all levels. */
     private static final class Run {
         private final WeekModel week;
-        private final long mostNodes;
+        private long nodesLeft;
         private boolean proved = true;
 
         Run(WeekModel week, long mostNodes) {
             this.week = week;
-            this.mostNodes = mostNodes;
+            nodesLeft = mostNodes;
         }
 
         Optional<Week> through(List<Level> order) {
+            var steps = Stream.concat(order.stream().map(week::level), Stream.of(week.sets()))
+                    .toList();
             Solution best = null;
-            for (var level : order) {
-                best = lowest(week.level(level), best);
+            for (var step : steps) {
+                best = lowest(step, best);
                 if (best == null) {
                     return Optional.empty();
                 }
-                atMost(week.level(level), best);
+                atMost(step, best);
             }
-            var first = first();
-            return Optional.ofNullable(first == null ? best : first).map(this::read);
+            return Optional.ofNullable(best).map(this::read);
         }
 
         /** No worse than what is there already; where the steps run out before something is found, that stays. */
@@ -85,31 +86,12 @@ public final class ConstraintWeekSolver implements WeekSolver {
             }
             var solver = week.model.getSolver();
             solver.setSearch(Search.domOverWDegSearch(week.ranks()));
-            var limit = limit();
+            var limit = new NodeCounter(week.model, Math.max(1, nodesLeft));
             var found = solver.findOptimalSolution(level, Model.MINIMIZE, limit);
-            ended(limit);
-            return found == null ? before : found;
-        }
-
-        private @Nullable Solution first() {
-            week.model.getSolver().setSearch(inOrder());
-            var limit = limit();
-            var found = week.model.getSolver().findSolution(limit);
-            ended(limit);
-            return found;
-        }
-
-        private AbstractStrategy<IntVar> inOrder() {
-            return Search.inputOrderLBSearch(week.sets());
-        }
-
-        private NodeCounter limit() {
-            return new NodeCounter(week.model, mostNodes);
-        }
-
-        private void ended(NodeCounter limit) {
             proved &= !limit.isMet();
-            week.model.getSolver().reset();
+            nodesLeft -= solver.getNodeCount();
+            solver.reset();
+            return found == null ? before : found;
         }
 
         private void atMost(IntVar level, Solution best) {

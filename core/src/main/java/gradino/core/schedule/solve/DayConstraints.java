@@ -7,7 +7,9 @@ import gradino.core.schedule.week.WeekLine;
 import gradino.core.schedule.week.WeekRules;
 import gradino.core.schedule.week.WeekTask;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.chocosolver.solver.Model;
@@ -30,6 +32,8 @@ final class DayConstraints {
     private final WeekRules rules;
     /** By day: the weight of what is on it. */
     private final List<IntVar> weights = new ArrayList<>();
+    /** By position: whether it is taken, on each day on which it can be. */
+    private final Map<String, List<BoolVar>> taken = new HashMap<>();
 
     DayConstraints(WeekModel week) {
         this.week = week;
@@ -41,6 +45,7 @@ final class DayConstraints {
     void post() {
         spacing();
         toCome().forEach(this::minutes);
+        boundSetUps();
         caps();
         joints();
     }
@@ -97,8 +102,11 @@ final class DayConstraints {
         }
     }
 
-    /** A row for each choice of lines that fits: the lines, what they weigh, how many positions they need. */
+    /** A row for each choice of lines that fits: the lines, the positions they need, and what they weigh. */
     private void together(int day, List<WeekLine> lines) {
+        var positions = task.shared().stream()
+                .filter(s -> s.kind() == Shared.Kind.SET_UP && !who(s, lines).isEmpty())
+                .toList();
         var tuples = new Tuples(true);
         for (int bits = 0; bits < 1 << lines.size(); bits++) {
             int chosen = bits;
@@ -107,21 +115,49 @@ final class DayConstraints {
                     .mapToObj(lines::get)
                     .toList();
             if (rules.seconds(some) <= task.days().get(day).seconds()) {
-                tuples.add(IntStream.concat(
+                tuples.add(Stream.of(
                                 IntStream.range(0, lines.size()).map(i -> chosen >> i & 1),
-                                IntStream.of(weight(some), rules.setUps(some)))
+                                positions.stream().mapToInt(p -> who(p, some).isEmpty() ? 0 : 1),
+                                IntStream.of(weight(some)))
+                        .flatMapToInt(part -> part)
                         .toArray());
             }
         }
         var weight = model.intVar("weight-" + day, 0, weight(lines));
-        var setUps = model.intVar("set-ups-" + day, 0, rules.setUps(lines));
+        var taken = model.boolVarArray("taken-" + day, positions.size());
         model.table(
-                        Stream.concat(on(lines, day).stream(), Stream.of(weight, setUps))
+                        Stream.of(on(lines, day).stream(), Stream.of(taken), Stream.of(weight))
+                                .flatMap(part -> part)
                                 .toArray(IntVar[]::new),
                         tuples)
                 .post();
         weights.add(weight);
-        week.count(Level.SET_UPS, setUps);
+        for (int p = 0; p < taken.length; p++) {
+            takes(positions.get(p), taken[p]);
+        }
+    }
+
+    private void takes(Shared position, BoolVar on) {
+        week.count(Level.SET_UPS, on);
+        taken.computeIfAbsent(position.key(), k -> new ArrayList<>()).add(on);
+    }
+
+    /** A position is taken at least as often as any of its lines is done. Follows from the days, and is seen sooner. */
+    private void boundSetUps() {
+        for (var position : task.shared()) {
+            var days = taken.get(position.key());
+            if (days != null) {
+                var often = model.intVar(position.key(), 0, days.size());
+                model.sum(days.toArray(BoolVar[]::new), "=", often).post();
+                who(position, task.lines())
+                        .forEach(line ->
+                                model.arithm(often, ">=", week.size(line)).post());
+            }
+        }
+    }
+
+    private static List<WeekLine> who(Shared shared, List<WeekLine> lines) {
+        return lines.stream().filter(l -> l.shares().contains(shared.key())).toList();
     }
 
     private static int weight(List<WeekLine> lines) {
@@ -132,15 +168,13 @@ final class DayConstraints {
         var used = new ArrayList<>(on(lines, day));
         var seconds = new ArrayList<>(lines.stream().map(WeekLine::seconds).toList());
         for (var shared : task.shared()) {
-            var who = lines.stream()
-                    .filter(l -> l.shares().contains(shared.key()))
-                    .toList();
+            var who = who(shared, lines);
             if (!who.isEmpty()) {
                 var any = week.any(shared.key() + day, on(who, day));
                 used.add(any);
                 seconds.add(shared.seconds());
                 if (shared.kind() == Shared.Kind.SET_UP) {
-                    week.count(Level.SET_UPS, any);
+                    takes(shared, any);
                 }
             }
         }

@@ -12,6 +12,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.chocosolver.solver.Model;
@@ -33,6 +34,7 @@ final class WeekModel {
     private final List<Together> units;
     private final Map<String, BoolVar[]> unitDays = new HashMap<>();
     private final Map<String, BoolVar[]> lineDays = new HashMap<>();
+    private final Map<String, IntVar> sizes = new HashMap<>();
     private final List<IntVar> sets = new ArrayList<>();
     private final List<IntVar> ranks = new ArrayList<>();
     private final Map<Level, List<IntVar>> terms = new EnumMap<>(Level.class);
@@ -64,11 +66,7 @@ final class WeekModel {
     }
 
     IntVar level(Level level) {
-        var of = levels.get(level);
-        if (of == null) {
-            throw new IllegalStateException("no sum of " + level);
-        }
-        return of;
+        return Objects.requireNonNull(levels.get(level), level.name());
     }
 
     void count(Level level, IntVar term) {
@@ -81,11 +79,12 @@ final class WeekModel {
 
     /** Whether a line is on a day. */
     BoolVar on(WeekLine line, int day) {
-        var days = lineDays.get(line.id());
-        if (days == null) {
-            throw new IllegalStateException("no days of " + line.id());
-        }
-        return days[day];
+        return Objects.requireNonNull(lineDays.get(line.id()), line.id())[day];
+    }
+
+    /** How many days to come a line has. */
+    IntVar size(WeekLine line) {
+        return Objects.requireNonNull(sizes.get(line.id()), line.id());
     }
 
     /** Whether any of these is so. */
@@ -140,11 +139,13 @@ final class WeekModel {
                         .thenComparing(days0 -> counts(Level.SPREAD, lines, days0))
                         .thenComparing(days0 -> days0))
                 .toList();
+        var size = model.intVar("size-" + id, 0, DaySet.DAYS);
+        lines.forEach(l -> sizes.put(l.id(), size));
         var bits =
                 model.intVar("days-" + id, rows.stream().mapToInt(DaySet::bits).toArray());
         var rank = model.intVar("rank-" + id, 0, rows.size() - 1);
         ranks.add(rank);
-        var columns = new ArrayList<IntVar>(List.of(bits, rank));
+        var columns = new ArrayList<IntVar>(List.of(bits, rank, size));
         columns.addAll(List.of(days));
         for (var level : BY_LINE) {
             var cost = model.intVar(
@@ -157,7 +158,7 @@ final class WeekModel {
         for (int r = 0; r < rows.size(); r++) {
             var row = rows.get(r);
             tuples.add(Stream.of(
-                            IntStream.of(row.bits(), r),
+                            IntStream.of(row.bits(), r, row.size()),
                             IntStream.range(0, DaySet.DAYS).map(d -> row.has(d) ? 1 : 0),
                             BY_LINE.stream().mapToInt(level -> counts(level, lines, row)))
                     .flatMapToInt(part -> part)
