@@ -49,7 +49,7 @@ export function RehearsalPage() {
   const change = (i: number, part: Partial<Cast>) => setCasts(casts.map((c, j) => (i === j ? { ...c, ...part } : c)));
   return (
     <>
-      <h1 className="text-3xl font-bold">Rehearsal</h1>
+      <h1 className="mb-2 text-3xl font-bold">Rehearsal</h1>
       <p className="mb-3 max-w-prose border-l-4 border-warn bg-warn-paper px-3 py-1.5 font-semibold text-warn">
         Invented clients, for understanding the rules. This is a model, never a forecast of a person.
       </p>

@@ -14,17 +14,21 @@ export function Working({ what }: { what: string }) {
   });
   const end = useMutation({ mutationFn: () => ask(api.DELETE('/api/me/work')) });
   const work = going.data?.work;
+  // What waits for its turn, or has just begun, has no length yet.
+  const known = work && work.of > 1 ? work : undefined;
   return (
     <div role="status" className="mb-4 flex flex-wrap items-center gap-3 text-soft">
-      <progress
-        className="h-3 w-48"
-        value={work?.of ? work.done : undefined}
-        max={work?.of || undefined}
-        aria-label={what}
-      />
+      {known && (
+        <progress
+          className="h-3 w-48 appearance-none border border-rule [&::-moz-progress-bar]:bg-ink [&::-webkit-progress-bar]:bg-card [&::-webkit-progress-value]:bg-ink"
+          value={known.done}
+          max={known.of}
+          aria-label={what}
+        />
+      )}
       <span>
         {what}
-        {work && work.of > 1 ? `: ${work.done} of ${work.of}` : '…'}
+        {known ? `: ${known.done} of ${known.of}` : '…'}
       </span>
       <Button disabled={end.isPending} onClick={() => end.mutate()}>
         Cancel

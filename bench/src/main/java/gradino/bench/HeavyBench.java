@@ -20,7 +20,6 @@ final class HeavyBench {
             "/api/clients/demo-waller/day",
             "/api/clients/demo-waller/sessions",
             "/api/clients/demo-rower/lines");
-    private static final String PASSWORD = "a few plain words";
 
     private HeavyBench() {}
 
@@ -43,10 +42,10 @@ final class HeavyBench {
     private static Visitor joined(Running server, Visitor owner, int n) throws IOException, InterruptedException {
         owner.post("/api/accounts", "application/json", """
                 {"id":"asker-%1$d","name":"Asker %1$d","signIn":"asker%1$d","role":"OWNER","password":"%2$s"}
-                """.formatted(n, PASSWORD));
+                """.formatted(n, Visitor.PASSWORD));
         var asker = new Visitor(server.port(), "");
         asker.get("/api/sign-in");
-        asker.signIn("asker" + n, PASSWORD);
+        asker.signIn("asker" + n, Visitor.PASSWORD);
         return asker;
     }
 

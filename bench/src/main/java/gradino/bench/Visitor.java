@@ -13,7 +13,7 @@ import java.util.zip.ZipInputStream;
 
 /** The studio's owner at a browser of their own. */
 final class Visitor {
-    private static final String PASSWORD = "a few plain words";
+    static final String PASSWORD = "a few plain words";
     private final CookieManager cookies = new CookieManager();
     private final HttpClient http =
             HttpClient.newBuilder().cookieHandler(cookies).build();
@@ -28,12 +28,14 @@ final class Visitor {
     /** The first time the owner is made, later signs in. */
     void signIn() throws IOException, InterruptedException {
         var standing = new String(get("/api/sign-in").body(), StandardCharsets.UTF_8);
+        if (!standing.contains("\"firstRun\":true")) {
+            signIn("owner", PASSWORD);
+            return;
+        }
         var owner =
                 "{\"id\":\"o\",\"name\":\"Invented Owner\",\"signIn\":\"owner\",\"code\":\"%s\",\"password\":\"%s\"}"
                         .formatted(code, PASSWORD);
-        var known = "{\"signIn\":\"owner\",\"password\":\"%s\"}".formatted(PASSWORD);
-        boolean first = standing.contains("\"firstRun\":true");
-        post(first ? "/api/sign-in/owner" : "/api/sign-in", "application/json", first ? owner : known);
+        post("/api/sign-in/owner", "application/json", owner);
     }
 
     void signIn(String name, String password) throws IOException, InterruptedException {

@@ -36,7 +36,7 @@ public class FullDiskTest {
         var data = TestServer.directory();
         var copy = Files.copy(database, data.resolve("gradino.db"));
         var process = ServerProcess.small(
-                        new ProcessBuilder(KilledWorkTest.java(BackupCommand.class, data, "")), Files.size(copy) / 2)
+                        new ProcessBuilder(ServerProcess.java(BackupCommand.class, data, "")), Files.size(copy) / 2)
                 .redirectErrorStream(true)
                 .start();
         var said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);

@@ -78,19 +78,6 @@ public class KilledWorkTest {
         process.destroyForcibly().waitFor();
     }
 
-    static List<String> java(Class<?> command, Object... arguments) {
-        var words = new ArrayList<>(List.of(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-XX:TieredStopAtLevel=1",
-                "-cp",
-                System.getProperty("java.class.path"),
-                command.getName()));
-        for (var argument : arguments) {
-            words.add(argument.toString());
-        }
-        return words;
-    }
-
     @Test(dataProvider = "kills")
     public void theOldOrTheNewIsThereWhole(Work work, double when) throws Exception {
         switch (work) {
@@ -104,7 +91,7 @@ public class KilledWorkTest {
     private void backup(long millis) throws Exception {
         var data = TestServer.directory();
         Files.copy(two, data.resolve("gradino.db"));
-        killed(java(BackupCommand.class, data, ""), millis);
+        killed(ServerProcess.java(BackupCommand.class, data, ""), millis);
         assertThat(DatabaseFile.trouble(data.resolve("gradino.db")))
                 .as("seed " + seed)
                 .isEmpty();
@@ -121,7 +108,7 @@ public class KilledWorkTest {
         var data = TestServer.directory();
         var database = data.resolve("gradino.db");
         Files.copy(one, database);
-        killed(java(RestoreCommand.class, data, two), millis);
+        killed(ServerProcess.java(RestoreCommand.class, data, two), millis);
         assertThat(DatabaseFile.trouble(database)).as("seed " + seed).isEmpty();
         assertThat(clients(database)).as("seed " + seed).isIn(clients(one), clients(two));
         // Tried again it is done, whatever lies about.

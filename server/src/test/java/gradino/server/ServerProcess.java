@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.function.IntFunction;
+import java.util.stream.Stream;
 
 /** A server in a process of its own, so that it can be killed as a power cut would. */
 public final class ServerProcess implements AutoCloseable {
@@ -75,18 +76,27 @@ public final class ServerProcess implements AutoCloseable {
     }
 
     private static ProcessBuilder command(Path data, int port, boolean demo, List<String> flags) {
-        var words = new ArrayList<>(
-                List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:+UseSerialGC"));
-        words.addAll(flags);
-        words.addAll(List.of(
-                "-cp",
-                System.getProperty("java.class.path"),
+        return new ProcessBuilder(java(
+                flags,
                 "gradino.server.GradinoServer",
                 "--gradino.data=" + data,
                 "--gradino.demo=" + demo,
                 "--gradino.hash-strength=4",
                 "--server.port=" + port));
-        return new ProcessBuilder(words);
+    }
+
+    /** What starts one of the commands that work beside a server. */
+    static List<String> java(Class<?> command, Object... arguments) {
+        return java(QUICK_TO_START, command.getName(), arguments);
+    }
+
+    private static List<String> java(List<String> flags, String main, Object... arguments) {
+        var words = new ArrayList<>(
+                List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:+UseSerialGC"));
+        words.addAll(flags);
+        words.addAll(List.of("-cp", System.getProperty("java.class.path"), main));
+        Stream.of(arguments).map(Object::toString).forEach(words::add);
+        return words;
     }
 
     private Process started() throws IOException, InterruptedException {

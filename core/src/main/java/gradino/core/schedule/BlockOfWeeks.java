@@ -42,7 +42,8 @@ public record BlockOfWeeks(List<List<WeekDay>> weeks, WeekTask first, int retest
         var planned = new ArrayList<Planned>();
         for (int w = 0; w < weeks.size(); w++) {
             var task = w == 0 ? first : following(planned.get(w - 1), w);
-            planned.add(new Planned(task, planner.plan(w == weeks.size() - 1 ? ofRetest(task) : task)));
+            var asked = w == weeks.size() - 1 ? ofRetest(task) : task;
+            planned.add(new Planned(asked, planner.plan(asked)));
         }
         return planned;
     }
@@ -62,7 +63,7 @@ public record BlockOfWeeks(List<List<WeekDay>> weeks, WeekTask first, int retest
                 Map.of());
     }
 
-    /** What is not light keeps its joint from the end of its last day on; a line's own spacing counts for itself as well. */
+    /** What is not light keeps its joint from the end of its last day on. */
     private static List<Rested> rested(Planned last) {
         return Stream.concat(
                         last.task().rested().stream(),
@@ -99,14 +100,6 @@ public record BlockOfWeeks(List<List<WeekDay>> weeks, WeekTask first, int retest
                     DaySet.ALL));
         }
         task.lines().forEach(line -> lines.add(line.withWanted(Math.min(1, line.wanted()))));
-        return new WeekTask(
-                task.days(),
-                lines,
-                task.shared(),
-                task.sessions(),
-                task.rested(),
-                task.before(),
-                task.frozen(),
-                task.done());
+        return task.withLines(lines);
     }
 }

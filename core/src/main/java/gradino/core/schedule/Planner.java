@@ -49,12 +49,8 @@ public final class Planner {
                 .orElseThrow(() -> new IllegalStateException("a week without anything keeps every rule"));
     }
 
-    private boolean fits(WeekTask task) {
-        return solver.solve(task, List.of(Level.MISSING), 0).isPresent();
-    }
-
     private boolean fits(WeekTask task, Collection<String> lines) {
-        return fits(task.only(lines));
+        return solver.fits(task.only(lines));
     }
 
     /**
@@ -63,7 +59,7 @@ public final class Planner {
      */
     public Set<String> conflict(WeekTask task) {
         var all = task.lines().stream().map(WeekLine::id).toList();
-        if (fits(task)) {
+        if (solver.fits(task)) {
             return Set.of();
         }
         for (var one : all) {
@@ -90,7 +86,7 @@ public final class Planner {
 
     /** Single changes after which all of it fits, the cheapest of a kind first: minutes, then days of the least wanted lines. */
     public List<WayOut> waysOut(WeekTask task) {
-        if (fits(task)) {
+        if (solver.fits(task)) {
             return List.of();
         }
         var ways = new ArrayList<WayOut>();
@@ -108,14 +104,14 @@ public final class Planner {
 
     /** More never fits worse, so that halving finds the least. */
     private void moreTime(WeekTask task, int day, List<WayOut> ways) {
-        if (!fits(WayOut.moreTime(day, MOST_STEPS * STEP_SECONDS).taken(task))) {
+        if (!solver.fits(WayOut.moreTime(day, MOST_STEPS * STEP_SECONDS).taken(task))) {
             return;
         }
         int tooFew = 0;
         int enough = MOST_STEPS;
         while (enough - tooFew > 1) {
             int middle = (tooFew + enough) / 2;
-            if (fits(WayOut.moreTime(day, middle * STEP_SECONDS).taken(task))) {
+            if (solver.fits(WayOut.moreTime(day, middle * STEP_SECONDS).taken(task))) {
                 enough = middle;
             } else {
                 tooFew = middle;
@@ -127,7 +123,7 @@ public final class Planner {
     private void fewerDays(WeekTask task, WeekLine line, List<WayOut> ways) {
         IntStream.rangeClosed(1, line.wanted())
                 .mapToObj(days -> WayOut.fewerDays(line.id(), days))
-                .filter(way -> fits(way.taken(task)))
+                .filter(way -> solver.fits(way.taken(task)))
                 .findFirst()
                 .ifPresent(ways::add);
     }

@@ -25,6 +25,11 @@ final class PlainSearch implements WeekSolver {
         return new Walk(task, order, mostMissing).best();
     }
 
+    @Override
+    public boolean fits(WeekTask task) {
+        return solve(task, List.of(Level.MISSING), 0).isPresent();
+    }
+
     private static final class Walk {
         private final WeekTask task;
         private final List<Level> order;

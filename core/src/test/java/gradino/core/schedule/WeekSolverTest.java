@@ -37,6 +37,7 @@ public class WeekSolverTest {
         assertThat(found.score()).isEqualTo(plain.score());
         assertThat(found.days()).isEqualTo(plain.days());
         assertThat(found.proved()).isTrue();
+        assertThat(solver.fits(task)).isEqualTo(new PlainSearch().fits(task));
     }
 
     /** Out of steps, the best that was found keeps every rule, and is called no more than that. */

@@ -7,6 +7,7 @@ import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /**
@@ -35,9 +36,28 @@ public class Heavy implements InMemory {
         private volatile int done;
         private volatile int of;
         private volatile boolean ended;
+        /** Whose turn has not come yet. */
+        private @Nullable Thread waiting;
 
         private Work(String name) {
             this.name = name;
+        }
+
+        private synchronized void end() {
+            ended = true;
+            if (waiting != null) {
+                waiting.interrupt();
+            }
+        }
+
+        /** An end that came just as the turn did leaves no mark on a thread that others use after this. */
+        private synchronized void waits(@Nullable Thread thread) {
+            waiting = thread;
+            if (ended && thread != null) {
+                thread.interrupt();
+            } else if (ended) {
+                Thread.interrupted();
+            }
         }
 
         /** @throws Problem when whoever asked has ended it */
@@ -58,7 +78,7 @@ public class Heavy implements InMemory {
     public <T> T run(String who, String name, Function<Work, T> work) {
         var before = going.get(who);
         if (before != null && before.name.equals(name)) {
-            before.ended = true;
+            before.end();
         }
         var mine = new Work(name);
         return held(seats.computeIfAbsent(who, w -> new Semaphore(1, true)), mine, () -> {
@@ -80,18 +100,19 @@ public class Heavy implements InMemory {
         }
     }
 
-    /** Looks up once a second whether it was ended meanwhile. */
+    /** In the order of asking, until its turn comes or it is ended. */
     private static void waitFor(Semaphore place, Work mine) {
+        mine.waits(Thread.currentThread());
         try {
-            for (int second = 0; !place.tryAcquire(1, TimeUnit.SECONDS); second++) {
-                if (second >= LONGEST_WAIT_SECONDS) {
-                    throw Problem.tooMany("Others are having something worked out: try again in a few minutes.");
-                }
-                mine.step(0, 0);
+            if (!place.tryAcquire(LONGEST_WAIT_SECONDS, TimeUnit.SECONDS)) {
+                throw Problem.tooMany("Others are having something worked out: try again in a few minutes.");
             }
         } catch (InterruptedException e) {
+            mine.step(0, 0);
             Thread.currentThread().interrupt();
             throw Problem.tooMany("The server is being stopped.");
+        } finally {
+            mine.waits(null);
         }
     }
 
@@ -102,7 +123,7 @@ public class Heavy implements InMemory {
     public void end(String who) {
         var work = going.get(who);
         if (work != null) {
-            work.ended = true;
+            work.end();
         }
     }
 

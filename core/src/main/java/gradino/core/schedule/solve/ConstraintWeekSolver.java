@@ -54,6 +54,18 @@ public final class ConstraintWeekSolver implements WeekSolver {
         return new Run(week, mostNodes(task)).through(order);
     }
 
+    @Override
+    public boolean fits(WeekTask task) {
+        if (task.lines().isEmpty()) {
+            return true;
+        }
+        var week = new WeekModel(task);
+        week.model.arithm(week.level(Level.MISSING), "=", 0).post();
+        var solver = week.model.getSolver();
+        solver.setSearch(Search.domOverWDegSearch(week.ranks()));
+        return solver.findSolution(new NodeCounter(week.model, mostNodes(task))) != null;
+    }
+
     /** One search through all levels. */
     private static final class Run {
         private final WeekModel week;

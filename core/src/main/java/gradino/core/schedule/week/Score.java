@@ -2,12 +2,11 @@ package gradino.core.schedule.week;
 
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 
 /** What a week comes to at each level; smaller is better. Two scores are compared in an order of the levels, never added up. */
 public record Score(Map<Level, Integer> of) {
     public Score {
-        of = Map.copyOf(new TreeMap<>(of));
+        of = Map.copyOf(of);
     }
 
     public int at(Level level) {

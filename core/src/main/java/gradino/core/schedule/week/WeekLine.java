@@ -59,8 +59,4 @@ public record WeekLine(
     public WeekLine withWanted(int days) {
         return new WeekLine(id, joint, side, effort, spacing, days, cap, priority, seconds, shares, allowed);
     }
-
-    public WeekLine withSeconds(int other) {
-        return new WeekLine(id, joint, side, effort, spacing, wanted, cap, priority, other, shares, allowed);
-    }
 }

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 
 /** Finds the best week there is. The same task has the same answer, on any machine and at any time. */
-@FunctionalInterface
 public interface WeekSolver {
     /**
      * @param order of the levels
@@ -12,4 +11,7 @@ public interface WeekSolver {
      * @return empty where no week keeps the rules and misses no more than that
      */
     Optional<Week> solve(WeekTask task, List<Level> order, int mostMissing);
+
+    /** Whether a week can be that misses nothing. Out of steps, what is not known to be possible counts as not. */
+    boolean fits(WeekTask task);
 }

@@ -8,7 +8,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
-import java.util.stream.IntStream;
 
 /**
  * One client's week, as it is to be planned.
@@ -96,44 +95,30 @@ public record WeekTask(
 
     /** With only these lines, in the sessions as far as those have them. */
     public WeekTask only(Collection<String> ids) {
-        return new WeekTask(
-                days,
-                lines.stream().filter(l -> ids.contains(l.id())).toList(),
-                shared,
-                sessions.stream()
-                        .map(s -> new Together(
-                                s.id(), s.lines().stream().filter(ids::contains).toList()))
-                        .filter(s -> !s.lines().isEmpty())
-                        .toList(),
-                rested,
-                before,
-                frozen,
-                done);
+        var left = sessions.stream()
+                .map(s -> new Together(
+                        s.id(), s.lines().stream().filter(ids::contains).toList()))
+                .filter(s -> !s.lines().isEmpty())
+                .toList();
+        return with(days, lines.stream().filter(l -> ids.contains(l.id())).toList(), left);
+    }
+
+    public WeekTask withLines(List<WeekLine> others) {
+        return with(days, others, sessions);
     }
 
     public WeekTask withLine(String id, UnaryOperator<WeekLine> change) {
-        return new WeekTask(
-                days,
-                lines.stream().map(l -> l.id().equals(id) ? change.apply(l) : l).toList(),
-                shared,
-                sessions,
-                rested,
-                before,
-                frozen,
-                done);
+        return withLines(
+                lines.stream().map(l -> l.id().equals(id) ? change.apply(l) : l).toList());
     }
 
     public WeekTask withSeconds(int day, int seconds) {
-        return new WeekTask(
-                IntStream.range(0, DaySet.DAYS)
-                        .mapToObj(d -> d == day ? days.get(d).withSeconds(seconds) : days.get(d))
-                        .toList(),
-                lines,
-                shared,
-                sessions,
-                rested,
-                before,
-                frozen,
-                done);
+        var others = new ArrayList<>(days);
+        others.set(day, days.get(day).withSeconds(seconds));
+        return with(others, lines, sessions);
+    }
+
+    private WeekTask with(List<WeekDay> ofDays, List<WeekLine> ofLines, List<Together> ofSessions) {
+        return new WeekTask(ofDays, ofLines, shared, ofSessions, rested, before, frozen, done);
     }
 }
