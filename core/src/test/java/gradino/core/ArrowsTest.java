@@ -34,7 +34,7 @@ public class ArrowsTest {
             List.of("measure.noise", "measure.reading", "measure.limit"),
             List.of("prescribe.block", "prescribe.method", "prescribe.timeline", "prescribe.program"),
             List.of("advance.state", "advance.gate", "advance.lever", "advance.", "advance.look"),
-            List.of("schedule.week", "schedule.solve", "schedule."));
+            List.of("schedule.week", "schedule.calendar", "schedule.solve", "schedule."));
 
     @DataProvider
     public Object[][] rooms() {

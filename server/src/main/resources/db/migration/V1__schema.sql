@@ -533,6 +533,45 @@ CREATE TABLE client_pause (
 
 CREATE INDEX client_pause_client ON client_pause (client_id, seq);
 
+-- What a client's days are like: the usual week, dates that are other than usual, busy times of a file, appointments, the block of
+-- weeks. Each saving a row, the newest of a kind and id counts.
+CREATE TABLE calendar_entry (
+  seq         INTEGER PRIMARY KEY,
+  id          TEXT NOT NULL CHECK (length(id) <= 64),
+  client_id   TEXT NOT NULL REFERENCES client,
+  kind        TEXT NOT NULL,
+  account_id  TEXT,
+  recorded_at INTEGER NOT NULL,
+  body        TEXT                         -- JSON; null: removed
+) STRICT;
+
+CREATE INDEX calendar_entry_client ON calendar_entry (client_id, kind, id, seq);
+
+-- A week as it was planned, moved and planned again, each a row; the newest of a Monday counts.
+CREATE TABLE planned_week (
+  seq         INTEGER PRIMARY KEY,
+  client_id   TEXT NOT NULL REFERENCES client,
+  monday      TEXT NOT NULL,
+  account_id  TEXT,                        -- who changed it by hand; null: planned
+  recorded_at INTEGER NOT NULL,
+  body        TEXT NOT NULL                -- JSON
+) STRICT;
+
+CREATE INDEX planned_week_client ON planned_week (client_id, monday, seq);
+
+-- A secret address from which a calendar program fetches a client's weeks, or an account's appointments. Only digests are kept.
+CREATE TABLE calendar_link (
+  id          TEXT PRIMARY KEY,
+  client_id   TEXT REFERENCES client,      -- null: all of the account's clients
+  account_id  TEXT NOT NULL REFERENCES account,
+  digest      TEXT NOT NULL UNIQUE,
+  happened_at INTEGER NOT NULL,
+  revoked_at  INTEGER
+) STRICT;
+
+CREATE INDEX calendar_link_client ON calendar_link (client_id);
+CREATE INDEX calendar_link_account ON calendar_link (account_id);
+
 CREATE INDEX client_access_client ON client_access (client_id);
 
 CREATE INDEX assessment_client ON assessment (client_id);
@@ -564,6 +603,10 @@ CREATE TRIGGER stamp_clearance AFTER INSERT ON clearance BEGIN
 END;
 
 CREATE TRIGGER stamp_client_pause AFTER INSERT ON client_pause BEGIN
+  UPDATE client SET stamp = random() WHERE id = NEW.client_id;
+END;
+
+CREATE TRIGGER stamp_calendar_entry AFTER INSERT ON calendar_entry BEGIN
   UPDATE client SET stamp = random() WHERE id = NEW.client_id;
 END;
 

@@ -96,6 +96,16 @@ public final class Caller {
         return answer(json(path).PUT(BodyPublishers.ofString(json)));
     }
 
+    /** As above, of another kind than JSON. */
+    public Answer sendText(String method, String path, String type, String text) {
+        return answer(request(path).header("Content-Type", type).method(method, BodyPublishers.ofString(text)));
+    }
+
+    /** What is answered, as it is. */
+    public String text(String path) {
+        return send(request(path).GET(), BodyHandlers.ofString()).body();
+    }
+
     /** Uploads a file as a browser's form does. */
     public Answer upload(String name, byte[] content) {
         var boundary = "----gradino";

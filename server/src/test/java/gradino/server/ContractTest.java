@@ -31,6 +31,7 @@ public class ContractTest {
             "prescribe",
             "perform",
             "advance",
+            "schedule",
             "today",
             "home",
             "exchange",
@@ -48,6 +49,7 @@ public class ContractTest {
             List.of("prescribe.program", "prescribe.library", "prescribe.compose", "prescribe.handout"),
             List.of("perform.record", "perform.force", "perform.floor"),
             List.of("advance.line", "advance."),
+            List.of("schedule.calendar", "schedule.plan"),
             List.of("exchange.table", "exchange."));
 
     @DataProvider

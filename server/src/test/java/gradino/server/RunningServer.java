@@ -54,6 +54,8 @@ final class RunningServer implements AutoCloseable {
                                         "--gradino.demo=" + (data == Data.DEMO),
                                         "--server.port=0",
                                         "--gradino.hash-strength=4",
+                                        // Whoever asks for a week has it planned: two tests share a file otherwise.
+                                        "--gradino.plan-ahead=false",
                                         "--logging.level.root=ERROR"),
                                 Stream.of(more))
                         .toArray(String[]::new));

@@ -21,7 +21,7 @@ final class SampleBody {
             Map.entry("stopSign", "SHARP_PAIN"),
             Map.entry("test", "deep-squat"));
 
-    private static final Map<String, Integer> NUMBERS = Map.of("systolic", 120, "diastolic", 80);
+    private static final Map<String, Integer> NUMBERS = Map.of("systolic", 120, "diastolic", 80, "weeks", 4);
 
     private final JsonNode schemas;
     private final String id;
@@ -34,7 +34,7 @@ final class SampleBody {
     static boolean isNaming(String part) {
         return part.equals("id")
                 || part.endsWith("Id") && !part.equals("blockId")
-                || List.of("line").contains(part);
+                || List.of("line", "unit").contains(part);
     }
 
     private JsonNode of(JsonNode schema) {
@@ -99,6 +99,7 @@ final class SampleBody {
                     .replace("{lineId}", Scene.LINE)
                     .replace("{sessionId}", "daily")
                     .replace("{runId}", "mine")
+                    .replaceAll("\\{(monday|date)\\}", "2026-03-02")
                     .replaceAll("\\{[a-zA-Z]+\\}", "none");
         }
 

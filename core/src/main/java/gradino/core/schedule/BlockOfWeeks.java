@@ -63,19 +63,23 @@ public record BlockOfWeeks(List<List<WeekDay>> weeks, WeekTask first, int retest
                 Map.of());
     }
 
-    /** What is not light keeps its joint from the end of its last day on. */
     private static List<Rested> rested(Planned last) {
+        return restedAfter(last.task(), last.week().days());
+    }
+
+    /** What a week leaves behind: what is not light keeps its joint from the end of its last day on. */
+    public static List<Rested> restedAfter(WeekTask task, Map<String, DaySet> days) {
         return Stream.concat(
-                        last.task().rested().stream(),
-                        last.task().lines().stream()
+                        task.rested().stream(),
+                        task.lines().stream()
                                 .filter(line -> !line.isLight())
-                                .flatMap(line -> last.week()
-                                        .of(line.id())
+                                .flatMap(line -> days.getOrDefault(line.id(), DaySet.NONE)
+                                        .without(task.frozen())
                                         .days()
                                         .mapToObj(day -> new Rested(
                                                 line.joint(),
                                                 line.side(),
-                                                rested(last.task().days().get(day), line)))))
+                                                rested(task.days().get(day), line)))))
                 .toList();
     }
 
@@ -84,6 +88,11 @@ public record BlockOfWeeks(List<List<WeekDay>> weeks, WeekTask first, int retest
     }
 
     private WeekTask ofRetest(WeekTask task) {
+        return ofRetest(task, retestSeconds);
+    }
+
+    /** The week of the re-test: each line on one day at most, the battery first of all. */
+    public static WeekTask ofRetest(WeekTask task, int retestSeconds) {
         var lines = new ArrayList<WeekLine>();
         if (retestSeconds > 0) {
             lines.add(new WeekLine(

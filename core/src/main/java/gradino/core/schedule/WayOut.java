@@ -18,13 +18,13 @@ public record WayOut(String line, int day, int amount) {
         return new WayOut(line, -1, days);
     }
 
-    public boolean isTime() {
+    public boolean givesTime() {
         return day >= 0;
     }
 
     /** The task when this is taken. */
     public WeekTask taken(WeekTask task) {
-        return isTime()
+        return givesTime()
                 ? task.withSeconds(day, task.days().get(day).seconds() + amount)
                 : task.withLine(line, l -> l.withWanted(l.wanted() - amount));
     }

@@ -6,6 +6,7 @@ import gradino.core.body.Motion;
 import gradino.core.body.Position;
 import gradino.core.measure.reading.Tape;
 import gradino.core.perform.MorningQuestion;
+import gradino.core.schedule.calendar.Place;
 import gradino.server.account.people.HomeGuest;
 import gradino.server.account.people.SignedIn;
 import gradino.server.home.NoteRepository.Note;
@@ -14,10 +15,12 @@ import gradino.server.intake.ClientService;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.compose.ComposeService;
+import gradino.server.schedule.plan.DayPlans;
+import gradino.server.schedule.plan.DayPlans.DayPlan;
+import gradino.server.schedule.plan.WeekService;
 import gradino.server.today.TodayService;
 import gradino.server.today.TodayService.LineDay;
 import java.time.Clock;
-import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Comparator;
@@ -32,11 +35,14 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class HomeService {
     public static final int LONGEST_NOTE = 500;
+    private static final int DAYS = 7;
 
     private final SignedIn signedIn;
     private final ClientService clients;
     private final TodayService today;
     private final ComposeService compose;
+    private final WeekService weeks;
+    private final DayPlans days;
     private final NoteRepository notes;
     private final Clock clock;
 
@@ -45,12 +51,16 @@ public class HomeService {
             ClientService clients,
             TodayService today,
             ComposeService compose,
+            WeekService weeks,
+            DayPlans days,
             NoteRepository notes,
             Clock clock) {
         this.signedIn = signedIn;
         this.clients = clients;
         this.today = today;
         this.compose = compose;
+        this.weeks = weeks;
+        this.days = days;
         this.notes = notes;
         this.clock = clock;
     }
@@ -58,14 +68,14 @@ public class HomeService {
     /**
      * The plan of the day.
      *
-     * @param trainingDay whether it is one of the client's days
+     * @param days what is planned from today on, for a week
      * @param heldBack why nothing may be trained now; empty when something may
      */
     record HomePlan(
             String clientId,
             String name,
-            boolean trainingDay,
-            List<DayOfWeek> days,
+            LocalDate today,
+            List<HomeDay> days,
             List<String> heldBack,
             List<HomeSession> sessions,
             List<HomeMorning> mornings,
@@ -93,6 +103,22 @@ public class HomeService {
             List<String> heldBack,
             List<String> lowered) {}
 
+    /**
+     * What is planned on a day.
+     *
+     * @param lines the motions it trains
+     * @param openRun of its session; null when none is open
+     */
+    record HomeDay(
+            LocalDate date,
+            Instant start,
+            Place place,
+            boolean led,
+            int minutes,
+            List<String> lines,
+            boolean over,
+            @Nullable String openRun) {}
+
     /** A session whose next-morning questions are still open. */
     record HomeMorning(String runId, String title, Instant endedAt, MorningQuestion question) {}
 
@@ -107,9 +133,10 @@ public class HomeService {
     /** A body length. */
     record Needed(String segment, String words) {}
 
-    @Transactional(readOnly = true)
+    /** The weeks are planned again first where they have to be, so that this is no transaction as a whole. */
     HomePlan plan() {
         var client = client();
+        weeks.planOf(client.id(), LocalDate.now(clock));
         var asked = today.dayAsked(client.id());
         var day = asked.day();
         var now = LocalDate.now(clock);
@@ -120,8 +147,10 @@ public class HomeService {
         return new HomePlan(
                 client.id(),
                 details.name().split(" ")[0],
-                details.days().contains(now.getDayOfWeek()),
-                details.days().stream().sorted().toList(),
+                now,
+                days.days(client, now, now.plusDays(DAYS)).stream()
+                        .map(d -> homeDay(d, day.lines()))
+                        .toList(),
                 sessions.stream().allMatch(s -> !s.heldBack().isEmpty())
                         ? sessions.stream()
                                 .flatMap(s -> s.heldBack().stream())
@@ -137,6 +166,22 @@ public class HomeService {
                         .distinct()
                         .toList(),
                 notes.of(client.id()));
+    }
+
+    private static HomeDay homeDay(DayPlan d, List<LineDay> lines) {
+        var own = lines.stream().filter(l -> d.lines().contains(l.lineId())).toList();
+        return new HomeDay(
+                d.date(),
+                d.start(),
+                d.place(),
+                d.led(),
+                d.minutes(),
+                own.stream().map(l -> motion(l.motion())).distinct().toList(),
+                d.over(),
+                own.stream()
+                        .flatMap(l -> Stream.ofNullable(l.openRun()))
+                        .findFirst()
+                        .orElse(null));
     }
 
     private HomeSession session(ComposeService.Named named, List<LineDay> all) {

@@ -18,6 +18,7 @@ import gradino.core.quantity.Degrees;
 import gradino.core.quantity.EffortPercent;
 import gradino.core.quantity.PainScore;
 import gradino.core.quantity.Tenths;
+import gradino.core.schedule.week.DaySet;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -42,6 +43,7 @@ public class CoreJson {
                 .addMixIn(EffortPercent.class, PlainInt.class)
                 .addMixIn(PainScore.class, PlainInt.class)
                 .addMixIn(Tenths.class, PlainInt.class)
+                .addMixIn(DaySet.class, Bits.class)
                 .addMixIn(BlockId.class, Written.class)
                 .addMixIn(Because.class, Spoken.class)
                 .addMixIn(Limits.class, WithoutNone.class)
@@ -69,6 +71,11 @@ public class CoreJson {
     interface PlainInt {
         @JsonValue
         int value();
+    }
+
+    interface Bits {
+        @JsonValue
+        int bits();
     }
 
     abstract static class Written {

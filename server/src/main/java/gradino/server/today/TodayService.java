@@ -25,6 +25,8 @@ import gradino.server.prescribe.program.ClientProgram;
 import gradino.server.prescribe.program.Line;
 import gradino.server.prescribe.program.LineRepository;
 import gradino.server.prescribe.program.Program;
+import gradino.server.schedule.plan.DayPlans;
+import gradino.server.schedule.plan.DayPlans.ClientPlan;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -42,6 +44,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class TodayService {
     private static final int MORNING_DAYS = 7;
+    /** Days beyond the plan after which a client has gone quiet (common practice, no source). */
+    private static final int QUIET_DAYS = 7;
 
     private final ClientService clients;
     private final ClientRepository rows;
@@ -50,6 +54,7 @@ public class TodayService {
     private final RunRepository runs;
     private final Program program;
     private final LineDoor door;
+    private final DayPlans days;
     private final BackupService backups;
     private final SignedIn signedIn;
     private final Clock clock;
@@ -62,6 +67,7 @@ public class TodayService {
             RunRepository runs,
             Program program,
             LineDoor door,
+            DayPlans days,
             BackupService backups,
             SignedIn signedIn,
             Clock clock) {
@@ -72,6 +78,7 @@ public class TodayService {
         this.runs = runs;
         this.program = program;
         this.door = door;
+        this.days = days;
         this.backups = backups;
         this.signedIn = signedIn;
         this.clock = clock;
@@ -92,7 +99,8 @@ public class TodayService {
      * A client's day.
      *
      * @param lastMeasured null when never
-     * @param state in one word: new, stop, down, decide, up, due or quiet
+     * @param state in one word
+     * @param plan what is planned for today and when they come
      */
     public record ClientDay(
             String id,
@@ -102,13 +110,15 @@ public class TodayService {
             Intake.Due screeningDue,
             @Nullable Instant lastMeasured,
             State state,
-            List<LineDay> lines) {}
+            List<LineDay> lines,
+            ClientPlan plan) {}
 
     /** What a client waits for, the most urgent first. */
     public enum State {
         STOP,
         DECIDE,
         DUE,
+        AWAY,
         NEW,
         QUIET
     }
@@ -146,7 +156,7 @@ public class TodayService {
 
     @Transactional(readOnly = true)
     public Today today() {
-        var days = days(clients.mine());
+        var days = daysOf(clients.mine());
         return new Today(
                 days.stream()
                         .map(DayAsked::day)
@@ -163,7 +173,7 @@ public class TodayService {
     /** Whoever asks next need not wait until every line was folded. */
     @Transactional(readOnly = true)
     public void lookAtAll() {
-        days(rows.all());
+        daysOf(rows.all());
     }
 
     @Transactional(readOnly = true)
@@ -176,11 +186,11 @@ public class TodayService {
 
     @Transactional(readOnly = true)
     public DayAsked dayAsked(String clientId) {
-        return days(List.of(clients.get(clientId))).get(0);
+        return daysOf(List.of(clients.get(clientId))).get(0);
     }
 
     /** Of however many clients, what their days are made of is read in the same number of statements. */
-    private List<DayAsked> days(List<Client> of) {
+    private List<DayAsked> daysOf(List<Client> of) {
         var ids = of.stream().map(Client::id).toList();
         var all = lines.of(ids);
         var known = door.of(of, all);
@@ -189,16 +199,22 @@ public class TodayService {
         var mornings = asked(of, known.moment());
         var files = clients.files(of);
         var programs = program.of(of, all, known);
+        var plans = days.of(of);
         // Nothing is read from here on, so that all processors may judge.
         return IntStream.range(0, of.size())
                 .parallel()
                 .mapToObj(i -> new DayAsked(
-                        day(files.get(i), measured.get(ids.get(i)), lineDays(programs.get(i), known, open)),
+                        day(
+                                files.get(i),
+                                measured.get(ids.get(i)),
+                                plans.getOrDefault(ids.get(i), ClientPlan.NONE),
+                                lineDays(
+                                        programs.get(i), known, open, plans.getOrDefault(ids.get(i), ClientPlan.NONE))),
                         mornings.getOrDefault(ids.get(i), List.of())))
                 .toList();
     }
 
-    private static ClientDay day(ClientFile file, @Nullable Instant measured, List<LineDay> lines) {
+    private static ClientDay day(ClientFile file, @Nullable Instant measured, ClientPlan plan, List<LineDay> lines) {
         return new ClientDay(
                 file.id(),
                 file.details().name(),
@@ -206,23 +222,25 @@ public class TodayService {
                 file.restrictions(),
                 file.screeningDue(),
                 measured,
-                state(file.restrictions(), lines),
-                lines);
+                state(file.restrictions(), plan, lines),
+                lines,
+                plan);
     }
 
     /** What waits for the coach stands first. */
-    private static List<LineDay> lineDays(ClientProgram program, Known known, Map<String, String> open) {
+    private static List<LineDay> lineDays(
+            ClientProgram program, Known known, Map<String, String> open, ClientPlan plan) {
         return program.lines().stream()
                 .map(line -> {
-                    var tried =
-                            program.tried(line, look -> lineDay(line, program.names(line), known, open.get(line.id())));
+                    var tried = program.tried(
+                            line, look -> lineDay(line, program.names(line), known, open.get(line.id()), plan));
                     return tried.found().orElseGet(() -> unjudged(line, tried.trouble()));
                 })
                 .sorted(Comparator.comparing((LineDay l) -> l.waiting() == 0 && l.trouble() == null))
                 .toList();
     }
 
-    private static State state(List<Restriction> restrictions, List<LineDay> lines) {
+    private static State state(List<Restriction> restrictions, ClientPlan plan, List<LineDay> lines) {
         boolean stop = restrictions.stream()
                         .anyMatch(r -> r.kind().forbids() && r.scope().equals(Scope.WHOLE_BODY))
                 || lines.stream().anyMatch(l -> l.verdict() == Verdict.STOP_AND_REFER);
@@ -233,7 +251,8 @@ public class TodayService {
         } else if (lines.isEmpty()) {
             return State.NEW;
         }
-        return lines.stream().anyMatch(LineDay::due) ? State.DUE : State.QUIET;
+        boolean due = lines.stream().anyMatch(LineDay::due) || plan.appointment() != null;
+        return due ? State.DUE : plan.beyondPlan() >= QUIET_DAYS ? State.AWAY : State.QUIET;
     }
 
     private static LineDay unjudged(Line line, @Nullable Finding trouble) {
@@ -241,7 +260,8 @@ public class TodayService {
                 line.id(), line.motion(), line.position(), null, null, null, 0, false, 0, 0, null, null, null, trouble);
     }
 
-    private static LineDay lineDay(Line line, @Nullable String session, Known known, @Nullable String openRun) {
+    private static LineDay lineDay(
+            Line line, @Nullable String session, Known known, @Nullable String openRun, ClientPlan plan) {
         var state = known.state(line);
         var proposals = known.proposed(line);
         var most = Urgency.mostUrgent(proposals);
@@ -254,13 +274,19 @@ public class TodayService {
                 last,
                 openRun,
                 state.sessionCount(),
-                Advance.isDue(state.plan(), last, known.moment()),
+                isDue(line, plan, Advance.isDue(state.plan(), last, known.moment())),
                 (known.secondsAfter(line, proposals) + 59) / 60,
                 (int) proposals.stream().filter(p -> Advance.waits(state, p)).count(),
                 most.verdict(),
                 most.why().text(),
                 state.worstPain(MORNING_DAYS, known.moment()).orElse(null),
                 null);
+    }
+
+    /** By the plan, where there is one. */
+    private static boolean isDue(Line line, ClientPlan plan, boolean byInterval) {
+        var today = plan.today();
+        return plan.hasPlan() ? today != null && !today.over() && today.lines().contains(line.id()) : byInterval;
     }
 
     /** For a week, whatever of it is open. */

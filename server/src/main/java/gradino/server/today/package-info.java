@@ -1,5 +1,5 @@
 /**
- * What waits today. Read {@link gradino.server.today.TodayService} first. May use every step up to advance.
+ * What waits today. Read {@link gradino.server.today.TodayService} first. May use every step up to schedule.
  */
 @NullMarked
 package gradino.server.today;

@@ -25,7 +25,7 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestBodyAdviceAd
 class BodyDoor extends RequestBodyAdviceAdapter {
     private static final Set<String> NAMES = Set.of("name", "signIn", "called");
     /** Parts that name a thing without being called an id. */
-    private static final Set<String> NAMING = Set.of("line", "lines", "names", "restriction");
+    private static final Set<String> NAMING = Set.of("line", "lines", "names", "restriction", "unit");
 
     private final OwnedIdRepository owned;
     private final AccountService accounts;

@@ -34,6 +34,7 @@ final class BodyLimit extends OncePerRequestFilter {
     private static final Map<String, Long> FILES =
             Map.of("/api/methods", 512 * KB, "/api/exchange/import", MOST_OF_A_FORM);
     private static final String TRACES = "/traces";
+    private static final String BUSY_TIMES = "/calendar/busy";
     private static final long TRACE = 2 * KB * KB;
     private static final long LINK_AN_HOUR = KB * KB;
     private static final long ACCOUNT_AN_HOUR = 256 * KB * KB;
@@ -89,9 +90,8 @@ final class BodyLimit extends OncePerRequestFilter {
         if (who != null && who.getPrincipal() instanceof HomeGuest guest) {
             return new Share(KNOWN, "link " + guest.linkId(), LINK_AN_HOUR, SLOWEST);
         } else if (who != null && who.getPrincipal() instanceof Account account) {
-            long file = request.getRequestURI().endsWith(TRACES)
-                    ? TRACE
-                    : FILES.getOrDefault(request.getRequestURI(), KNOWN);
+            var uri = request.getRequestURI();
+            long file = uri.endsWith(TRACES) || uri.endsWith(BUSY_TIMES) ? TRACE : FILES.getOrDefault(uri, KNOWN);
             return new Share(file, account.id(), ACCOUNT_AN_HOUR, file > KNOWN ? SLOWEST_FILE : SLOWEST);
         }
         return new Share(STRANGER, null, 0, SLOWEST);

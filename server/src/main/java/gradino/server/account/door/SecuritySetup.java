@@ -55,6 +55,7 @@ class SecuritySetup {
                     HttpMethod.POST,
                     "/api/lines/{lineId}/runs",
                     "/api/clients/{clientId}/sessions/{sessionId}/runs",
+                    "/api/clients/{clientId}/days/{date}/runs",
                     "/api/clients/{clientId}/measurements",
                     "/api/clients/{clientId}/measurements/preview",
                     "/api/runs/{runId}/blocks",
@@ -112,7 +113,7 @@ class SecuritySetup {
             AuthorizeHttpRequestsConfigurer<HttpSecurity>.AuthorizationManagerRequestMatcherRegistry may) {
         may.dispatcherTypeMatchers(DispatcherType.FORWARD, DispatcherType.ERROR, DispatcherType.ASYNC)
                 .permitAll()
-                .requestMatchers("/api/sign-in", "/api/sign-in/**", "/api/home/enter")
+                .requestMatchers("/api/sign-in", "/api/sign-in/**", "/api/home/enter", "/api/feeds/**")
                 .permitAll()
                 .requestMatchers("/api/home/**")
                 .hasRole("HOME")

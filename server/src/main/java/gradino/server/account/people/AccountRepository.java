@@ -10,7 +10,7 @@ import org.springframework.stereotype.Repository;
 
 /** Owns account. */
 @Repository
-class AccountRepository {
+public class AccountRepository {
     private static final String COLUMNS = "id, sign_in, name, role, disabled_at";
     private final Sql sql;
 
@@ -24,7 +24,7 @@ class AccountRepository {
                 AccountRepository::account);
     }
 
-    Optional<Account> find(String id) {
+    public Optional<Account> find(String id) {
         return sql.first("SELECT " + COLUMNS + " FROM account WHERE id = ?", AccountRepository::account, id);
     }
 

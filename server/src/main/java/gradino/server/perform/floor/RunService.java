@@ -9,6 +9,7 @@ import gradino.core.perform.StopSign;
 import gradino.core.prescribe.block.BlockKind;
 import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.method.SchoolRules;
+import gradino.core.prescribe.program.SessionDraft;
 import gradino.core.prescribe.timeline.BlockId;
 import gradino.core.prescribe.timeline.Timeline;
 import gradino.core.quantity.Tenths;
@@ -30,6 +31,7 @@ import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.compose.ComposeService;
 import gradino.server.prescribe.compose.ComposeService.Ready;
 import gradino.server.prescribe.library.MethodService;
+import gradino.server.prescribe.program.ClientProgram;
 import gradino.server.prescribe.program.LineHistory;
 import gradino.server.prescribe.program.LineRepository;
 import java.nio.charset.StandardCharsets;
@@ -43,6 +45,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -120,6 +123,20 @@ public class RunService {
                 .or(() ->
                         runs.unclosed(clientId, sessionId).filter(this::isFresh).map(r -> floor(r.id())))
                 .orElseGet(() -> begin(client, sessionId, runId, compose.ready(client, sessionId)));
+    }
+
+    /**
+     * Runs what is planned for a day; one that is open already is gone on with.
+     *
+     * @param dayId told from every session of the program
+     */
+    @Transactional
+    public Floor openPlanned(
+            Client client, String dayId, String runId, String name, Function<ClientProgram, SessionDraft> draft) {
+        return goneOnWith(runId, r -> r.clientId().equals(client.id()) && dayId.equals(r.sessionId()))
+                .or(() ->
+                        runs.unclosed(client.id(), dayId).filter(this::isFresh).map(r -> floor(r.id())))
+                .orElseGet(() -> begin(client, dayId, runId, compose.ready(client, name, draft)));
     }
 
     private Optional<Floor> goneOnWith(String runId, Predicate<Run> isThis) {

@@ -32,6 +32,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -185,6 +186,13 @@ public class ComposeService {
         var now = inForce(client);
         var name = Catalogue.motion(line.motion()).map(Motion::name).orElse(line.motion());
         return ready(now, name, new SessionDraft(List.of(), List.of(StationDraft.of(now.draft(line)))));
+    }
+
+    /** Whatever of the program is put together for today. */
+    @Transactional(readOnly = true)
+    public Ready ready(Client client, String name, Function<ClientProgram, SessionDraft> draft) {
+        var now = inForce(client);
+        return ready(now, name, draft.apply(now));
     }
 
     private Ready ready(ClientProgram now, String name, SessionDraft draft) {

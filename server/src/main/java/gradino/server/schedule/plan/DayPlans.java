@@ -1,0 +1,200 @@
+package gradino.server.schedule.plan;
+
+import gradino.core.schedule.BlockOfWeeks;
+import gradino.core.schedule.PlanAndDone;
+import gradino.core.schedule.calendar.Appointment.Occurrence;
+import gradino.core.schedule.calendar.ClientCalendar;
+import gradino.core.schedule.calendar.OpenDay;
+import gradino.core.schedule.calendar.Place;
+import gradino.core.schedule.week.DaySet;
+import gradino.server.intake.Client;
+import gradino.server.schedule.calendar.CalendarService;
+import gradino.server.schedule.plan.DoneRepository.Done;
+import gradino.server.schedule.plan.PlanRepository.Stored;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** What is planned for the days of many clients, as it stands; nothing is planned here. */
+@Component
+public class DayPlans {
+    /** As far back as anybody looks for who has gone quiet. */
+    private static final int WEEKS_BACK = 5;
+
+    private final PlanRepository plans;
+    private final DoneRepository done;
+    private final CalendarService calendars;
+    private final Clock clock;
+
+    DayPlans(PlanRepository plans, DoneRepository done, CalendarService calendars, Clock clock) {
+        this.plans = plans;
+        this.done = done;
+        this.calendars = calendars;
+        this.clock = clock;
+    }
+
+    /**
+     * What a client does on a day.
+     *
+     * @param start when its session begins
+     * @param minutes that it takes
+     * @param lines their ids
+     * @param retest whether the battery is measured first
+     * @param over whether it is past, or done
+     */
+    public record DayPlan(
+            LocalDate date,
+            Instant start,
+            Place place,
+            boolean led,
+            int minutes,
+            List<String> lines,
+            boolean retest,
+            boolean over) {}
+
+    /**
+     * A client's plan from today on.
+     *
+     * @param hasPlan whether this week is planned at all
+     * @param today null where nothing is
+     * @param next the first day after today on which something is; null for none in this week and the next
+     * @param appointment of today; null for none
+     * @param beyondPlan days since the first planned day that was missed after the last one that was done; 0 in time
+     */
+    public record ClientPlan(
+            boolean hasPlan,
+            @Nullable DayPlan today,
+            @Nullable LocalDate next,
+            @Nullable Instant appointment,
+            int beyondPlan) {
+        public static final ClientPlan NONE = new ClientPlan(false, null, null, null, 0);
+    }
+
+    public Map<String, ClientPlan> of(List<Client> clients) {
+        var today = LocalDate.now(clock);
+        var ids = clients.stream().map(Client::id).toList();
+        var since = WeekPlans.monday(today).minusWeeks(WEEKS_BACK);
+        var stored =
+                plans.newest(ids, since, today.plusWeeks(1)).stream().collect(Collectors.groupingBy(Stored::clientId));
+        var days = done.lines(ids, since.atStartOfDay(clock.getZone()).toInstant()).stream()
+                .collect(Collectors.groupingBy(Done::clientId));
+        var all = calendars.of(clients);
+        var found = new HashMap<String, ClientPlan>();
+        for (int i = 0; i < ids.size(); i++) {
+            var weeks = stored.getOrDefault(ids.get(i), List.of()).stream()
+                    .collect(Collectors.toMap(Stored::monday, Stored::plan));
+            found.put(ids.get(i), of(all.get(i).days(), weeks, byDay(days.getOrDefault(ids.get(i), List.of())), today));
+        }
+        return found;
+    }
+
+    private Map<LocalDate, Set<String>> byDay(List<Done> all) {
+        var days = new HashMap<LocalDate, Set<String>>();
+        all.forEach(d -> days.computeIfAbsent(LocalDate.ofInstant(d.endedAt(), clock.getZone()), k -> new HashSet<>())
+                .add(d.line()));
+        return days;
+    }
+
+    private ClientPlan of(
+            ClientCalendar calendar,
+            Map<LocalDate, WeekPlan> weeks,
+            Map<LocalDate, Set<String>> byDay,
+            LocalDate today) {
+        var day = day(calendar, weeks, today);
+        var next = today.plusDays(1)
+                .datesUntil(WeekPlans.monday(today).plusWeeks(2))
+                .filter(d -> day(calendar, weeks, d).isPresent())
+                .findFirst();
+        var appointment = calendar.appointment(today)
+                .map(Occurrence::start)
+                .map(at -> at.atZone(clock.getZone()).toInstant());
+        return new ClientPlan(
+                weeks.containsKey(WeekPlans.monday(today)),
+                day.orElse(null),
+                next.orElse(null),
+                appointment.orElse(null),
+                planAndDone(weeks, byDay, today).daysBeyondPlan(calendar::isPaused));
+    }
+
+    private Optional<DayPlan> day(ClientCalendar calendar, Map<LocalDate, WeekPlan> weeks, LocalDate date) {
+        var monday = WeekPlans.monday(date);
+        var plan = weeks.get(monday);
+        int day = Inputs.day(monday, date);
+        if (plan == null) {
+            return Optional.empty();
+        }
+        var lines = new ArrayList<>(plan.planned(day));
+        boolean retest = lines.remove(BlockOfWeeks.RETEST);
+        if (lines.isEmpty() && !retest) {
+            return Optional.empty();
+        }
+        OpenDay open = calendar.day(date, clock.getZone());
+        return Optional.of(new DayPlan(
+                date,
+                open.day().start(),
+                open.place(),
+                open.led(),
+                (plan.seconds().get(day) + 59) / 60,
+                lines,
+                retest,
+                plan.facts().frozen().has(day)));
+    }
+
+    /** Minutes that are planned on a day, by client. */
+    record OfDay(Map<String, Integer> byClient) {
+        int minutes(String clientId) {
+            return byClient.getOrDefault(clientId, 0);
+        }
+    }
+
+    /** Every day from one on and before another. */
+    List<OfDay> between(List<Client> clients, LocalDate from, LocalDate before) {
+        var ids = clients.stream().map(Client::id).toList();
+        var stored = plans.newest(ids, WeekPlans.monday(from), before);
+        return from.datesUntil(before)
+                .map(date -> {
+                    var monday = WeekPlans.monday(date);
+                    int day = Inputs.day(monday, date);
+                    return new OfDay(stored.stream()
+                            .filter(s -> s.monday().equals(monday)
+                                    && !s.plan().planned(day).isEmpty())
+                            .collect(Collectors.toMap(
+                                    Stored::clientId,
+                                    s -> Math.max(1, (s.plan().seconds().get(day) + 59) / 60))));
+                })
+                .toList();
+    }
+
+    /** Days of a client from one on, in their order. */
+    public List<DayPlan> days(Client client, LocalDate from, LocalDate before) {
+        var calendar = calendars.of(client).days();
+        var weeks = plans.newest(List.of(client.id()), WeekPlans.monday(from), before).stream()
+                .collect(Collectors.toMap(Stored::monday, Stored::plan));
+        return from.datesUntil(before)
+                .flatMap(d -> day(calendar, weeks, d).stream())
+                .toList();
+    }
+
+    static PlanAndDone planAndDone(Map<LocalDate, WeekPlan> weeks, Map<LocalDate, Set<String>> done, LocalDate today) {
+        var planned = new HashMap<LocalDate, Set<String>>();
+        weeks.forEach((monday, plan) -> {
+            for (int d = 0; d < DaySet.DAYS; d++) {
+                var lines = Set.copyOf(plan.planned(d));
+                if (!lines.isEmpty()) {
+                    planned.put(monday.plusDays(d), lines);
+                }
+            }
+        });
+        return new PlanAndDone(planned, done, today);
+    }
+}

@@ -1,0 +1,41 @@
+package gradino.server.schedule.plan;
+
+import gradino.server.platform.Sql;
+import java.time.Instant;
+import java.util.Collection;
+import java.util.List;
+import org.springframework.stereotype.Repository;
+
+/** What was done when, for a plan: reads runs that were closed and assessments. */
+@Repository
+class DoneRepository {
+    private final Sql sql;
+
+    DoneRepository(Sql sql) {
+        this.sql = sql;
+    }
+
+    /** A line that was part of a session which ended. */
+    record Done(String clientId, String line, Instant endedAt) {}
+
+    List<Done> lines(Collection<String> clientIds, Instant since) {
+        return sql.list(
+                """
+                SELECT r.client_id, x.line_id, c.happened_at FROM run_close c
+                 CROSS JOIN run r ON r.id = c.run_id
+                  JOIN run_line x ON x.run_id = r.id
+                 WHERE c.happened_at >= ?2 AND r.client_id""" + Sql.AMONG + "ORDER BY c.happened_at",
+                row -> new Done(row.getString(1), row.getString(2), Sql.instant(row, "happened_at")),
+                clientIds,
+                since);
+    }
+
+    List<Instant> assessments(String clientId, String batteryId, Instant since) {
+        return sql.list(
+                "SELECT happened_at FROM assessment WHERE client_id = ? AND battery_id = ? AND happened_at >= ?",
+                row -> Sql.instant(row, "happened_at"),
+                clientId,
+                batteryId,
+                since);
+    }
+}

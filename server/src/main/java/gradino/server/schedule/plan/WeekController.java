@@ -1,0 +1,76 @@
+package gradino.server.schedule.plan;
+
+import gradino.core.schedule.WayOut;
+import gradino.server.perform.floor.Floor;
+import gradino.server.schedule.plan.WeekService.Move;
+import gradino.server.schedule.plan.WeekService.Target;
+import gradino.server.schedule.plan.WeekService.WaysOut;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.time.YearMonth;
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+class WeekController {
+    private final WeekService weeks;
+    private final MonthService months;
+
+    WeekController(WeekService weeks, MonthService months) {
+        this.weeks = weeks;
+        this.months = months;
+    }
+
+    @GetMapping("/api/clients/{clientId}/weeks/{monday}")
+    WeekView week(@PathVariable String clientId, @PathVariable LocalDate monday) {
+        return weeks.week(clientId, monday);
+    }
+
+    @GetMapping("/api/clients/{clientId}/weeks/{monday}/ways")
+    WaysOut ways(@PathVariable String clientId, @PathVariable LocalDate monday) {
+        return weeks.waysOut(clientId, monday);
+    }
+
+    @PostMapping("/api/clients/{clientId}/weeks/{monday}/ways")
+    WeekView take(@PathVariable String clientId, @PathVariable LocalDate monday, @RequestBody WayOut way) {
+        return weeks.take(clientId, monday, way);
+    }
+
+    @GetMapping("/api/clients/{clientId}/weeks/{monday}/targets")
+    List<Target> targets(
+            @PathVariable String clientId,
+            @PathVariable LocalDate monday,
+            @RequestParam String unit,
+            @RequestParam int from) {
+        return weeks.targets(clientId, monday, unit, from);
+    }
+
+    @PostMapping("/api/clients/{clientId}/weeks/{monday}/moves")
+    WeekView move(@PathVariable String clientId, @PathVariable LocalDate monday, @RequestBody Move move) {
+        return weeks.move(clientId, monday, move);
+    }
+
+    @PostMapping("/api/clients/{clientId}/weeks/{monday}/undo")
+    WeekView undo(@PathVariable String clientId, @PathVariable LocalDate monday) {
+        return weeks.undo(clientId, monday);
+    }
+
+    @GetMapping("/api/months/{month}")
+    MonthService.Month month(@PathVariable YearMonth month) {
+        return months.month(month);
+    }
+
+    record NewPlannedRun(@NotBlank @Size(max = 64) String id) {}
+
+    @PostMapping("/api/clients/{clientId}/days/{date}/runs")
+    Floor start(@PathVariable String clientId, @PathVariable LocalDate date, @Valid @RequestBody NewPlannedRun run) {
+        return weeks.start(clientId, date, run.id());
+    }
+}

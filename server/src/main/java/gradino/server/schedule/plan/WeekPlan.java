@@ -1,0 +1,61 @@
+package gradino.server.schedule.plan;
+
+import gradino.core.schedule.WeekFacts;
+import gradino.core.schedule.week.DaySet;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A client's week as it is planned now.
+ *
+ * @param days by line; past ones as they were done
+ * @param was by line: what had been planned on days that are past
+ * @param seconds that the lines of each day take
+ * @param facts what it was planned from
+ * @param own what the coach wants of this week alone
+ * @param news what moved and why, the newest last
+ */
+record WeekPlan(
+        Map<String, DaySet> days,
+        Map<String, DaySet> was,
+        List<Integer> seconds,
+        boolean proved,
+        WeekFacts facts,
+        Own own,
+        List<News> news) {
+    static final int MOST_NEWS = 20;
+
+    /**
+     * Ways out that were taken, and days that were set by hand against a rule.
+     *
+     * @param moreSeconds by the day of the week
+     * @param fewer days, by line
+     */
+    record Own(Map<Integer, Integer> moreSeconds, Map<String, Integer> fewer, Map<String, KeptLine> kept) {
+        static final Own NONE = new Own(Map.of(), Map.of(), Map.of());
+
+        Map<String, DaySet> keptDays() {
+            var days = new HashMap<String, DaySet>();
+            kept.forEach((line, k) -> days.put(line, k.days()));
+            return days;
+        }
+    }
+
+    /** Days of a line that a coach set against a rule, and why. */
+    record KeptLine(DaySet days, String reason) {}
+
+    /** Planned again. */
+    record News(Instant at, List<String> why, List<String> moved) {}
+
+    /** Lines that are, or had been, planned on a day. */
+    List<String> planned(int day) {
+        var of = facts.frozen().has(day) ? was : days;
+        return of.entrySet().stream()
+                .filter(e -> e.getValue().has(day))
+                .map(Map.Entry::getKey)
+                .sorted()
+                .toList();
+    }
+}

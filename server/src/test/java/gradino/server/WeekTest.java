@@ -1,0 +1,280 @@
+package gradino.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.DayOfWeek;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.IntStream;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+
+/** A client's week over HTTP: planned, moved, missed, made to fit, started. */
+public class WeekTest {
+    private static final String CALENDAR = "/api/clients/" + Scene.CLIENT + "/calendar";
+    private static final String DAY = "{\"minutes\":%d,\"at\":\"18:00:00\",\"place\":\"HOME\"}";
+
+    private TestServer server;
+    private Scene scene;
+
+    /** On a Monday morning. */
+    @BeforeMethod
+    public void start() {
+        server = TestServer.empty();
+        var today = LocalDate.now(server.clock);
+        var monday = today.with(TemporalAdjusters.next(DayOfWeek.MONDAY));
+        server.clock.move(
+                Duration.between(server.clock.instant(), monday.atTime(9, 0).atZone(server.clock.getZone())));
+        server.me().signIn("hollis", TestServer.PASSWORD);
+        scene = new Scene(server).client().measured(36, 30).prescribed();
+        usual(30, 30, 30, 30, 30, 30, 30);
+    }
+
+    @AfterMethod(alwaysRun = true)
+    public void stop() {
+        server.close();
+    }
+
+    private LocalDate monday() {
+        return LocalDate.now(server.clock).with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    }
+
+    private String week() {
+        return "/api/clients/" + Scene.CLIENT + "/weeks/" + monday();
+    }
+
+    private JsonNode look() {
+        var answer = server.get(week());
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        return answer.body();
+    }
+
+    private void usual(int... minutes) {
+        var days = Arrays.stream(minutes).mapToObj(DAY::formatted).toList();
+        put(CALENDAR + "/usual", "{\"days\":[%s],\"travelEquipment\":[]}".formatted(String.join(",", days)));
+    }
+
+    private JsonNode put(String path, String body) {
+        var answer = server.put(path, body);
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        return answer.body();
+    }
+
+    private JsonNode post(String path, String body) {
+        var answer = server.post(path, body);
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        return answer.body();
+    }
+
+    /** Numbers of the days that have something. */
+    private static List<Integer> days(JsonNode week) {
+        var all = week.path("days").valueStream().toList();
+        return IntStream.range(0, 7)
+                .filter(d -> !all.get(d).path("units").isEmpty())
+                .boxed()
+                .toList();
+    }
+
+    @Test
+    public void aWeekIsPlannedAsSoonAsThereIsALine() {
+        var week = look();
+        assertThat(days(week)).hasSize(3);
+        assertThat(week.path("fits").asBoolean()).isTrue();
+        assertThat(week.path("proved").asBoolean()).isTrue();
+    }
+
+    private JsonNode unit() {
+        return look().at("/units/0");
+    }
+
+    private JsonNode move(int from, int to, String reason) {
+        return post(
+                week() + "/moves",
+                "{\"unit\":\"%s\",\"from\":%d,\"to\":%d,\"reason\":\"%s\"}"
+                        .formatted(unit().path("id").asString(), from, to, reason));
+    }
+
+    private JsonNode done(String run, LocalDate date) {
+        var floor = post("/api/clients/" + Scene.CLIENT + "/days/" + date + "/runs", "{\"id\":\"" + run + "\"}");
+        scene.doAll(floor);
+        scene.close(run);
+        return floor;
+    }
+
+    private void days(int many) {
+        server.clock.move(Duration.ofDays(many));
+        server.me().signIn("hollis", TestServer.PASSWORD);
+    }
+
+    @Test
+    public void theSessionOfADayTakesWhatWasPlannedToTheSecond() {
+        var day = look().at("/days/0");
+        assertThat(day.path("units")).isNotEmpty();
+        var floor = done("today", monday());
+        int compiled = floor.at("/timeline/phases")
+                .valueStream()
+                .mapToInt(p -> p.path("endSecond").asInt())
+                .max()
+                .orElseThrow();
+        assertThat(compiled).isEqualTo(day.path("seconds").asInt());
+        var after = look().at("/days/0");
+        assertThat(after.path("over").asBoolean()).isTrue();
+        assertThat(after.at("/outcomes/0/outcome").asString()).isEqualTo("DONE");
+        assertThat(days(look())).hasSize(2).doesNotContain(0);
+    }
+
+    @Test
+    public void aMissedDayIsMovedAndSaidNeverDoubled() {
+        assertThat(days(look())).startsWith(0);
+        days(1);
+        var week = look();
+        assertThat(days(week)).hasSize(3).doesNotContain(0);
+        assertThat(week.at("/days/0/outcomes/0/outcome").asString()).isEqualTo("MISSED");
+        var news = week.path("news").path(week.path("news").size() - 1);
+        assertThat(news.at("/why/0").asString()).isEqualTo("Missed on Monday: hip internal rotation.");
+        assertThat(news.path("moved")).hasSize(1);
+        assertThat(look().path("news")).isEqualTo(week.path("news"));
+    }
+
+    @Test
+    public void aMoveThatBreaksSpacingNeedsAReasonAndIsKept() {
+        usual(30, 30, 30, 0, 0, 0, 0);
+        var early =
+                server.get(CALENDAR).body().path("usual").toString().replaceFirst("18:00(.*?)18:00", "18:00$106:00");
+        put(CALENDAR + "/usual", early);
+        assertThat(days(look())).containsExactly(0, 2);
+        var targets = server.get(week() + "/targets?unit=" + unit().path("id").asString() + "&from=2")
+                .body();
+        assertThat(targets.at("/1/broken/0").asString()).contains("h after hip internal rotation");
+        assertThat(targets.at("/1/never").asBoolean()).isFalse();
+        assertThat(targets.at("/4/never").asBoolean()).isTrue();
+        var refused = server.post(
+                week() + "/moves",
+                "{\"unit\":\"%s\",\"from\":2,\"to\":1,\"reason\":\"\"}"
+                        .formatted(unit().path("id").asString()));
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.body().at("/findings/0/path").asString()).isEqualTo("reason");
+        assertThat(days(move(2, 1, "leaves on Wednesday"))).containsExactly(0, 1);
+        assertThat(unit().path("kept").asString()).isEqualTo("leaves on Wednesday");
+        assertThat(look().path("undo").asBoolean()).isTrue();
+        assertThat(days(post(week() + "/undo", "{}"))).containsExactly(0, 2);
+        assertThat(unit().path("kept").isMissingNode()).isTrue();
+    }
+
+    @Test
+    public void whatDoesNotFitIsSaidAndTheWayOutWorks() {
+        usual(30, 3, 3, 0, 0, 0, 0);
+        var week = look();
+        assertThat(week.path("fits").asBoolean()).isFalse();
+        assertThat(week.at("/leftOut/0/reasons").toString()).contains("has 3 min", "No time on this day");
+        var ways = server.get(week() + "/ways").body();
+        assertThat(ways.path("conflict")).hasSize(1);
+        assertThat(ways.path("ways")).isNotEmpty();
+        var taken = post(week() + "/ways", ways.at("/ways/0/way").toString());
+        assertThat(taken.path("fits").asBoolean()).isTrue();
+        assertThat(post(week() + "/undo", "{}").path("fits").asBoolean()).isFalse();
+    }
+
+    @Test
+    public void nothingIsPlannedInAPauseNorOnARegatta() {
+        put(
+                CALENDAR + "/dates/regatta",
+                "{\"kind\":\"EVENT\",\"from\":\"%1$s\",\"until\":\"%1$s\",\"note\":\"Regatta\"}".formatted(monday()));
+        var week = look();
+        assertThat(days(week)).hasSize(3).doesNotContain(0);
+        assertThat(week.at("/days/0/note").asString()).isEqualTo("Regatta");
+        put(
+                "/api/clients/" + Scene.CLIENT + "/pauses/ill",
+                "{\"kind\":\"ILLNESS\",\"from\":\"%s\",\"note\":\"\"}".formatted(monday()));
+        assertThat(days(look())).isEmpty();
+    }
+
+    private static String appointment(LocalDate date, String time, int everyWeeks) {
+        return "{\"start\":\"%sT%s:00\",\"minutes\":45,\"everyWeeks\":%d,\"changes\":[],\"note\":\"\"}"
+                .formatted(date, time, everyWeeks);
+    }
+
+    private JsonNode visits(int day) {
+        var month =
+                server.get("/api/months/" + monday().toString().substring(0, 7)).body();
+        var date = monday().plusDays(day).toString();
+        return month.path("days")
+                .valueStream()
+                .filter(d -> d.path("date").asString().equals(date))
+                .findFirst()
+                .orElseThrow()
+                .path("visits");
+    }
+
+    @Test
+    public void anAppointmentIsADayOfThePlanAndItsConflictsAreShown() {
+        put(CALENDAR + "/appointments/a", appointment(monday().plusDays(1), "10:00", 1));
+        var tuesday = look().at("/days/1");
+        assertThat(tuesday.path("led").asBoolean()).isTrue();
+        assertThat(tuesday.path("minutes").asInt()).isEqualTo(45);
+        assertThat(visits(1)).hasSize(1);
+        assertThat(visits(1).at("/0/conflicts")).isEmpty();
+        put(CALENDAR + "/appointments/b", appointment(monday().plusDays(1), "10:30", 0));
+        assertThat(visits(1).at("/0/conflicts/0").asString()).isEqualTo("At the same time as Perrin Vale.");
+        post(
+                CALENDAR + "/appointments/b/changes",
+                "{\"of\":\"%s\",\"movedTo\":\"%sT10:30:00\"}".formatted(monday().plusDays(1), monday().plusDays(2)));
+        assertThat(visits(1).at("/0/conflicts")).isEmpty();
+        assertThat(visits(2)).hasSize(1);
+        post(CALENDAR + "/appointments/a/changes", "{\"of\":\"%s\"}".formatted(monday().plusDays(1)));
+        assertThat(visits(1)).isEmpty();
+        assertThat(look().at("/days/1/led").asBoolean()).isFalse();
+        var wrong = server.post(CALENDAR + "/appointments/a/changes", "{\"of\":\"%s\"}".formatted(monday()));
+        assertThat(wrong.status()).isEqualTo(422);
+    }
+
+    @Test
+    public void aCalendarProgramFetchesTheWeekUntilTheLinkEnds() {
+        assertThat(days(look())).startsWith(0);
+        var made = post("/api/clients/" + Scene.CLIENT + "/feeds", "{\"id\":\"f\"}");
+        var address = made.path("address").asString();
+        var stranger = server.visitor();
+        var first = stranger.text(address);
+        assertThat(first).contains("BEGIN:VEVENT").contains("Training").doesNotContain("Perrin");
+        days(1);
+        look();
+        var later = stranger.text(address);
+        assertThat(later.split("BEGIN:VEVENT").length).isGreaterThan(first.split("BEGIN:VEVENT").length);
+        server.me().delete("/api/clients/" + Scene.CLIENT + "/feeds/f");
+        assertThat(stranger.get(address).status()).isEqualTo(404);
+    }
+
+    @Test
+    public void nothingIsPlannedOverWhatIsBusy() {
+        var day = monday().toString().replace("-", "");
+        var file =
+                "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\nBEGIN:VEVENT\r\nUID:u\r\nDTSTAMP:20260101T000000Z\r\nSUMMARY:Choir\r\n"
+                        + "DTSTART:" + day + "T170000Z\r\nDTEND:" + day + "T190000Z\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n";
+        var taken = server.me().sendText("POST", CALENDAR + "/busy", "text/calendar", file);
+        assertThat(taken.status()).as(taken.body().toString()).isEqualTo(200);
+        var monday = look().at("/days/0");
+        assertThat(monday.path("minutes").asInt()).isZero();
+        assertThat(monday.path("note").asString()).isEqualTo("Choir");
+        var wrong = server.me().sendText("POST", CALENDAR + "/busy", "text/calendar", "no calendar");
+        assertThat(wrong.status()).isEqualTo(422);
+        assertThat(server.get(CALENDAR).body().path("busy")).hasSize(1);
+    }
+
+    @Test
+    public void aBlockEndsInAWeekOfTheReTest() {
+        put(CALENDAR + "/block", "{\"start\":\"%s\",\"weeks\":4}".formatted(monday()));
+        look();
+        var last = server.get("/api/clients/" + Scene.CLIENT + "/weeks/" + monday().plusWeeks(3))
+                .body();
+        assertThat(days(last)).hasSize(1);
+        var tooShort = server.put(CALENDAR + "/block", "{\"start\":\"%s\",\"weeks\":3}".formatted(monday()));
+        assertThat(tooShort.status()).isEqualTo(422);
+        var tuesday = server.put(CALENDAR + "/block", "{\"start\":\"%s\",\"weeks\":4}".formatted(monday().plusDays(1)));
+        assertThat(tuesday.body().at("/findings/0/path").asString()).isEqualTo("start");
+    }
+}
