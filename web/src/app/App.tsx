@@ -40,6 +40,9 @@ const FloorPage = lazy(() => import('../steps/perform/floor/FloorPage').then((m)
 const ClosePage = lazy(() => import('../steps/perform/record/ClosePage').then((m) => ({ default: m.ClosePage })));
 const ReplayPage = lazy(() => import('../steps/perform/record/ReplayPage').then((m) => ({ default: m.ReplayPage })));
 const PerformPage = lazy(() => import('../steps/perform/floor/PerformPage').then((m) => ({ default: m.PerformPage })));
+const WeekPage = lazy(() => import('../steps/schedule/WeekPage').then((m) => ({ default: m.WeekPage })));
+const CalendarPage = lazy(() => import('../steps/schedule/CalendarPage').then((m) => ({ default: m.CalendarPage })));
+const MonthPage = lazy(() => import('../steps/schedule/MonthPage').then((m) => ({ default: m.MonthPage })));
 const LinksPage = lazy(() => import('../steps/home/LinksPage').then((m) => ({ default: m.LinksPage })));
 const AccountsPage = lazy(() => import('../steps/account/AccountsPage').then((m) => ({ default: m.AccountsPage })));
 const SharingPage = lazy(() => import('../steps/account/SharingPage').then((m) => ({ default: m.SharingPage })));
@@ -66,6 +69,11 @@ function Pages() {
         <Route path="/clients/:clientId/compose/:sessionId" element={<ComposePage />} />
         <Route path="/clients/:clientId/compose/:sessionId/handout" element={<HandoutPage />} />
         <Route path="/clients/:clientId/perform" element={<PerformPage />} />
+        <Route path="/clients/:clientId/week" element={<WeekPage />} />
+        <Route path="/clients/:clientId/week/:monday" element={<WeekPage />} />
+        <Route path="/clients/:clientId/calendar" element={<CalendarPage />} />
+        <Route path="/month" element={<MonthPage />} />
+        <Route path="/month/:month" element={<MonthPage />} />
         <Route path="/clients/:clientId/home" element={<LinksPage />} />
         <Route path="/clients/:clientId/advance" element={<DecisionPage />} />
         <Route path="/runs/:runId/close" element={<ClosePage />} />

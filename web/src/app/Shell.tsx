@@ -28,6 +28,9 @@ export function Shell() {
         <NavLink to="/" end className={railLink}>
           Today
         </NavLink>
+        <NavLink to="/month" className={railLink}>
+          Month
+        </NavLink>
         <NavLink to="/decisions" className={railLink}>
           Decisions
         </NavLink>

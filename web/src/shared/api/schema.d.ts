@@ -260,6 +260,134 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/calendar.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/calendar/appointments/{appointmentId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["appointment"];
+        post?: never;
+        delete: operations["removeAppointment"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/calendar/appointments/{appointmentId}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["change"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/calendar/block": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["block"];
+        post?: never;
+        delete: operations["removeBlock"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/calendar/busy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["busy"];
+        delete: operations["removeBusy"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/calendar/dates/{dateId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["dates"];
+        post?: never;
+        delete: operations["removeDates"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/calendar/usual": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["usual"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/clearances": {
         parameters: {
             query?: never;
@@ -292,6 +420,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/days/{date}/runs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["start"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/details": {
         parameters: {
             query?: never;
@@ -300,7 +444,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["change"];
+        put: operations["change_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -324,6 +468,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/feeds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofClient"];
+        put?: never;
+        post: operations["make_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/feeds/{feedId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["end"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/home-links": {
         parameters: {
             query?: never;
@@ -333,7 +509,7 @@ export interface paths {
         };
         get: operations["links"];
         put?: never;
-        post: operations["make_1"];
+        post: operations["make_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -852,6 +1028,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/weeks/{monday}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["week"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/weeks/{monday}/moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["move"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/weeks/{monday}/targets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["targets"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/weeks/{monday}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/weeks/{monday}/ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ways"];
+        put?: never;
+        post: operations["take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/colleagues": {
         parameters: {
             query?: never;
@@ -1021,7 +1277,23 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["take"];
+        post: operations["take_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/feeds/{token}.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fetched"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1150,7 +1422,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["undo"];
+        delete: operations["undo_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1236,6 +1508,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me/feeds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mine"];
+        put?: never;
+        post: operations["makeMine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/feeds/{feedId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["endMine"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me/password": {
         parameters: {
             query?: never;
@@ -1278,7 +1582,7 @@ export interface paths {
         get: operations["going"];
         put?: never;
         post?: never;
-        delete: operations["end"];
+        delete: operations["end_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1293,7 +1597,7 @@ export interface paths {
         };
         get: operations["methods"];
         put?: never;
-        post: operations["take_1"];
+        post: operations["take_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1307,7 +1611,23 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["file"];
+        get: operations["file_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/months/{month}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["month"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1324,7 +1644,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["noise"];
-        put: operations["change_1"];
+        put: operations["change_2"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1437,7 +1757,7 @@ export interface paths {
         };
         get: operations["blocks"];
         put?: never;
-        post: operations["block"];
+        post: operations["block_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1627,7 +1947,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["mine"];
+        get: operations["mine_1"];
         put?: never;
         post: operations["begin_1"];
         delete?: never;
@@ -1728,6 +2048,20 @@ export interface components {
             role: "OWNER" | "COACH" | "ASSISTANT";
             signIn: string;
         };
+        Adherence: {
+            /** Format: int32 */
+            done: number;
+            /** Format: int32 */
+            extra: number;
+            /** Format: int32 */
+            planned: number;
+        };
+        Altered: {
+            /** Format: date-time */
+            movedTo?: string;
+            /** Format: date */
+            of: string;
+        };
         Alternative: {
             /** @enum {string} */
             lever: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD" | "STAGE";
@@ -1762,6 +2096,18 @@ export interface components {
             inclineDegrees: number;
             /** Format: double */
             strapMark: number;
+        };
+        Appointment: {
+            changes: components["schemas"]["Altered"][];
+            /** Format: int32 */
+            everyWeeks: number;
+            /** Format: int32 */
+            minutes: number;
+            note: string;
+            /** Format: date-time */
+            start: string;
+            /** Format: date */
+            until?: string;
         };
         Arrow: {
             /** Format: double */
@@ -1883,6 +2229,13 @@ export interface components {
             sd: number;
             upperLimit: components["schemas"]["Interval"];
         };
+        Block: {
+            batteryId?: string;
+            /** Format: date */
+            start: string;
+            /** Format: int32 */
+            weeks: number;
+        };
         BlockDraft: {
             blocks: components["schemas"]["BlockDraft"][];
             /** @enum {string} */
@@ -1956,6 +2309,12 @@ export interface components {
             /** Format: double */
             standardUncertainty: number;
         };
+        Booked: {
+            appointment: components["schemas"]["Appointment"];
+            id: string;
+            /** Format: int32 */
+            sequence: number;
+        };
         Box: {
             /** Format: double */
             bottom: number;
@@ -1972,8 +2331,24 @@ export interface components {
             /** @enum {string} */
             phase: "IN" | "OUT" | "SHALLOW" | "FREE";
         };
+        Busy: {
+            /** Format: date-time */
+            from: string;
+            title: string;
+            /** Format: date-time */
+            until: string;
+        };
         Cable: {
             in: boolean;
+        };
+        Calendar: {
+            appointments: components["schemas"]["Booked"][];
+            block?: components["schemas"]["Block"];
+            busy: components["schemas"]["Busy"][];
+            dates: components["schemas"]["Dated"][];
+            pauses: components["schemas"]["StoredPause"][];
+            said: boolean;
+            usual: components["schemas"]["UsualWeek"];
         };
         Cast: {
             /** Format: double */
@@ -2021,11 +2396,12 @@ export interface components {
             lastMeasured?: string;
             lines: components["schemas"]["LineDay"][];
             name: string;
+            plan: components["schemas"]["ClientPlan"];
             restrictions: components["schemas"]["Restriction"][];
             /** @enum {string} */
             screeningDue: "NOT_DUE" | "NEVER_ASKED" | "OLDER_THAN_TWELVE_MONTHS" | "FLAG_SINCE";
             /** @enum {string} */
-            state: "STOP" | "DECIDE" | "DUE" | "NEW" | "QUIET";
+            state: "STOP" | "DECIDE" | "DUE" | "AWAY" | "NEW" | "QUIET";
         };
         ClientFile: {
             /** Format: int32 */
@@ -2050,6 +2426,16 @@ export interface components {
             lineId: string;
             motion: string;
             parting: components["schemas"]["Parting"];
+        };
+        ClientPlan: {
+            /** Format: date-time */
+            appointment?: string;
+            /** Format: int32 */
+            beyondPlan: number;
+            hasPlan: boolean;
+            /** Format: date */
+            next?: string;
+            today?: components["schemas"]["DayPlan"];
         };
         CloseDraft: {
             note: string;
@@ -2115,6 +2501,41 @@ export interface components {
             /** Format: double */
             to: number;
             what: string;
+        };
+        Dated: {
+            dates: components["schemas"]["FixedDates"];
+            id: string;
+        };
+        DayPlan: {
+            /** Format: date */
+            date: string;
+            led: boolean;
+            lines: string[];
+            /** Format: int32 */
+            minutes: number;
+            over: boolean;
+            /** @enum {string} */
+            place: "HOME" | "STUDIO" | "TRAVEL";
+            retest: boolean;
+            /** Format: date-time */
+            start: string;
+        };
+        DayView: {
+            /** Format: date */
+            date: string;
+            led: boolean;
+            /** Format: int32 */
+            minutes: number;
+            note: string;
+            outcomes: components["schemas"]["LineOutcome"][];
+            over: boolean;
+            /** @enum {string} */
+            place: "HOME" | "STUDIO" | "TRAVEL";
+            /** Format: int32 */
+            seconds: number;
+            /** Format: date-time */
+            start: string;
+            units: string[];
         };
         Decision: {
             /** @enum {string} */
@@ -2224,6 +2645,11 @@ export interface components {
             sides: components["schemas"]["WhyJudged"][];
             what: string;
         };
+        FeedLink: {
+            id: string;
+            /** Format: date-time */
+            madeAt: string;
+        };
         Figure: {
             /** Format: double */
             angleDegrees: number;
@@ -2249,6 +2675,17 @@ export interface components {
             name: string;
             password: string;
             signIn: string;
+        };
+        FixedDates: {
+            /** Format: date */
+            from: string;
+            /** @enum {string} */
+            kind: "EVENT" | "TRIP" | "MINUTES";
+            /** Format: int32 */
+            minutes?: number;
+            note: string;
+            /** Format: date */
+            until: string;
         };
         FlightView: {
             sides: components["schemas"]["SidedListRungView"];
@@ -2414,6 +2851,20 @@ export interface components {
             /** Format: double */
             sd: number;
         };
+        HomeDay: {
+            /** Format: date */
+            date: string;
+            led: boolean;
+            lines: string[];
+            /** Format: int32 */
+            minutes: number;
+            openRun?: string;
+            over: boolean;
+            /** @enum {string} */
+            place: "HOME" | "STUDIO" | "TRAVEL";
+            /** Format: date-time */
+            start: string;
+        };
         HomeKey: {
             pin?: string;
             token: string;
@@ -2440,14 +2891,15 @@ export interface components {
         };
         HomePlan: {
             clientId: string;
-            days: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
+            days: components["schemas"]["HomeDay"][];
             heldBack: string[];
             mornings: components["schemas"]["HomeMorning"][];
             name: string;
             notes: components["schemas"]["Note"][];
             sessions: components["schemas"]["HomeSession"][];
             tapes: components["schemas"]["HomeTape"][];
-            trainingDay: boolean;
+            /** Format: date */
+            today: string;
         };
         HomeSession: {
             due: boolean;
@@ -2494,6 +2946,10 @@ export interface components {
             icc31?: number;
             /** Format: double */
             icc3k?: number;
+        };
+        Imported: {
+            calendar: components["schemas"]["Calendar"];
+            notes: string[];
         };
         Incline: {
             bench: string;
@@ -2602,6 +3058,15 @@ export interface components {
         LastScreening: {
             screening?: components["schemas"]["Screening"];
         };
+        LeftOutView: {
+            /** Format: int32 */
+            has: number;
+            line: string;
+            name: string;
+            reasons: components["schemas"]["ReasonView"][];
+            /** Format: int32 */
+            wanted: number;
+        };
         Lengths: {
             /** Format: double */
             hipCentres?: number;
@@ -2703,6 +3168,11 @@ export interface components {
             sides: "LEFT" | "RIGHT" | "ONE_AFTER_OTHER" | "FIRST_TWICE" | "ALTERNATING" | "TOGETHER" | "MIDLINE";
             unequalReason: string;
         };
+        LineOutcome: {
+            name: string;
+            /** @enum {string} */
+            outcome: "PLANNED" | "DONE" | "MOVED" | "MISSED" | "EXTRA";
+        };
         LineSet: {
             figure?: components["schemas"]["Figure"];
             line: string;
@@ -2767,6 +3237,10 @@ export interface components {
             /** Format: int64 */
             bytes: number;
             file: string;
+        };
+        MadeFeed: {
+            address: string;
+            link: components["schemas"]["FeedLink"];
         };
         MadeLink: {
             link: components["schemas"]["HomeLink"];
@@ -2887,6 +3361,19 @@ export interface components {
         MethodText: {
             text: string;
         };
+        Month: {
+            clients: components["schemas"]["Trainee"][];
+            days: components["schemas"]["MonthDay"][];
+            month: string;
+            /** Format: date */
+            today: string;
+        };
+        MonthDay: {
+            alone: components["schemas"]["Trainee"][];
+            /** Format: date */
+            date: string;
+            visits: components["schemas"]["Visit"][];
+        };
         Morning: {
             correction?: string;
             /** Format: date-time */
@@ -2939,6 +3426,14 @@ export interface components {
             /** Format: double */
             degrees: number;
             motion: string;
+        };
+        Move: {
+            /** Format: int32 */
+            from: number;
+            reason: string;
+            /** Format: int32 */
+            to: number;
+            unit: string;
         };
         MovementPair: {
             movement: components["schemas"]["MovementTest"];
@@ -3022,6 +3517,9 @@ export interface components {
             id: string;
             inclinometer?: components["schemas"]["NewInclinometer"];
         };
+        NewFeed: {
+            id: string;
+        };
         NewGauge: {
             /** @enum {string} */
             manner: "GOOD" | "OVER_EAGER" | "FADING" | "STOPS_EARLY";
@@ -3062,6 +3560,9 @@ export interface components {
         NewNote: {
             id: string;
             text: string;
+        };
+        NewPlannedRun: {
+            id: string;
         };
         NewReading: {
             /** Format: int32 */
@@ -3521,9 +4022,19 @@ export interface components {
                 text: string;
             }[];
         };
+        ReasonView: {
+            days: string;
+            words: string;
+        };
         RehearsalDraft: {
             casts: components["schemas"]["Cast"][];
             policyId: string;
+        };
+        Replanned: {
+            /** Format: date-time */
+            at: string;
+            moved: string[];
+            why: string[];
         };
         Restriction: {
             id: string;
@@ -4085,6 +4596,12 @@ export interface components {
             lengths: components["schemas"]["NeededLength"][];
             start: boolean;
         };
+        Target: {
+            broken: string[];
+            /** Format: int32 */
+            day: number;
+            never: boolean;
+        };
         Timeline: {
             phases: components["schemas"]["Phase"][];
         };
@@ -4141,6 +4658,10 @@ export interface components {
             /** @enum {string} */
             side: "LEFT" | "RIGHT" | "MIDLINE";
         };
+        Trainee: {
+            id: string;
+            name: string;
+        };
         Training: {
             easier: string[];
             equipment: string[];
@@ -4178,6 +4699,24 @@ export interface components {
             standardUncertainty: number;
             value: number;
         };
+        UnitLine: {
+            /** @enum {string} */
+            effort: "LIGHT" | "MODERATE" | "HARD" | "MAXIMAL" | "LOADED";
+            id: string;
+            name: string;
+            /** Format: int32 */
+            seconds: number;
+            /** Format: int32 */
+            spacingHours: number;
+            /** Format: int32 */
+            wanted: number;
+        };
+        UnitView: {
+            id: string;
+            kept?: string;
+            lines: components["schemas"]["UnitLine"][];
+            name: string;
+        };
         Unjudged: {
             clientId: string;
             clientName: string;
@@ -4208,11 +4747,39 @@ export interface components {
             /** Format: double */
             upper: number;
         };
+        UsualDay: {
+            /** Format: time-local */
+            at: string;
+            /** Format: int32 */
+            minutes: number;
+            /** @enum {string} */
+            place: "HOME" | "STUDIO" | "TRAVEL";
+        };
+        UsualWeek: {
+            days: components["schemas"]["UsualDay"][];
+            travelEquipment: string[];
+        };
         Variant: {
             blockId: string;
             /** @enum {string} */
             kind: "EASIER" | "EXTRA_SET";
             phases: components["schemas"]["Phase"][];
+        };
+        Visit: {
+            appointmentId: string;
+            clientId: string;
+            conflicts: string[];
+            /** Format: int32 */
+            minutes: number;
+            name: string;
+            note: string;
+            /** Format: date */
+            of: string;
+            /** Format: int32 */
+            planned: number;
+            repeats: boolean;
+            /** Format: date-time */
+            start: string;
         };
         Waiting: {
             changes: components["schemas"]["Change"][];
@@ -4255,6 +4822,17 @@ export interface components {
             /** Format: double */
             startCm: number;
         };
+        Way: {
+            way: components["schemas"]["WayOut"];
+            words: string;
+        };
+        WayOut: {
+            /** Format: int32 */
+            amount: number;
+            /** Format: int32 */
+            day: number;
+            line: string;
+        };
         WaysOut: {
             /** Format: int32 */
             ceiling: number;
@@ -4276,6 +4854,25 @@ export interface components {
             strain?: number;
             /** Format: double */
             total: number;
+        };
+        WeekView: {
+            adherence: components["schemas"]["Adherence"];
+            block?: components["schemas"]["Block"];
+            days: components["schemas"]["DayView"][];
+            fits: boolean;
+            leftOut: components["schemas"]["LeftOutView"][];
+            /** Format: date */
+            monday: string;
+            news: components["schemas"]["Replanned"][];
+            proved: boolean;
+            /** Format: date */
+            today: string;
+            undo: boolean;
+            units: components["schemas"]["UnitView"][];
+        };
+        WeekWays: {
+            conflict: string[];
+            ways: components["schemas"]["Way"][];
         };
         WeeklyDose: {
             /** Format: double */
@@ -4796,6 +5393,299 @@ export interface operations {
             };
         };
     };
+    calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Calendar"];
+                };
+            };
+        };
+    };
+    file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+        };
+    };
+    appointment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                appointmentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Appointment"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Calendar"];
+                };
+            };
+        };
+    };
+    removeAppointment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                appointmentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Calendar"];
+                };
+            };
+        };
+    };
+    change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                appointmentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Altered"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Calendar"];
+                };
+            };
+        };
+    };
+    block: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Block"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Calendar"];
+                };
+            };
+        };
+    };
+    removeBlock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Calendar"];
+                };
+            };
+        };
+    };
+    busy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/calendar": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Imported"];
+                };
+            };
+        };
+    };
+    removeBusy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Calendar"];
+                };
+            };
+        };
+    };
+    dates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                dateId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FixedDates"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Calendar"];
+                };
+            };
+        };
+    };
+    removeDates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                dateId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Calendar"];
+                };
+            };
+        };
+    };
+    usual: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UsualWeek"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Calendar"];
+                };
+            };
+        };
+    };
     clearances: {
         parameters: {
             query?: never;
@@ -4866,7 +5756,34 @@ export interface operations {
             };
         };
     };
-    change: {
+    start: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPlannedRun"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Floor"];
+                };
+            };
+        };
+    };
+    change_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4918,6 +5835,75 @@ export interface operations {
             };
         };
     };
+    ofClient: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedLink"][];
+                };
+            };
+        };
+    };
+    make_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewFeed"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeFeed"];
+                };
+            };
+        };
+    };
+    end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                feedId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     links: {
         parameters: {
             query?: never;
@@ -4940,7 +5926,7 @@ export interface operations {
             };
         };
     };
-    make_1: {
+    make_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -5835,6 +6821,155 @@ export interface operations {
             };
         };
     };
+    week: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                monday: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekView"];
+                };
+            };
+        };
+    };
+    move: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                monday: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Move"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekView"];
+                };
+            };
+        };
+    };
+    targets: {
+        parameters: {
+            query: {
+                unit: string;
+                from: number;
+            };
+            header?: never;
+            path: {
+                clientId: string;
+                monday: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Target"][];
+                };
+            };
+        };
+    };
+    undo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                monday: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekView"];
+                };
+            };
+        };
+    };
+    ways: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                monday: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekWays"];
+                };
+            };
+        };
+    };
+    take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                monday: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WayOut"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekView"];
+                };
+            };
+        };
+    };
     colleagues: {
         parameters: {
             query?: never;
@@ -6079,7 +7214,7 @@ export interface operations {
             };
         };
     };
-    take: {
+    take_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6101,6 +7236,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Taken"][];
+                };
+            };
+        };
+    };
+    fetched: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
                 };
             };
         };
@@ -6281,7 +7438,7 @@ export interface operations {
             };
         };
     };
-    undo: {
+    undo_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6422,6 +7579,70 @@ export interface operations {
             };
         };
     };
+    mine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedLink"][];
+                };
+            };
+        };
+    };
+    makeMine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewFeed"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeFeed"];
+                };
+            };
+        };
+    };
+    endMine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                feedId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     password: {
         parameters: {
             query?: never;
@@ -6486,7 +7707,7 @@ export interface operations {
             };
         };
     };
-    end: {
+    end_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6524,7 +7745,7 @@ export interface operations {
             };
         };
     };
-    take_1: {
+    take_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -6548,7 +7769,7 @@ export interface operations {
             };
         };
     };
-    file: {
+    file_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6566,6 +7787,28 @@ export interface operations {
                 };
                 content: {
                     "text/csv": string;
+                };
+            };
+        };
+    };
+    month: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                month: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Month"];
                 };
             };
         };
@@ -6590,7 +7833,7 @@ export interface operations {
             };
         };
     };
-    change_1: {
+    change_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -6770,7 +8013,7 @@ export interface operations {
             };
         };
     };
-    block: {
+    block_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -7114,7 +8357,7 @@ export interface operations {
             };
         };
     };
-    mine: {
+    mine_1: {
         parameters: {
             query?: never;
             header?: never;

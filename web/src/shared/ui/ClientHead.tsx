@@ -32,7 +32,7 @@ export function ClientCautions({ clientId }: { clientId: string }) {
 }
 
 /** Who it is, what must not be done, and the five treads of the work with where each stands. */
-export function ClientHead({ clientId, tread }: { clientId: string; tread: Tread }) {
+export function ClientHead({ clientId, tread }: { clientId: string; tread?: Tread }) {
   const day = useClientDay(clientId);
   if (day.error) return <p className="font-semibold text-warn">{day.error.message}</p>;
   const lines = day.data?.lines ?? [];
@@ -62,7 +62,15 @@ export function ClientHead({ clientId, tread }: { clientId: string; tread: Tread
   };
   return (
     <header>
-      <h1 className="text-3xl font-bold">{day.data?.name ?? '…'}</h1>
+      <div className="flex flex-wrap items-baseline gap-x-5">
+        <h1 className="text-3xl font-bold">{day.data?.name ?? '…'}</h1>
+        <Link className="underline" to={`/clients/${clientId}/week`}>
+          Week
+        </Link>
+        <Link className="underline" to={`/clients/${clientId}/calendar`}>
+          Calendar
+        </Link>
+      </div>
       <p className="text-soft">{day.data?.goal}</p>
       {day.data && <Cautions clientId={clientId} restrictions={day.data.restrictions} due={day.data.screeningDue} />}
       <nav aria-label="Work with this client" className="mt-3 mb-6 flex items-end overflow-x-auto">

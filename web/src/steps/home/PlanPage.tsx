@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, ask, findingsOf, newId, type Schemas } from '../../shared/api/client';
 import { forgetKept } from '../../shared/offline';
-import { daysAgo, words } from '../../shared/units';
+import { daysAgo } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { ClientCautions } from '../../shared/ui/ClientHead';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
@@ -30,6 +30,8 @@ export function PlanPage() {
       {plan.data.mornings.map((m) => (
         <MorningCard key={m.runId} {...m} title="How is it?" of={m.title} />
       ))}
+      <Today plan={plan.data} />
+      <Ahead plan={plan.data} />
       <Sessions plan={plan.data} />
       <Tapes plan={plan.data} />
       <NoteBox notes={plan.data.notes} />
@@ -54,14 +56,14 @@ function Sessions({ plan }: { plan: Plan }) {
   }
   return (
     <section className="space-y-3">
-      <h2 className="text-xl font-bold">{today(plan)}</h2>
+      <h2 className="text-xl font-bold">Any of your sessions</h2>
       {sessions.map((s, i) => (
         <Card
           key={s.id}
           title={s.name}
           lowered={s.lowered.join(' ')}
           words={`${s.lines.join(', ')}, about ${s.minutes} min · ${s.due ? 'due' : `done ${daysAgo(s.lastDone)}`}`}
-          main={i === 0 && s.heldBack.length === 0}
+          main={i === 0 && s.heldBack.length === 0 && !isOpen(plan)}
           action={s.openRun ? 'Go on' : 'Start'}
           disabled={s.heldBack.length > 0}
           open={(id) =>
@@ -82,9 +84,75 @@ function urgency(session: Schemas['HomeSession']): number {
   return session.openRun ? 2 : session.due ? 1 : 0;
 }
 
-function today(plan: Plan): string {
-  if (plan.trainingDay) return 'Today is a training day';
-  return plan.days.length > 0 ? `Not a training day: yours are ${plan.days.map(words).join(', ')}` : 'Your training';
+function todays(plan: Plan) {
+  return plan.days.find((d) => d.date === plan.today);
+}
+
+/** Whether something is planned today that is not done yet. */
+function isOpen(plan: Plan): boolean {
+  const day = todays(plan);
+  return day !== undefined && !day.over && day.lines.length > 0;
+}
+
+/** What the plan wants today, in one press. */
+function Today({ plan }: { plan: Plan }) {
+  const day = todays(plan);
+  if (!day) {
+    const next = plan.days[0];
+    return plan.days.length === 0 ? null : (
+      <p className="text-lg">
+        Nothing is planned for today. {next && `Next: ${weekday(next.date)}, ${time(next.start)}.`}
+      </p>
+    );
+  }
+  if (day.over) return <p className="text-lg font-semibold">✓ Done for today.</p>;
+  return (
+    <section className="space-y-3">
+      <h2 className="text-xl font-bold">{day.led ? `Today at ${time(day.start)} with your coach` : 'Today'}</h2>
+      <Card
+        title="Today’s session"
+        words={`${day.lines.join(', ')}, about ${day.minutes} min · ${time(day.start)}`}
+        main
+        action={day.openRun ? 'Go on' : 'Start'}
+        disabled={plan.heldBack.length > 0 || day.lines.length === 0}
+        open={(id) =>
+          ask(
+            api.POST('/api/clients/{clientId}/days/{date}/runs', {
+              params: { path: { clientId: plan.clientId, date: day.date } },
+              body: { id },
+            }),
+          )
+        }
+      />
+    </section>
+  );
+}
+
+function weekday(date: string): string {
+  return new Date(`${date}T12:00:00`).toLocaleDateString(undefined, { weekday: 'long' });
+}
+
+function time(instant: string): string {
+  return new Date(instant).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
+}
+
+/** The days after today. */
+function Ahead({ plan }: { plan: Plan }) {
+  const days = plan.days.filter((d) => d.date > plan.today);
+  if (days.length === 0) return null;
+  return (
+    <section>
+      <h2 className="text-xl font-bold">The next days</h2>
+      <ul>
+        {days.map((d) => (
+          <li key={d.date} className="border-t border-rule py-1.5">
+            <strong>{weekday(d.date)}</strong>, {time(d.start)}
+            {d.led ? ' with your coach' : ''}: {d.lines.join(', ') || 're-test'}, {d.minutes} min
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
 }
 
 type CardProps = {

@@ -17,10 +17,11 @@ const HEADINGS: Record<ClientDay['state'], string> = {
   STOP: 'Stopped, needs your word first',
   DECIDE: 'Waits for your decision',
   DUE: 'Due today',
+  AWAY: 'Has gone quiet: a week and more beyond the plan',
   NEW: 'New, not measured or prescribed for yet',
   QUIET: 'Nothing waits',
 };
-const ORDER: ClientDay['state'][] = ['STOP', 'DECIDE', 'DUE', 'NEW', 'QUIET'];
+const ORDER: ClientDay['state'][] = ['STOP', 'DECIDE', 'DUE', 'AWAY', 'NEW', 'QUIET'];
 
 export function TodayPage() {
   const today = useQuery({ queryKey: ['today'], queryFn: () => ask(api.GET('/api/today')) });
@@ -99,6 +100,7 @@ function next(client: ClientDay): [string, string] {
       ? [`/clients/${client.id}/prescribe`, 'Prescribe']
       : [`/clients/${client.id}/measure`, 'Measure'];
   }
+  if (client.state === 'AWAY') return [`/clients/${client.id}/week`, 'Look at the week'];
   return [`/clients/${client.id}/perform`, client.state === 'DUE' ? 'Start session' : 'Look'];
 }
 
@@ -135,6 +137,7 @@ function Row({ client }: { client: ClientDay }) {
               {[...new Set(client.lines.map((l) => words(l.motion)))].join(', ')} · last session {daysAgo(last)}
               {trainDue ? ' · session due' : ''}
             </p>
+            <Planned plan={client.plan} />
           </>
         ) : (
           <p className="text-soft">Measured: {daysAgo(client.lastMeasured)}. Nothing prescribed yet.</p>
@@ -149,6 +152,18 @@ function Row({ client }: { client: ClientDay }) {
       </Link>
     </li>
   );
+}
+
+/** When they come, what is planned today, or when the next day is. */
+function Planned({ plan }: { plan: ClientDay['plan'] }) {
+  const time = (at: string) => new Date(at).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
+  const { today } = plan;
+  const said = [
+    plan.appointment ? `comes at ${time(plan.appointment)}` : null,
+    today ? `${today.over ? 'done' : `${today.minutes} min planned`} today` : null,
+    plan.next ? `next ${new Date(`${plan.next}T12:00:00`).toLocaleDateString(undefined, { weekday: 'long' })}` : null,
+  ].filter((s) => s !== null);
+  return said.length > 0 ? <p className="text-sm font-semibold">{said.join(' · ')}</p> : null;
 }
 
 function Flags({ client }: { client: ClientDay }) {

@@ -21,7 +21,7 @@ public record Appointment(
         int minutes,
         int everyWeeks,
         @Nullable LocalDate until,
-        List<Change> changes,
+        List<Altered> changes,
         String note) {
     private static final int MOST_WEEKS = 8;
     private static final int DAYS = 7;
@@ -32,7 +32,7 @@ public record Appointment(
      * @param of the day on which it would have been
      * @param movedTo null where it is cancelled
      */
-    public record Change(LocalDate of, @Nullable LocalDateTime movedTo) {}
+    public record Altered(LocalDate of, @Nullable LocalDateTime movedTo) {}
 
     /** @param of the day on which it would be, had nobody moved it */
     public record Occurrence(LocalDate of, LocalDateTime start, int minutes) {
@@ -95,12 +95,12 @@ public record Appointment(
         return !day.isBefore(start.toLocalDate()) && first(day).equals(day) && isOn(day);
     }
 
-    private Optional<Change> change(LocalDate day) {
+    private Optional<Altered> change(LocalDate day) {
         return changes.stream().filter(c -> c.of().equals(day)).findFirst();
     }
 
     /** With one of its days other than the rest. */
-    public Appointment with(Change change) {
+    public Appointment with(Altered change) {
         var all = new ArrayList<>(changes);
         all.removeIf(c -> c.of().equals(change.of()));
         all.add(change);

@@ -52,7 +52,9 @@ class CalendarController {
 
     @PostMapping("/appointments/{appointmentId}/changes")
     Calendar change(
-            @PathVariable String clientId, @PathVariable String appointmentId, @RequestBody Appointment.Change change) {
+            @PathVariable String clientId,
+            @PathVariable String appointmentId,
+            @RequestBody Appointment.Altered change) {
         return calendars.change(clientId, appointmentId, change);
     }
 

@@ -1,7 +1,7 @@
 package gradino.server.schedule.calendar;
 
 import gradino.core.schedule.calendar.Appointment;
-import gradino.core.schedule.calendar.Appointment.Change;
+import gradino.core.schedule.calendar.Appointment.Altered;
 import gradino.core.schedule.calendar.Busy;
 import gradino.core.schedule.calendar.ClientCalendar;
 import gradino.core.schedule.calendar.ClientCalendar.Pause;
@@ -195,7 +195,7 @@ public class CalendarService {
 
     /** Moves or cancels one of several. */
     @Transactional
-    public Calendar change(String clientId, String id, Change change) {
+    public Calendar change(String clientId, String id, Altered change) {
         var booked = of(clientId).appointments().stream()
                 .filter(b -> b.id().equals(id))
                 .findFirst()

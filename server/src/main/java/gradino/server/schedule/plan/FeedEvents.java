@@ -4,7 +4,7 @@ import gradino.core.body.Catalogue;
 import gradino.core.body.Motion;
 import gradino.core.schedule.BlockOfWeeks;
 import gradino.core.schedule.calendar.Appointment;
-import gradino.core.schedule.calendar.Appointment.Change;
+import gradino.core.schedule.calendar.Appointment.Altered;
 import gradino.core.schedule.calendar.Place;
 import gradino.core.schedule.week.DaySet;
 import gradino.server.intake.Client;
@@ -183,7 +183,7 @@ class FeedEvents {
                 a.everyWeeks(), until == null ? null : at(until.atTime(a.start().toLocalTime())));
     }
 
-    private Instant of(Appointment a, Change change) {
+    private Instant of(Appointment a, Altered change) {
         return at(change.of().atTime(a.start().toLocalTime()));
     }
 

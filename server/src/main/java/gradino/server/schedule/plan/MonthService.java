@@ -33,12 +33,12 @@ class MonthService {
     }
 
     /** Whole weeks, from the Monday before the first to the Sunday after the last. */
-    record Month(YearMonth month, LocalDate today, List<MonthDay> days, List<Named> clients) {}
+    record Month(YearMonth month, LocalDate today, List<MonthDay> days, List<Trainee> clients) {}
 
     /** @param alone clients who train without a coach that day */
-    record MonthDay(LocalDate date, List<Visit> visits, List<Named> alone) {}
+    record MonthDay(LocalDate date, List<Visit> visits, List<Trainee> alone) {}
 
-    record Named(String id, String name) {}
+    record Trainee(String id, String name) {}
 
     /**
      * An appointment on a day.
@@ -91,8 +91,8 @@ class MonthService {
                 mine.stream().map(MonthService::named).toList());
     }
 
-    private static Named named(Client client) {
-        return new Named(client.id(), client.details().name());
+    private static Trainee named(Client client) {
+        return new Trainee(client.id(), client.details().name());
     }
 
     private MonthDay day(LocalDate date, List<Found> found, List<Client> mine, DayPlans.OfDay planned) {

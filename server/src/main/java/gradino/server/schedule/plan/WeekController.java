@@ -4,7 +4,7 @@ import gradino.core.schedule.WayOut;
 import gradino.server.perform.floor.Floor;
 import gradino.server.schedule.plan.WeekService.Move;
 import gradino.server.schedule.plan.WeekService.Target;
-import gradino.server.schedule.plan.WeekService.WaysOut;
+import gradino.server.schedule.plan.WeekService.WeekWays;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
@@ -34,7 +34,7 @@ class WeekController {
     }
 
     @GetMapping("/api/clients/{clientId}/weeks/{monday}/ways")
-    WaysOut ways(@PathVariable String clientId, @PathVariable LocalDate monday) {
+    WeekWays ways(@PathVariable String clientId, @PathVariable LocalDate monday) {
         return weeks.waysOut(clientId, monday);
     }
 

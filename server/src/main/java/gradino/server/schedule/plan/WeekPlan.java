@@ -24,7 +24,7 @@ record WeekPlan(
         boolean proved,
         WeekFacts facts,
         Own own,
-        List<News> news) {
+        List<Replanned> news) {
     static final int MOST_NEWS = 20;
 
     /**
@@ -47,7 +47,7 @@ record WeekPlan(
     record KeptLine(DaySet days, String reason) {}
 
     /** Planned again. */
-    record News(Instant at, List<String> why, List<String> moved) {}
+    record Replanned(Instant at, List<String> why, List<String> moved) {}
 
     /** Lines that are, or had been, planned on a day. */
     List<String> planned(int day) {

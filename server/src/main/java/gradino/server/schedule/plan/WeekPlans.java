@@ -15,8 +15,8 @@ import gradino.server.intake.ClientRepository;
 import gradino.server.platform.InMemory;
 import gradino.server.platform.Problem;
 import gradino.server.schedule.plan.PlanRepository.Stored;
-import gradino.server.schedule.plan.WeekPlan.News;
 import gradino.server.schedule.plan.WeekPlan.Own;
+import gradino.server.schedule.plan.WeekPlan.Replanned;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -268,7 +268,7 @@ public class WeekPlans implements InMemory {
             return was;
         }
 
-        private List<News> news(WeekFacts facts, Map<String, DaySet> days) {
+        private List<Replanned> news(WeekFacts facts, Map<String, DaySet> days) {
             if (stored.isEmpty()) {
                 return List.of();
             }
@@ -277,10 +277,10 @@ public class WeekPlans implements InMemory {
             var why = facts.since(before.facts(), before.days(), words);
             var all = new ArrayList<>(before.news());
             if (!moved.isEmpty() || !why.isEmpty()) {
-                all.add(new News(at, why, moved));
+                all.add(new Replanned(at, why, moved));
             }
             return all.stream()
-                    .sorted(Comparator.comparing(News::at))
+                    .sorted(Comparator.comparing(Replanned::at))
                     .skip(Math.max(0, all.size() - WeekPlan.MOST_NEWS))
                     .toList();
         }

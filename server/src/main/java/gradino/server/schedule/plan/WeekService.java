@@ -84,12 +84,12 @@ public class WeekService {
     record Way(WayOut way, String words) {}
 
     /** @param conflict names of lines whose wishes cannot go together; empty where all fits */
-    record WaysOut(List<String> conflict, List<Way> ways) {}
+    record WeekWays(List<String> conflict, List<Way> ways) {}
 
-    WaysOut waysOut(String clientId, LocalDate monday) {
+    WeekWays waysOut(String clientId, LocalDate monday) {
         var asked = plans.asked(planned(clientId, monday), monday);
         var words = asked.words();
-        return new WaysOut(
+        return new WeekWays(
                 plans.planner().conflict(asked.task()).stream().map(words::name).toList(),
                 plans.planner().waysOut(asked.task()).stream()
                         .map(w -> new Way(w, words.of(w, asked.task())))

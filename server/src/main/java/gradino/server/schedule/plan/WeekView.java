@@ -14,7 +14,7 @@ import gradino.core.schedule.week.WeekRules;
 import gradino.server.prescribe.program.ClientProgram;
 import gradino.server.prescribe.program.SessionRepository.Saving;
 import gradino.server.schedule.calendar.Block;
-import gradino.server.schedule.plan.WeekPlan.News;
+import gradino.server.schedule.plan.WeekPlan.Replanned;
 import gradino.server.schedule.plan.WeekPlans.Asked;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -45,7 +45,7 @@ record WeekView(
         List<LeftOutView> leftOut,
         boolean fits,
         boolean proved,
-        List<News> news,
+        List<Replanned> news,
         boolean undo,
         Adherence adherence,
         @Nullable Block block) {
