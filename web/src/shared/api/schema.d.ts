@@ -2348,6 +2348,8 @@ export interface components {
             dates: components["schemas"]["Dated"][];
             pauses: components["schemas"]["StoredPause"][];
             said: boolean;
+            /** Format: date */
+            today: string;
             usual: components["schemas"]["UsualWeek"];
         };
         Cast: {

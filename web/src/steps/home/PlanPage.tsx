@@ -64,7 +64,7 @@ function Sessions({ plan }: { plan: Plan }) {
           lowered={s.lowered.join(' ')}
           words={`${s.lines.join(', ')}, about ${s.minutes} min · ${s.due ? 'due' : `done ${daysAgo(s.lastDone)}`}`}
           main={i === 0 && s.heldBack.length === 0 && !isOpen(plan)}
-          action={s.openRun ? 'Go on' : 'Start'}
+          action={s.openRun ? 'Go on' : isOpen(plan) ? 'Start this instead' : 'Start'}
           disabled={s.heldBack.length > 0}
           open={(id) =>
             ask(

@@ -3,7 +3,7 @@ import { api, ask, newId, type Schemas } from '../../shared/api/client';
 import { Button } from '../../shared/ui/Button';
 import { Failure } from '../../shared/ui/Findings';
 import { AppointmentForm, NEW_MINUTES } from './AppointmentForm';
-import { DAY_NAMES, iso, local, shortDate } from './days';
+import { DAY_NAMES, local, shortDate } from './days';
 import { useKeep, type Calendar } from './useCalendar';
 
 /** A client's appointments at the studio; single ones of a series are moved in the month. */
@@ -18,7 +18,7 @@ export function Appointments({ clientId, calendar }: { clientId: string; calenda
   );
   const fresh = () => ({
     id: newId(),
-    appointment: { start: `${iso(new Date())}T10:00:00`, minutes: NEW_MINUTES, everyWeeks: 1, changes: [], note: '' },
+    appointment: { start: `${calendar.today}T10:00:00`, minutes: NEW_MINUTES, everyWeeks: 1, changes: [], note: '' },
   });
   return (
     <section>

@@ -5,7 +5,7 @@ import { Button } from '../../shared/ui/Button';
 import { DateField } from '../../shared/ui/DateField';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { NumberField } from '../../shared/ui/NumberField';
-import { mondayOf } from './days';
+import { local, mondayOf } from './days';
 import { useKeep, type Calendar } from './useCalendar';
 
 type Block = Schemas['Block'];
@@ -16,7 +16,7 @@ export function BlockForm({ clientId, calendar }: { clientId: string; calendar: 
     queryKey: ['batteries', clientId],
     queryFn: () => ask(api.GET('/api/clients/{clientId}/batteries', { params: { path: { clientId } } })),
   });
-  const [b, setB] = useState<Block>(calendar.block ?? { start: mondayOf(new Date()), weeks: 6 });
+  const [b, setB] = useState<Block>(calendar.block ?? { start: mondayOf(local(calendar.today)), weeks: 6 });
   const set = (change: Partial<Block>) => setB({ ...b, ...change });
   const keep = useKeep((body: Block) =>
     ask(api.PUT('/api/clients/{clientId}/calendar/block', { params: { path: { clientId } }, body })),

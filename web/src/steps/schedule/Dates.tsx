@@ -6,7 +6,7 @@ import { DateField } from '../../shared/ui/DateField';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { NumberField } from '../../shared/ui/NumberField';
 import { TextField } from '../../shared/ui/TextField';
-import { iso, shortDate } from './days';
+import { shortDate } from './days';
 import { useKeep, type Calendar } from './useCalendar';
 
 type Fixed = Schemas['FixedDates'];
@@ -23,7 +23,7 @@ export function Dates({ clientId, calendar }: { clientId: string; calendar: Cale
   const remove = useKeep((dateId: string) =>
     ask(api.DELETE('/api/clients/{clientId}/calendar/dates/{dateId}', { params: { path: { clientId, dateId } } })),
   );
-  const today = iso(new Date());
+  const { today } = calendar;
   const coming = calendar.dates.filter((d) => d.dates.until >= today);
   return (
     <section>

@@ -60,7 +60,7 @@ export function DayColumn({ number, day, week, target, held, take, leave, drop, 
         {day.outcomes.map((o) => (
           <li key={o.name} className="text-sm">
             <span aria-hidden>{GLYPHS[o.outcome]} </span>
-            {o.name}: {OUTCOMES[o.outcome]}
+            <span className="inline-block first-letter:uppercase">{o.name}</span>: {OUTCOMES[o.outcome]}
           </li>
         ))}
       </ul>

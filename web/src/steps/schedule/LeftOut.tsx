@@ -25,7 +25,7 @@ export function LeftOut({ week, clientId, take, busy }: Props) {
       <ul className="mb-3 space-y-2">
         {week.leftOut.map((l) => (
           <li key={l.line}>
-            <strong className="first-letter:uppercase">{l.name}</strong>: {l.has} of {l.wanted} days.
+            <strong className="inline-block first-letter:uppercase">{l.name}</strong>: {l.has} of {l.wanted} days.
             <ul className="text-sm text-soft">
               {l.reasons.map((r) => (
                 <li key={r.words}>

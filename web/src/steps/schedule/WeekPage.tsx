@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { addDays } from 'date-fns';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../shared/api/client';
 import { Button } from '../../shared/ui/Button';
@@ -38,7 +38,6 @@ function Week({ clientId, monday }: { clientId: string; monday: string }) {
         </h2>
         <ButtonLink to={to(-1)}>Week before</ButtonLink>
         <ButtonLink to={to(1)}>Week after</ButtonLink>
-        <ButtonLink to={`/clients/${clientId}/calendar`}>Calendar</ButtonLink>
       </div>
       {week.data && <Planned week={week.data} clientId={clientId} />}
       {week.isPending && <p className="text-soft">Planning…</p>}
@@ -86,7 +85,7 @@ function Planned({ week, clientId }: { week: WeekView; clientId: string }) {
             held={held !== null}
             take={(unit) => take({ unit, from: n })}
             leave={() => setHeld(null)}
-            drop={() => drop(n, setAsked)}
+            drop={() => void drop(n, setAsked)}
             ask={(unit, to) => setAsked({ unit, from: n, to })}
           />
         ))}
@@ -128,19 +127,23 @@ function useMoves(week: WeekView, clientId: string) {
   const change = useChange(clientId, week.monday);
   const [held, setHeld] = useState<Held | null>(null);
   const [targets, setTargets] = useState<Target[]>();
+  const asked = useRef<Promise<Target[] | undefined>>(undefined);
   const take = (what: Held) => {
     setHeld(what);
     setTargets(undefined);
-    void queries.fetchQuery(targetsOf(clientId, week.monday, what.unit, what.from)).then(setTargets, () => undefined);
+    asked.current = queries.fetchQuery(targetsOf(clientId, week.monday, what.unit, what.from)).catch(() => undefined);
+    void asked.current.then(setTargets);
   };
-  const drop = (to: number, askFor: (held: Held) => void) => {
-    if (!held || held.from === to) return setHeld(null);
-    if (targets && targets[to]?.broken.length === 0) {
-      change.mutate({ kind: 'move', move: { unit: held.unit, from: held.from, to, reason: '' } });
-    } else {
-      askFor({ ...held, to });
-    }
+  const drop = async (to: number, askFor: (held: Held) => void) => {
+    const what = held;
     setHeld(null);
+    if (!what || what.from === to) return;
+    const known = await asked.current;
+    if (known?.[to]?.broken.length === 0) {
+      change.mutate({ kind: 'move', move: { unit: what.unit, from: what.from, to, reason: '' } });
+    } else {
+      askFor({ ...what, to });
+    }
   };
   return { held, setHeld, targets, take, drop, change };
 }

@@ -45,7 +45,12 @@ public final class WeekWords {
                 == 1;
         var motion = Catalogue.motion(draft.motion()).map(Motion::name).orElse(draft.motion());
         var position = Catalogue.position(draft.position()).map(p -> p.name()).orElse(draft.position());
-        return alone ? motion : motion + " (" + position + ")";
+        boolean alike = program.lines().stream()
+                        .filter(l -> l.draft().motion().equals(draft.motion())
+                                && l.draft().position().equals(draft.position()))
+                        .count()
+                > 1;
+        return alone ? motion : motion + " (" + (alike ? line.method().name() : position) + ")";
     }
 
     public String day(int day) {
@@ -86,8 +91,8 @@ public final class WeekWords {
         int left = task.line(way.line()).wanted() - way.amount();
         return switch (left) {
             case 0 -> "Leave out %s this week".formatted(name(way.line()));
-            case 1 -> "%s once instead of %d times".formatted(name(way.line()), left + way.amount());
-            default -> "%s %d times instead of %d".formatted(name(way.line()), left, left + way.amount());
+            case 1 -> "Once instead of %d times: %s".formatted(left + way.amount(), name(way.line()));
+            default -> "%d times instead of %d: %s".formatted(left, left + way.amount(), name(way.line()));
         };
     }
 

@@ -3,6 +3,7 @@ package gradino.core.advance;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gradino.core.advance.gate.Situation;
+import gradino.core.advance.state.ClientFacts;
 import gradino.core.advance.state.LeverId;
 import gradino.core.advance.state.Moment;
 import gradino.core.advance.state.Policy;
@@ -160,6 +161,17 @@ public class SpacingTest {
                 Story.of(Story.BASE.withCeiling(EffortPercent.of(100))).clean(2, 1));
         assertThat(house.rung().lastRuns(9)).hasSize(1);
         assertThat(house.method().weeklyCap(3)).isEqualTo(3);
+    }
+
+    /** Wanted three times a week, planned once: a week without it is no gap. */
+    @Test
+    public void whoIsLateIsSoByThePlanOfTheWeek() {
+        var story = Story.of(Story.BASE).clean(7);
+        assertThat(situation(story).attendance().daysBeyondPlan()).isEqualTo(4);
+        var planned = story.client(ClientFacts.PLAIN.withPlannedDays(1));
+        assertThat(situation(planned).attendance().daysBeyondPlan()).isZero();
+        var left = story.client(ClientFacts.PLAIN.withPlannedDays(0));
+        assertThat(situation(left).attendance().daysBeyondPlan()).isEqualTo(4);
     }
 
     @Test

@@ -120,7 +120,7 @@ final class PlainSearch implements WeekSolver {
             return task.daysOfLines(padded);
         }
 
-        /** Whatever is broken among lines that are decided on stays so, and what they count is not taken back; joints may still come. */
+        /** Whatever is broken among lines that are decided on stays so, and what they count is not taken back; joints and visits may still come. */
         private boolean leads() {
             var rules = decided.get(now.size());
             var week = padded();
@@ -129,6 +129,7 @@ final class PlainSearch implements WeekSolver {
             }
             var least = new EnumMap<>(rules.score(week).of());
             least.put(Level.JOINTS, 0);
+            least.put(Level.VISITS, 0);
             return bestScore == null || new Score(least).compare(bestScore, order) <= 0;
         }
     }

@@ -56,7 +56,7 @@ public final class SampleWeeks {
     }
 
     static WeekDay day(int d, int seconds) {
-        return new WeekDay(LocalDate.of(2026, 11, 23).plusDays(d), MONDAY.plus(Duration.ofDays(d)), seconds);
+        return new WeekDay(LocalDate.of(2026, 11, 23).plusDays(d), MONDAY.plus(Duration.ofDays(d)), seconds, d == 2);
     }
 
     private static WeekLine line(Kind kind, int n, Random random) {

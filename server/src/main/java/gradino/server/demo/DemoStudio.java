@@ -29,6 +29,7 @@ public class DemoStudio implements ApplicationRunner {
     private final DemoLives lives;
     private final DemoStudy study;
     private final DemoSessions sessions;
+    private final DemoWeeks weeks;
     private final PolicyService policies;
     private final Clock clock;
 
@@ -40,6 +41,7 @@ public class DemoStudio implements ApplicationRunner {
             DemoLives lives,
             DemoStudy study,
             DemoSessions sessions,
+            DemoWeeks weeks,
             PolicyService policies,
             Clock clock) {
         this.accounts = accounts;
@@ -49,6 +51,7 @@ public class DemoStudio implements ApplicationRunner {
         this.lives = lives;
         this.study = study;
         this.sessions = sessions;
+        this.weeks = weeks;
         this.policies = policies;
         this.clock = clock;
     }
@@ -59,6 +62,7 @@ public class DemoStudio implements ApplicationRunner {
         if (wanted && clients.all().isEmpty()) {
             lives.tell(StudioClock.moment(clock));
             sessions.tell(StudioClock.moment(clock));
+            weeks.tell(StudioClock.moment(clock));
             policies.keep(
                     "regatta-season",
                     new PolicyDraft(

@@ -16,6 +16,7 @@ import gradino.server.exchange.table.LineTables;
 import gradino.server.exchange.table.LineTables.LineRow;
 import gradino.server.exchange.table.MeasurementTables;
 import gradino.server.exchange.table.RecordTables;
+import gradino.server.exchange.table.ScheduleTables;
 import gradino.server.exchange.table.SessionTables;
 import gradino.server.exchange.table.SessionTables.RunRow;
 import gradino.server.home.NoteRepository;
@@ -32,6 +33,10 @@ import gradino.server.perform.record.RunRepository;
 import gradino.server.platform.Problem;
 import gradino.server.prescribe.program.LineRepository;
 import gradino.server.prescribe.program.SessionRepository;
+import gradino.server.schedule.calendar.CalendarRepository;
+import gradino.server.schedule.plan.DayPlans;
+import gradino.server.schedule.plan.DayPlans.Attended;
+import gradino.server.schedule.plan.PlanRepository;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.OutputStreamWriter;
@@ -69,6 +74,9 @@ public class ExportService {
     private final NoteRepository notes;
     private final PolicyRepository policies;
     private final PauseRepository pauses;
+    private final CalendarRepository calendar;
+    private final PlanRepository weeks;
+    private final DayPlans days;
     private final DecisionRepository decisions;
 
     ExportService(
@@ -85,6 +93,9 @@ public class ExportService {
             NoteRepository notes,
             PolicyRepository policies,
             PauseRepository pauses,
+            CalendarRepository calendar,
+            PlanRepository weeks,
+            DayPlans days,
             DecisionRepository decisions) {
         this.clients = clients;
         this.intakes = intakes;
@@ -99,6 +110,9 @@ public class ExportService {
         this.notes = notes;
         this.policies = policies;
         this.pauses = pauses;
+        this.calendar = calendar;
+        this.weeks = weeks;
+        this.days = days;
         this.decisions = decisions;
     }
 
@@ -144,6 +158,9 @@ public class ExportService {
             case "home-notes.csv" -> print(HomeTables.NOTES, out, notes.all()::forEach);
             case "reference-contractions.csv" -> print(ForceTables.REFERENCES, out, traces.allReferences()::forEach);
             case "traces.csv" -> print(ForceTables.TRACES, out, traces::each);
+            case "calendar.csv" -> print(ScheduleTables.CALENDAR, out, calendar::each);
+            case "weeks.csv" -> print(ScheduleTables.WEEKS, out, weeks::each);
+            case "attendance.csv" -> print(ScheduleTables.ATTENDANCE, out, this::eachOutcome);
             case "decisions.csv" -> print(DecisionTables.DECISIONS, out, decisions::each);
             default -> throw Problem.notFound("file");
         }
@@ -167,6 +184,10 @@ public class ExportService {
         for (var line : lines.all()) {
             lines.versions(line.id()).forEach(v -> to.accept(new LineRow(line, v)));
         }
+    }
+
+    private void eachOutcome(Consumer<Attended> to) {
+        clients.all().forEach(c -> days.outcomes(c, to));
     }
 
     private void eachRun(Consumer<RunRow> to) {

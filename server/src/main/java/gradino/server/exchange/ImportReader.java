@@ -6,6 +6,7 @@ import gradino.server.exchange.table.AdvanceTables;
 import gradino.server.exchange.table.CsvRow;
 import gradino.server.exchange.table.CsvTable;
 import gradino.server.exchange.table.LineTables;
+import gradino.server.exchange.table.ScheduleTables;
 import gradino.server.exchange.table.SessionTables;
 import gradino.server.platform.Texts;
 import java.util.ArrayList;
@@ -23,7 +24,10 @@ final class ImportReader {
             AdvanceTables.PAUSES,
             LineTables.LINES,
             SessionTables.METHODS,
-            SessionTables.SESSIONS);
+            SessionTables.SESSIONS,
+            ScheduleTables.CALENDAR,
+            ScheduleTables.WEEKS,
+            ScheduleTables.ATTENDANCE);
 
     final List<Finding> findings = new ArrayList<>();
     private final List<Taken> taken = new ArrayList<>();

@@ -32,6 +32,8 @@ import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.program.Line;
 import gradino.server.prescribe.program.SessionRepository.Saving;
 import gradino.server.prescribe.program.SessionRepository.StudioMethod;
+import gradino.server.schedule.calendar.CalendarRepository.Entry;
+import gradino.server.schedule.plan.PlanRepository.Written;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -316,6 +318,28 @@ final class ImportRun {
                 && facts.past(row, "recorded_at", p.recordedAt())
                 && findings.isEmpty()
                 && stores.pauses().add(p);
+    }
+
+    boolean calendar(CsvRow row, Entry e) {
+        boolean isNew = facts.knowsClient(row, e.clientId())
+                && facts.past(row, "recorded_at", e.recordedAt())
+                && findings.isEmpty()
+                && !stores.calendar().has(e);
+        if (isNew) {
+            stores.calendar().add(e);
+        }
+        return isNew;
+    }
+
+    boolean week(CsvRow row, Written w) {
+        boolean isNew = facts.knowsClient(row, w.clientId())
+                && facts.past(row, "recorded_at", w.recordedAt())
+                && findings.isEmpty()
+                && !stores.weeks().has(w);
+        if (isNew) {
+            stores.weeks().add(w);
+        }
+        return isNew;
     }
 
     boolean policy(CsvRow row, StoredPolicy p) {

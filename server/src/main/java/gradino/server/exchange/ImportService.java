@@ -13,6 +13,7 @@ import gradino.server.exchange.table.IntakeTables;
 import gradino.server.exchange.table.LineTables;
 import gradino.server.exchange.table.MeasurementTables;
 import gradino.server.exchange.table.RecordTables;
+import gradino.server.exchange.table.ScheduleTables;
 import gradino.server.exchange.table.SessionTables;
 import gradino.server.home.NoteRepository;
 import gradino.server.intake.ClientRepository;
@@ -28,6 +29,8 @@ import gradino.server.perform.record.RunRepository;
 import gradino.server.platform.Problem;
 import gradino.server.prescribe.program.LineRepository;
 import gradino.server.prescribe.program.SessionRepository;
+import gradino.server.schedule.calendar.CalendarRepository;
+import gradino.server.schedule.plan.PlanRepository;
 import java.time.Clock;
 import java.util.List;
 import org.springframework.stereotype.Service;
@@ -58,6 +61,8 @@ public class ImportService {
             PolicyRepository policies,
             PauseRepository pauses,
             DecisionRepository decisions,
+            CalendarRepository calendar,
+            PlanRepository weeks,
             ForceService forces,
             SeenRepository seen,
             Clock clock) {
@@ -78,7 +83,9 @@ public class ImportService {
                 notes,
                 policies,
                 pauses,
-                decisions);
+                decisions,
+                calendar,
+                weeks);
         this.clock = clock;
     }
 
@@ -98,7 +105,9 @@ public class ImportService {
             NoteRepository notes,
             PolicyRepository policies,
             PauseRepository pauses,
-            DecisionRepository decisions) {}
+            DecisionRepository decisions,
+            CalendarRepository calendar,
+            PlanRepository weeks) {}
 
     /** What came of one file. */
     public record Taken(String file, int rows, int added) {}
@@ -116,6 +125,7 @@ public class ImportService {
         reader.each(IntakeTables.CLEARANCES, run::clearance);
         reader.each(AdvanceTables.POLICIES, run::policy);
         reader.each(AdvanceTables.PAUSES, run::pause);
+        reader.each(ScheduleTables.CALENDAR, run::calendar);
         reader.each(SessionTables.METHODS, run::method);
         reader.each(LineTables.LINES, run::line);
         reader.each(SessionTables.SESSIONS, run::session);
@@ -130,6 +140,9 @@ public class ImportService {
         reader.each(ForceTables.REFERENCES, runs::reference);
         reader.each(ForceTables.TRACES, runs::trace);
         reader.each(DecisionTables.DECISIONS, run::decision);
+        reader.each(ScheduleTables.WEEKS, run::week);
+        // It follows from the weeks and the runs.
+        reader.each(ScheduleTables.ATTENDANCE, (row, attended) -> false);
         run.flush();
         Problem.throwIfBlocking(reader.findings);
         seen.end();

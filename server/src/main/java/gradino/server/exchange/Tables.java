@@ -11,6 +11,7 @@ import gradino.server.exchange.table.IntakeTables;
 import gradino.server.exchange.table.LineTables;
 import gradino.server.exchange.table.MeasurementTables;
 import gradino.server.exchange.table.RecordTables;
+import gradino.server.exchange.table.ScheduleTables;
 import gradino.server.exchange.table.SessionTables;
 import java.util.List;
 
@@ -26,6 +27,7 @@ final class Tables {
                 IntakeTables.CLEARANCES,
                 AdvanceTables.POLICIES,
                 AdvanceTables.PAUSES,
+                ScheduleTables.CALENDAR,
                 LineTables.LINES,
                 SessionTables.METHODS,
                 SessionTables.SESSIONS,
@@ -39,6 +41,8 @@ final class Tables {
                 HomeTables.NOTES,
                 ForceTables.REFERENCES,
                 ForceTables.TRACES,
-                DecisionTables.DECISIONS);
+                DecisionTables.DECISIONS,
+                ScheduleTables.WEEKS,
+                ScheduleTables.ATTENDANCE);
     }
 }

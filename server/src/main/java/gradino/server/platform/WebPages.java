@@ -36,6 +36,7 @@ class WebPages implements WebMvcConfigurer {
             "/noise/**",
             "/library",
             "/decisions",
+            "/month/**",
             "/rules/**"
         }) {
             registry.addViewController(deepLink).setViewName("forward:/index.html");

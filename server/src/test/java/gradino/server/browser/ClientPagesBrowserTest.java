@@ -22,6 +22,8 @@ public class ClientPagesBrowserTest extends EveryPage {
                 "/clients/demo-puppeteer/prescribe",
                 "/clients/demo-rower/compose",
                 "/clients/demo-rower/perform",
+                "/clients/demo-waller/week",
+                "/clients/demo-rower/calendar",
                 "/clients/demo-bell-ringer/advance",
                 "/clients/demo-puppeteer/advance"));
     }

@@ -7,6 +7,7 @@ public class StudioPagesBrowserTest extends EveryPage {
     public StudioPagesBrowserTest() {
         super(List.of(
                 "/",
+                "/month",
                 "/noise",
                 "/noise/looked-at",
                 "/runs/looked-at",

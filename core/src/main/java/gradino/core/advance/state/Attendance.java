@@ -7,6 +7,7 @@ import java.util.Optional;
 /** How often somebody came, and what kept them away. */
 public final class Attendance {
     private static final long SECONDS_A_DAY = 86_400;
+    private static final int DAYS_A_WEEK = 7;
 
     private final LineState state;
     private final Side side;
@@ -35,8 +36,14 @@ public final class Attendance {
     public int daysBeyondPlan() {
         return lastSession()
                 .map(s -> lastBeside().filter(b -> b.isAfter(s.endedAt())).orElse(s.endedAt()))
-                .map(last -> moment.daysSince(last) - state.plan().plannedIntervalDays())
+                .map(last -> moment.daysSince(last) - plannedIntervalDays())
                 .orElse(0);
+    }
+
+    /** Days from one session to the next: of the week as it is planned, else as often as the line is wanted. */
+    private int plannedIntervalDays() {
+        var days = state.client().plannedDays();
+        return days == null || days == 0 ? state.plan().plannedIntervalDays() : (DAYS_A_WEEK + days - 1) / days;
     }
 
     private Optional<Instant> lastBeside() {
@@ -90,7 +97,7 @@ public final class Attendance {
         if (daysBeyondPlan() >= longAway) {
             return true;
         }
-        long away = (long) (longAway + state.plan().plannedIntervalDays()) * SECONDS_A_DAY;
+        long away = (long) (longAway + plannedIntervalDays()) * SECONDS_A_DAY;
         var all = state.sessions();
         int run = 0;
         for (int i = all.size() - 1; i >= 0 && run < wanted; i--) {

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param flagAboveDegrees usual mean + 2 SD: beyond it the motion is flagged as very mobile; null without a table
  * @param limb what a load hangs on in the line's position; null while the client's mass is unknown
  * @param beside sessions in other lines, within the days after which somebody is a newcomer again
+ * @param plannedDays of this week that the client's plan gives the line; null where no week is planned
  * @param studioGapLimit largest control gap in order; null for the house rule
  */
 public record ClientFacts(
@@ -28,8 +29,10 @@ public record ClientFacts(
         @Nullable Double flagAboveDegrees,
         @Nullable GapLimit studioGapLimit,
         @Nullable Gravity limb,
-        Beside beside) {
+        Beside beside,
+        @Nullable Integer plannedDays) {
     public ClientFacts {
+        OutOfBoundsException.require("planned days", plannedDays == null ? 0 : plannedDays, 0, 7, "");
         OutOfBoundsException.requireIfAny("wanted range", wantedDegrees, -180, 360, "°");
         OutOfBoundsException.requireIfAny("goal", goalDegrees, -180, 360, "°");
         OutOfBoundsException.requireIfAny("very mobile from", flagAboveDegrees, -180, 360, "°");
@@ -55,27 +58,78 @@ public record ClientFacts(
                 flagAboveDegrees,
                 studioGapLimit,
                 null,
-                Beside.NONE);
+                Beside.NONE,
+                null);
     }
 
     public ClientFacts withLimits(Limits to) {
         return new ClientFacts(
-                to, hypermobile, minutes, wantedDegrees, goalDegrees, flagAboveDegrees, studioGapLimit, limb, beside);
+                to,
+                hypermobile,
+                minutes,
+                wantedDegrees,
+                goalDegrees,
+                flagAboveDegrees,
+                studioGapLimit,
+                limb,
+                beside,
+                plannedDays);
     }
 
     public ClientFacts withLimb(@Nullable Gravity to) {
         return new ClientFacts(
-                limits, hypermobile, minutes, wantedDegrees, goalDegrees, flagAboveDegrees, studioGapLimit, to, beside);
+                limits,
+                hypermobile,
+                minutes,
+                wantedDegrees,
+                goalDegrees,
+                flagAboveDegrees,
+                studioGapLimit,
+                to,
+                beside,
+                plannedDays);
     }
 
     public ClientFacts withBeside(Beside to) {
         return new ClientFacts(
-                limits, hypermobile, minutes, wantedDegrees, goalDegrees, flagAboveDegrees, studioGapLimit, limb, to);
+                limits,
+                hypermobile,
+                minutes,
+                wantedDegrees,
+                goalDegrees,
+                flagAboveDegrees,
+                studioGapLimit,
+                limb,
+                to,
+                plannedDays);
+    }
+
+    public ClientFacts withPlannedDays(@Nullable Integer to) {
+        return new ClientFacts(
+                limits,
+                hypermobile,
+                minutes,
+                wantedDegrees,
+                goalDegrees,
+                flagAboveDegrees,
+                studioGapLimit,
+                limb,
+                beside,
+                to);
     }
 
     public ClientFacts withWanted(double degrees) {
         return new ClientFacts(
-                limits, hypermobile, minutes, degrees, goalDegrees, flagAboveDegrees, studioGapLimit, limb, beside);
+                limits,
+                hypermobile,
+                minutes,
+                degrees,
+                goalDegrees,
+                flagAboveDegrees,
+                studioGapLimit,
+                limb,
+                beside,
+                plannedDays);
     }
 
     public GapLimit gapLimit() {

@@ -114,7 +114,7 @@ public record ClientCalendar(
 
     private static OpenDay led(Occurrence o, ZoneId zone) {
         var start = o.start().atZone(zone).toInstant();
-        var day = new WeekDay(o.start().toLocalDate(), start, o.minutes() * SECONDS_A_MINUTE);
+        var day = new WeekDay(o.start().toLocalDate(), start, o.minutes() * SECONDS_A_MINUTE, true);
         return new OpenDay(day, Place.STUDIO, true, "");
     }
 

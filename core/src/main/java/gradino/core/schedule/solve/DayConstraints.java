@@ -48,6 +48,11 @@ final class DayConstraints {
         boundSetUps();
         caps();
         joints();
+        rules.visits()
+                .forEach(d -> week.count(
+                        Level.VISITS,
+                        week.any("visit-" + d, nonEmpty(on(task.lines(), d).stream()))
+                                .not()));
     }
 
     private IntStream toCome() {

@@ -8,6 +8,8 @@ public enum Level {
     MISSING,
     /** Joints of the program that have no day. */
     JOINTS,
+    /** Appointments on which nothing is done. */
+    VISITS,
     /** How unevenly the days of each line lie. */
     SPREAD,
     /** Positions to get into, of all days. */
@@ -16,9 +18,9 @@ public enum Level {
     CHANGES;
 
     /** For a week that is planned anew. */
-    public static final List<Level> PLANNED = List.of(MISSING, JOINTS, SPREAD, SET_UPS, CHANGES);
+    public static final List<Level> PLANNED = List.of(MISSING, JOINTS, VISITS, SPREAD, SET_UPS, CHANGES);
     /** For a week that goes on and loses more than before. */
-    public static final List<Level> GOING_ON = List.of(MISSING, CHANGES, JOINTS, SPREAD, SET_UPS);
+    public static final List<Level> GOING_ON = List.of(MISSING, CHANGES, JOINTS, VISITS, SPREAD, SET_UPS);
     /** For a week that goes on: nothing more is moved than must be. */
-    public static final List<Level> FEWEST_CHANGES = List.of(CHANGES, MISSING, JOINTS, SPREAD, SET_UPS);
+    public static final List<Level> FEWEST_CHANGES = List.of(CHANGES, MISSING, JOINTS, VISITS, SPREAD, SET_UPS);
 }

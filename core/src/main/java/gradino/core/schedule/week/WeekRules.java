@@ -225,10 +225,17 @@ public final class WeekRules {
         of.put(Level.SPREAD, sum(line -> days(week, line).squaredGaps()));
         of.put(Level.CHANGES, sum(line -> days(week, line).differences(task.before(line))));
         of.put(Level.JOINTS, jointsWithout(week));
+        of.put(Level.VISITS, (int) visits().filter(d -> on(week, d).isEmpty()).count());
         of.put(
                 Level.SET_UPS,
                 IntStream.range(0, DaySet.DAYS).map(d -> setUps(on(week, d))).sum());
         return new Score(of);
+    }
+
+    /** Days to come on which the client is at the studio. */
+    public IntStream visits() {
+        return IntStream.range(0, DaySet.DAYS)
+                .filter(d -> !task.frozen().has(d) && task.days().get(d).visit());
     }
 
     private int sum(ToIntFunction<WeekLine> of) {

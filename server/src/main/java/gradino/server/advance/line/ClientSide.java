@@ -32,8 +32,10 @@ class ClientSide {
     private final NoiseService noise;
     private final BesideRepository besides;
     private final PolicyService policies;
+    private final PlannedDays planned;
 
-    ClientSide(NoiseService noise, BesideRepository besides, PolicyService policies) {
+    ClientSide(NoiseService noise, BesideRepository besides, PolicyService policies, PlannedDays planned) {
+        this.planned = planned;
         this.noise = noise;
         this.besides = besides;
         this.policies = policies;
@@ -47,11 +49,17 @@ class ClientSide {
                 clients.stream().collect(Collectors.toMap(Client::id, Function.identity())),
                 noise.gapLimit(),
                 beside,
+                planned.ofWeek(clients.stream().map(Client::id).toList(), moment.day(moment.instant())),
                 moment);
     }
 
     /** As read at a moment. */
-    record Facts(Map<String, Client> clients, GapLimit gap, Map<String, Beside> beside, Moment moment) {
+    record Facts(
+            Map<String, Client> clients,
+            GapLimit gap,
+            Map<String, Beside> beside,
+            Map<String, Integer> plannedDays,
+            Moment moment) {
         Client client(Line line) {
             var client = clients.get(line.clientId());
             if (client == null) {
@@ -74,7 +82,8 @@ class ClientSide {
                     wanted.map(Wanted::flagAboveDegrees).orElse(null),
                     gap,
                     limb(client, line),
-                    beside.getOrDefault(line.id(), Beside.NONE));
+                    beside.getOrDefault(line.id(), Beside.NONE),
+                    plannedDays.get(line.id()));
         }
 
         /** What a load hangs on. */

@@ -87,7 +87,8 @@ public class CalendarService {
             List<Busy> busy,
             List<Booked> appointments,
             List<StoredPause> pauses,
-            @Nullable Block block) {
+            @Nullable Block block,
+            LocalDate today) {
         public ClientCalendar days() {
             return new ClientCalendar(
                     usual,
@@ -135,7 +136,8 @@ public class CalendarService {
                 first(byKind, Kind.BUSY, BusyTimes.class).map(BusyTimes::times).orElse(List.of()),
                 each(byKind, Kind.APPOINTMENT, e -> new Booked(e.id(), read(e, Appointment.class), e.savings() - 1)),
                 paused,
-                first(byKind, Kind.BLOCK, Block.class).orElse(null));
+                first(byKind, Kind.BLOCK, Block.class).orElse(null),
+                LocalDate.now(clock));
     }
 
     /** As it is now, or as it was before it was removed. */

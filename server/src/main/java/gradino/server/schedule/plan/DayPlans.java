@@ -2,6 +2,8 @@ package gradino.server.schedule.plan;
 
 import gradino.core.schedule.BlockOfWeeks;
 import gradino.core.schedule.PlanAndDone;
+import gradino.core.schedule.PlanAndDone.Entry;
+import gradino.core.schedule.PlanAndDone.Outcome;
 import gradino.core.schedule.calendar.Appointment.Occurrence;
 import gradino.core.schedule.calendar.ClientCalendar;
 import gradino.core.schedule.calendar.OpenDay;
@@ -15,12 +17,14 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -183,6 +187,26 @@ public class DayPlans {
         return from.datesUntil(before)
                 .flatMap(d -> day(calendar, weeks, d).stream())
                 .toList();
+    }
+
+    /** What became of a line on a day. */
+    public record Attended(String clientId, Entry entry) {
+        /** In place of what is only written, never read. */
+        public static final Attended NONE = new Attended("", new Entry(LocalDate.EPOCH, "", Outcome.PLANNED));
+    }
+
+    /** Everything that was planned or done since the client's first plan. */
+    public void outcomes(Client client, Consumer<Attended> to) {
+        var id = List.of(client.id());
+        var calendar = calendars.of(client).days();
+        var weeks = plans.newest(id, LocalDate.EPOCH, LocalDate.now(clock).plusYears(1)).stream()
+                .collect(Collectors.toMap(Stored::monday, Stored::plan));
+        weeks.keySet().stream().min(Comparator.naturalOrder()).ifPresent(first -> {
+            var since = first.atStartOfDay(clock.getZone()).toInstant();
+            planAndDone(weeks, byDay(done.lines(id, since)), LocalDate.now(clock))
+                    .entries(calendar::isPaused)
+                    .forEach(e -> to.accept(new Attended(client.id(), e)));
+        });
     }
 
     static PlanAndDone planAndDone(Map<LocalDate, WeekPlan> weeks, Map<LocalDate, Set<String>> done, LocalDate today) {

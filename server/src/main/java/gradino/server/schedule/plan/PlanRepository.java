@@ -1,5 +1,6 @@
 package gradino.server.schedule.plan;
 
+import gradino.server.advance.line.PlannedDays;
 import gradino.server.platform.Json;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;
@@ -7,14 +8,16 @@ import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
 /** Owns planned_week: each planning is a new row, the newest of a Monday counts. */
 @Repository
-public class PlanRepository {
+public class PlanRepository implements PlannedDays {
     private static final String COLUMNS = "client_id, monday, account_id, recorded_at, body";
 
     private final Sql sql;
@@ -60,6 +63,17 @@ public class PlanRepository {
                 until.toString());
     }
 
+    /** A week that has passed in part counts as it was planned. */
+    @Override
+    public Map<String, Integer> ofWeek(Collection<String> clientIds, LocalDate day) {
+        var monday = WeekPlans.monday(day);
+        var days = new HashMap<String, Integer>();
+        for (var stored : newest(clientIds, monday, monday)) {
+            stored.plan().daysOfLines().forEach((line, set) -> days.put(line, set.size()));
+        }
+        return days;
+    }
+
     /** Every row of some weeks, each week's in the order in which they were made. */
     List<Stored> since(String clientId, LocalDate from, LocalDate until) {
         return sql.list(
@@ -95,9 +109,9 @@ public class PlanRepository {
         sql.each("SELECT " + COLUMNS + " FROM planned_week ORDER BY seq", PlanRepository::written, to);
     }
 
-    /** Whether a body can be read as a week's plan. */
-    public void requireReadable(String body) {
-        json.read(body, WeekPlan.class);
+    /** As what a row's body is read. */
+    public static Class<?> bodyType() {
+        return WeekPlan.class;
     }
 
     private Stored stored(ResultSet row) throws SQLException {

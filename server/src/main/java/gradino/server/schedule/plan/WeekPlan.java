@@ -49,6 +49,13 @@ record WeekPlan(
     /** Planned again. */
     record Replanned(Instant at, List<String> why, List<String> moved) {}
 
+    /** Days that each line has, or had when they passed. */
+    Map<String, DaySet> daysOfLines() {
+        var all = new HashMap<>(was);
+        days.forEach((line, set) -> all.merge(line, set.without(facts.frozen()), DaySet::or));
+        return all;
+    }
+
     /** Lines that are, or had been, planned on a day. */
     List<String> planned(int day) {
         var of = facts.frozen().has(day) ? was : days;

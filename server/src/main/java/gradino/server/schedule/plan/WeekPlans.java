@@ -90,6 +90,23 @@ public class WeekPlans implements InMemory {
         }
     }
 
+    /** As the weeks would have been planned on an earlier day: for what is told of a time when nobody looked. */
+    public void planAsOf(String clientId, LocalDate day) {
+        var now = read(clientId).inputs();
+        var done = new HashMap<>(now.done());
+        done.keySet().removeIf(d -> !d.isBefore(day));
+        planned(new Inputs(
+                now.client(),
+                now.program(),
+                now.calendar(),
+                List.of(),
+                done,
+                now.retestSeconds(),
+                now.stored(),
+                day,
+                now.zone()));
+    }
+
     /** What was read, and the key under which it was planned. */
     private record Read(Inputs inputs, String key) {}
 
