@@ -2310,6 +2310,7 @@ export interface components {
             standardUncertainty: number;
         };
         Booked: {
+            accountId?: string;
             appointment: components["schemas"]["Appointment"];
             id: string;
             /** Format: int32 */

@@ -48,7 +48,10 @@ function Sessions({ clientId, sessions, lines }: { clientId: string; sessions: S
     <section>
       <div className="mb-3 flex flex-wrap items-baseline justify-between gap-3">
         <h2 className="text-xl font-bold">Sessions</h2>
-        <ButtonLink to={`/clients/${clientId}/compose`}>New session</ButtonLink>
+        <div className="flex flex-wrap gap-3">
+          <ButtonLink to={`/clients/${clientId}/week`}>On which days</ButtonLink>
+          <ButtonLink to={`/clients/${clientId}/compose`}>New session</ButtonLink>
+        </div>
       </div>
       <ul>
         {sessions.map((s) => (

@@ -24,7 +24,7 @@ export function DayColumn({ number, day, week, target, held, take, leave, drop, 
     <section
       aria-label={DAY_NAMES[number]}
       style={{ ['--rise' as string]: `${(6 - number) * RISE_PX}px` }}
-      className={`flex min-h-44 flex-col border-t-[5px] border-r border-r-rule px-2 pt-2 pb-3 md:mt-(--rise) ${
+      className={`flex flex-col border-t-[5px] border-r border-r-rule px-2 pt-2 pb-3 md:mt-(--rise) md:min-h-44 ${
         today ? 'border-t-ink bg-card' : day.over ? 'border-t-rule bg-tread text-soft' : 'border-t-rule bg-card'
       } ${free ? 'outline-2 outline-ink' : ''}`}
       onDragOver={(e) => held && e.preventDefault()}

@@ -610,6 +610,14 @@ CREATE TRIGGER stamp_calendar_entry AFTER INSERT ON calendar_entry BEGIN
   UPDATE client SET stamp = random() WHERE id = NEW.client_id;
 END;
 
+CREATE TRIGGER stamp_assessment AFTER INSERT ON assessment BEGIN
+  UPDATE client SET stamp = random() WHERE id = NEW.client_id;
+END;
+
+CREATE TRIGGER stamp_battery AFTER INSERT ON battery BEGIN
+  UPDATE client SET stamp = random() WHERE id = NEW.client_id;
+END;
+
 CREATE TRIGGER stamp_session AFTER INSERT ON session BEGIN
   UPDATE client SET stamp = random() WHERE id = NEW.client_id;
 END;

@@ -66,7 +66,9 @@ public class AccountsTest {
     private static int status(Caller caller, String method, String address) {
         return caller.send(
                         caller.request(address)
-                                .header("Content-Type", "application/json")
+                                .header(
+                                        "Content-Type",
+                                        address.endsWith("/calendar/busy") ? "text/calendar" : "application/json")
                                 .method(method, BodyPublishers.ofString("{}")),
                         BodyHandlers.ofString())
                 .statusCode();
@@ -74,7 +76,10 @@ public class AccountsTest {
 
     @Test(dataProvider = "addresses")
     public void nobodyGetsInWithoutSigningIn(String method, String address) {
-        if (!address.startsWith("/api/sign-in") && !address.equals("/api/home/enter")) {
+        // A calendar program has nothing but its secret address.
+        if (address.startsWith("/api/feeds/")) {
+            assertThat(status(server.visitor(), method, address)).isEqualTo(404);
+        } else if (!address.startsWith("/api/sign-in") && !address.equals("/api/home/enter")) {
             assertThat(status(server.visitor(), method, address)).isEqualTo(401);
         }
     }

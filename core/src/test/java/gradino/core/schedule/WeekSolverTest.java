@@ -27,9 +27,14 @@ public class WeekSolverTest {
         return rows.toArray(Object[][]::new);
     }
 
+    /** The plain search of five lines takes minutes for some: a few of them are looked at, and many of fewer. */
+    private static int lines(long seed) {
+        return 3 + (int) (seed % (seed < 12 ? 3 : 2));
+    }
+
     @Test(dataProvider = "weeks")
     public void isThatOfThePlainSearch(Kind kind, long seed) {
-        var task = SampleWeeks.of(kind, 3 + (int) (seed % 3), seed);
+        var task = SampleWeeks.of(kind, lines(seed), seed);
         var order = kind == Kind.GOING_ON ? Level.GOING_ON : Level.PLANNED;
         var found = solver.solve(task, order, Integer.MAX_VALUE).orElseThrow();
         var plain = new PlainSearch().solve(task, order, Integer.MAX_VALUE).orElseThrow();

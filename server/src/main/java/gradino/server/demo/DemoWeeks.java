@@ -37,7 +37,7 @@ class DemoWeeks {
         var monday = today.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
         rower(monday, today);
         bellRinger(monday);
-        waller(monday);
+        waller(monday, today);
         puppeteer(monday);
         for (var id : List.of("demo-rower", "demo-bell-ringer", "demo-waller")) {
             for (int ago = 3; ago >= 0; ago--) {
@@ -64,9 +64,14 @@ class DemoWeeks {
         calendars.keepBlock("demo-bell-ringer", new Block(monday.minusWeeks(3), 6, "demo-bell-ringer-battery"));
     }
 
-    /** Too little time for what is wanted. */
-    private void waller(LocalDate monday) {
-        calendars.keepUsual("demo-waller", usual(0, 12, 0, 12, 0, 0, 30));
+    /** Too little time for what is wanted; some of it today, whatever day that is. */
+    private void waller(LocalDate monday, LocalDate today) {
+        int first = today.getDayOfWeek().getValue() - 1;
+        var minutes = new int[DayOfWeek.values().length];
+        minutes[first] = 12;
+        minutes[(first + 2) % minutes.length] = 12;
+        minutes[(first + 5) % minutes.length] = 30;
+        calendars.keepUsual("demo-waller", usual(minutes));
         book("demo-waller", monday.plusWeeks(1).plusDays(1).atTime(17, 30), 45, 0);
         calendars.keepBlock("demo-waller", new Block(monday.minusWeeks(3), 6, "demo-waller-battery"));
     }

@@ -31,6 +31,7 @@ import gradino.server.prescribe.program.LineRepository;
 import gradino.server.prescribe.program.SessionRepository;
 import gradino.server.schedule.calendar.CalendarRepository;
 import gradino.server.schedule.plan.PlanRepository;
+import gradino.server.schedule.plan.WeekPlans;
 import java.time.Clock;
 import java.util.List;
 import org.springframework.stereotype.Service;
@@ -43,6 +44,7 @@ public class ImportService {
     private final Stores stores;
     private final ForceService forces;
     private final SeenRepository seen;
+    private final WeekPlans plans;
     private final Clock clock;
 
     ImportService(
@@ -65,9 +67,11 @@ public class ImportService {
             PlanRepository weeks,
             ForceService forces,
             SeenRepository seen,
+            WeekPlans plans,
             Clock clock) {
         this.forces = forces;
         this.seen = seen;
+        this.plans = plans;
         this.stores = new Stores(
                 clients,
                 erased,
@@ -147,6 +151,7 @@ public class ImportService {
         Problem.throwIfBlocking(reader.findings);
         seen.end();
         forces.judgeImported();
+        plans.forget();
         return reader.taken();
     }
 }

@@ -71,8 +71,13 @@ public class CalendarService {
      * An appointment with its id.
      *
      * @param sequence how often it was changed
+     * @param accountId who set it last; null where nobody was signed in
      */
-    public record Booked(String id, Appointment appointment, int sequence) {}
+    public record Booked(
+            String id,
+            Appointment appointment,
+            int sequence,
+            @Nullable String accountId) {}
 
     /**
      * All of a client's calendar.
@@ -134,7 +139,10 @@ public class CalendarService {
                 usual.isPresent(),
                 each(byKind, Kind.DATES, e -> new Dated(e.id(), read(e, FixedDates.class))),
                 first(byKind, Kind.BUSY, BusyTimes.class).map(BusyTimes::times).orElse(List.of()),
-                each(byKind, Kind.APPOINTMENT, e -> new Booked(e.id(), read(e, Appointment.class), e.savings() - 1)),
+                each(
+                        byKind,
+                        Kind.APPOINTMENT,
+                        e -> new Booked(e.id(), read(e, Appointment.class), e.savings() - 1, e.accountId())),
                 paused,
                 first(byKind, Kind.BLOCK, Block.class).orElse(null),
                 LocalDate.now(clock));
@@ -144,7 +152,7 @@ public class CalendarService {
     public Optional<Booked> appointment(Entry e) {
         return Optional.ofNullable(e.body())
                 .or(() -> entries.lastBody(e.clientId(), e.kind(), e.id()))
-                .map(body -> new Booked(e.id(), json.read(body, Appointment.class), e.savings() - 1));
+                .map(body -> new Booked(e.id(), json.read(body, Appointment.class), e.savings() - 1, e.accountId()));
     }
 
     private <T> T read(Entry e, Class<T> type) {

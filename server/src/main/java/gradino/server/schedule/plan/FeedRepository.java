@@ -12,6 +12,8 @@ import org.springframework.stereotype.Repository;
 /** Owns calendar_link. */
 @Repository
 class FeedRepository {
+    private static final String COLUMNS = "id, client_id, account_id, happened_at, revoked_at";
+
     private final Sql sql;
 
     FeedRepository(Sql sql) {
@@ -38,23 +40,26 @@ class FeedRepository {
 
     Optional<Link> byDigest(String digest) {
         return sql.first(
-                "SELECT * FROM calendar_link WHERE digest = ? AND revoked_at IS NULL", FeedRepository::link, digest);
+                "SELECT " + COLUMNS + " FROM calendar_link WHERE digest = ? AND revoked_at IS NULL",
+                FeedRepository::link,
+                digest);
     }
 
     Optional<Link> find(String id) {
-        return sql.first("SELECT * FROM calendar_link WHERE id = ?", FeedRepository::link, id);
+        return sql.first("SELECT " + COLUMNS + " FROM calendar_link WHERE id = ?", FeedRepository::link, id);
     }
 
     List<Link> ofClient(String clientId) {
         return sql.list(
-                "SELECT * FROM calendar_link WHERE client_id = ? AND revoked_at IS NULL ORDER BY happened_at DESC",
+                "SELECT " + COLUMNS
+                        + " FROM calendar_link WHERE client_id = ? AND revoked_at IS NULL ORDER BY happened_at DESC",
                 FeedRepository::link,
                 clientId);
     }
 
     List<Link> ofAccount(String accountId) {
-        return sql.list("""
-                SELECT * FROM calendar_link WHERE account_id = ? AND client_id IS NULL AND revoked_at IS NULL
+        return sql.list("SELECT " + COLUMNS + """
+                 FROM calendar_link WHERE account_id = ? AND client_id IS NULL AND revoked_at IS NULL
                  ORDER BY happened_at DESC
                 """, FeedRepository::link, accountId);
     }

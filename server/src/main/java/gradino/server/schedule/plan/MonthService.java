@@ -14,6 +14,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -114,7 +115,9 @@ class MonthService {
     private Visit visit(Found f, List<Found> sameDay, int planned) {
         var conflicts = new ArrayList<String>();
         for (var other : sameDay) {
-            if (!other.equals(f) && other.at().meets(f.at())) {
+            boolean sameCoach =
+                    Objects.equals(other.booked().accountId(), f.booked().accountId());
+            if (sameCoach && !other.equals(f) && other.at().meets(f.at())) {
                 conflicts.add("At the same time as %s."
                         .formatted(other.client().details().name()));
             }

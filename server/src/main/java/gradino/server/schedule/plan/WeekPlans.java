@@ -1,5 +1,7 @@
 package gradino.server.schedule.plan;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import gradino.core.schedule.BlockOfWeeks;
 import gradino.core.schedule.Planner;
 import gradino.core.schedule.ProgramWeek;
@@ -43,6 +45,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Component
 public class WeekPlans implements InMemory {
     private static final int MOST_WEEKS = 14;
+    private static final int MOST_KEPT = 1_000;
 
     private final InputReader reader;
     private final PlanRepository plans;
@@ -51,7 +54,8 @@ public class WeekPlans implements InMemory {
     private final TransactionTemplate reading;
     private final TransactionTemplate writing;
     private final Planner planner = new Planner(new ConstraintWeekSolver());
-    private final Map<String, String> planned = new ConcurrentHashMap<>();
+    private final Cache<String, Read> kept =
+            Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
     private final Map<String, Object> turns = new ConcurrentHashMap<>();
 
     WeekPlans(
@@ -80,18 +84,20 @@ public class WeekPlans implements InMemory {
     /** A client's weeks as they are planned now, planned again where they had to be. Outside of any transaction. */
     Inputs fresh(String clientId) {
         synchronized (turns.computeIfAbsent(clientId, id -> new Object())) {
-            var read = read(clientId);
-            if (!read.key().equals(planned.get(clientId))) {
-                var inputs = planned(read.inputs());
-                planned.put(clientId, read.key());
-                return inputs;
+            var known = kept.getIfPresent(clientId);
+            if (known != null && known.key().equals(key(clientId))) {
+                return known.inputs();
             }
-            return read.inputs();
+            var read = read(clientId);
+            var inputs = planned(read.inputs());
+            kept.put(clientId, new Read(inputs, read.key()));
+            return inputs;
         }
     }
 
     /** As the weeks would have been planned on an earlier day: for what is told of a time when nobody looked. */
     public void planAsOf(String clientId, LocalDate day) {
+        forget(clientId);
         var now = read(clientId).inputs();
         var done = new HashMap<>(now.done());
         done.keySet().removeIf(d -> !d.isBefore(day));
@@ -107,7 +113,7 @@ public class WeekPlans implements InMemory {
                 now.zone()));
     }
 
-    /** What was read, and the key under which it was planned. */
+    /** What is planned, and the key of what it was planned from. */
     private record Read(Inputs inputs, String key) {}
 
     private Read read(String clientId) {
@@ -124,7 +130,8 @@ public class WeekPlans implements InMemory {
 
     /** Whether a client's weeks were planned from what is known now. */
     boolean isFresh(String clientId) {
-        return key(clientId).equals(planned.get(clientId));
+        var known = kept.getIfPresent(clientId);
+        return known != null && known.key().equals(key(clientId));
     }
 
     private String key(String clientId) {
@@ -305,11 +312,11 @@ public class WeekPlans implements InMemory {
 
     /** Looked at again when asked for next. */
     void forget(String clientId) {
-        planned.remove(clientId);
+        kept.invalidate(clientId);
     }
 
     @Override
     public void forget() {
-        planned.clear();
+        kept.invalidateAll();
     }
 }
