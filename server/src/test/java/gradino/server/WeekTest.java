@@ -277,4 +277,71 @@ public class WeekTest {
         var tuesday = server.put(CALENDAR + "/block", "{\"start\":\"%s\",\"weeks\":4}".formatted(monday().plusDays(1)));
         assertThat(tuesday.body().at("/findings/0/path").asString()).isEqualTo("start");
     }
+
+    @Test
+    public void aStopSignTakesItsLineOutAtOnceAndSaysSo() {
+        assertThat(days(look())).hasSize(3);
+        var floor = post("/api/clients/" + Scene.CLIENT + "/days/" + monday() + "/runs", "{\"id\":\"stopped\"}");
+        assertThat(floor.path("id").asString()).isEqualTo("stopped");
+        post(
+                "/api/runs/stopped/close",
+                "{\"observer\":\"COACH\",\"rating\":5,\"stopSign\":\"SHARP_PAIN\",\"stopSide\":\"LEFT\",\"note\":\"\"}");
+        var week = look();
+        assertThat(days(week)).isEmpty();
+        assertThat(week.path("news").toString()).contains("may not be trained now");
+        assertThat(week.at("/leftOut/0/reasons/0/words").asString()).containsIgnoringCase("sharp");
+        var refused = server.post(
+                week() + "/moves",
+                "{\"unit\":\"%s\",\"from\":-1,\"to\":3,\"reason\":\"all the same\"}"
+                        .formatted(unit().path("id").asString()));
+        assertThat(refused.body().at("/findings/0/code").asString()).isEqualTo("never");
+    }
+
+    @Test
+    public void aNewLineJoinsAndNothingElseMoves() {
+        var before = days(look());
+        scene.eveningOf(scene.suggestedLine("hip-external-rotation", "prone-knee-bent", "light-breath", "second"));
+        var week = look();
+        assertThat(week.path("news").toString()).contains("hip external rotation is new");
+        assertThat(days(week)).containsAll(before);
+        assertThat(week.path("units")).hasSize(2);
+    }
+
+    @Test
+    public void aWeekWithoutAnyTimeIsEmptyAndSaysWhy() {
+        usual(0, 0, 0, 0, 0, 0, 0);
+        var week = look();
+        assertThat(days(week)).isEmpty();
+        assertThat(week.at("/leftOut/0/reasons/0/words").asString()).isEqualTo("No time on this day.");
+        assertThat(server.get(week() + "/ways").status()).isEqualTo(200);
+    }
+
+    @Test
+    public void whatNoCalendarHasIsRefusedAndNothingIsSaved() {
+        var before = server.get(CALENDAR).body();
+        var days = Arrays.stream(new int[] {-5, 0, 0, 0, 0, 0, 0})
+                .mapToObj(DAY::formatted)
+                .toList();
+        var negative = "{\"days\":[%s],\"travelEquipment\":[]}".formatted(String.join(",", days));
+        assertThat(server.put(CALENDAR + "/usual", negative).status()).isEqualTo(422);
+        var backwards = "{\"kind\":\"TRIP\",\"from\":\"%s\",\"until\":\"%s\",\"note\":\"x\"}"
+                .formatted(monday().plusDays(2), monday());
+        assertThat(server.put(CALENDAR + "/dates/d", backwards)
+                        .body()
+                        .at("/findings/0/path")
+                        .asString())
+                .isEqualTo("until");
+        var large = "BEGIN:VCALENDAR\r\n".repeat(200_000);
+        assertThat(server.me()
+                        .sendText("POST", CALENDAR + "/busy", "text/calendar", large)
+                        .status())
+                .isEqualTo(413);
+        assertThat(server.get("/api/clients/" + Scene.CLIENT + "/weeks/" + monday().plusDays(1))
+                        .status())
+                .isEqualTo(422);
+        assertThat(server.get("/api/clients/" + Scene.CLIENT + "/weeks/" + monday().minusWeeks(52))
+                        .status())
+                .isEqualTo(404);
+        assertThat(server.get(CALENDAR).body()).isEqualTo(before);
+    }
 }

@@ -2,6 +2,8 @@ package gradino.core.schedule;
 
 import gradino.core.prescribe.method.BlockDraft;
 import gradino.core.prescribe.method.BlockForm;
+import gradino.core.prescribe.program.Arrangement;
+import gradino.core.prescribe.program.Arrangement.Place;
 import gradino.core.prescribe.program.SessionDraft;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;
 import gradino.core.prescribe.program.SessionDraft.StationDraft;
@@ -26,18 +28,63 @@ import java.util.stream.Stream;
  * has it. House rules.
  */
 public final class ProgramTime {
+    private final List<Place> together;
+    private final Map<String, LineDraft> drafts = new LinkedHashMap<>();
     private final Map<String, Integer> setUps = new LinkedHashMap<>();
     private final Map<String, Integer> warmUps = new LinkedHashMap<>();
 
     public ProgramTime(List<LineDraft> program) {
+        this(program, List.of());
+    }
+
+    /** @param sessions that the lines stand in: what is done together there, in rounds, stays so, with its own set-ups */
+    public ProgramTime(List<LineDraft> program, List<Arrangement> sessions) {
+        program.forEach(line -> drafts.put(line.id(), line));
+        together = sessions.stream()
+                .flatMap(s -> s.stations().stream())
+                .filter(p -> p.lines().size() > 1 || p.rounds() > 1)
+                .filter(p -> p.lines().stream().allMatch(l -> drafts.containsKey(l) && isOnce(l, sessions)))
+                .toList();
         for (var line : program) {
-            setUps.merge(line.position(), (int) Math.ceil(line.setUpSeconds()), Math::max);
+            if (together(line).isEmpty()) {
+                setUps.merge(line.position(), (int) Math.ceil(line.setUpSeconds()), Math::max);
+            }
             coldJoint(line)
                     .ifPresent(joint -> warmUps.computeIfAbsent(
                             joint,
                             j -> compiled(new SessionDraft(List.of(WarmUp.of(j)), List.of(StationDraft.of(line))))
                                     - compiled(new SessionDraft(List.of(), List.of(StationDraft.of(line))))));
         }
+    }
+
+    /** A line of several sessions is not done with the same others on each of its days. */
+    private static boolean isOnce(String line, List<Arrangement> sessions) {
+        return sessions.stream()
+                        .flatMap(s -> s.lines().stream())
+                        .filter(line::equals)
+                        .count()
+                == 1;
+    }
+
+    private Optional<Place> together(LineDraft line) {
+        return together.stream().filter(p -> p.lines().contains(line.id())).findFirst();
+    }
+
+    private StationDraft station(Place place) {
+        return new StationDraft(
+                place.lines().stream()
+                        .flatMap(l -> Stream.ofNullable(drafts.get(l)))
+                        .toList(),
+                place.rounds(),
+                place.restSeconds(),
+                place.oneSetUp());
+    }
+
+    /** What the rounds, rests and set-ups of lines done together add to the lines. */
+    private int added(Place place) {
+        var station = station(place);
+        int alone = station.lines().stream().mapToInt(this::seconds).sum();
+        return Math.max(0, compiled(new SessionDraft(List.of(), List.of(station))) - alone);
     }
 
     private static int compiled(SessionDraft draft) {
@@ -59,16 +106,24 @@ public final class ProgramTime {
     /** What lines of one day share; its keys are those of {@link #shares}. */
     public List<Shared> shared() {
         return Stream.concat(
-                        setUps.entrySet().stream()
-                                .map(e -> new Shared(position(e.getKey()), Shared.Kind.SET_UP, e.getValue())),
-                        warmUps.entrySet().stream()
-                                .map(e -> new Shared(joint(e.getKey()), Shared.Kind.WARM_UP, e.getValue())))
+                        together.stream().map(p -> new Shared(key(p), Shared.Kind.SET_UP, added(p))), sharedAlone())
                 .toList();
     }
 
+    private Stream<Shared> sharedAlone() {
+        return Stream.concat(
+                setUps.entrySet().stream().map(e -> new Shared(position(e.getKey()), Shared.Kind.SET_UP, e.getValue())),
+                warmUps.entrySet().stream().map(e -> new Shared(joint(e.getKey()), Shared.Kind.WARM_UP, e.getValue())));
+    }
+
     public List<String> shares(LineDraft line) {
-        return Stream.concat(Stream.of(position(line.position())), coldJoint(line).map(ProgramTime::joint).stream())
+        var own = together(line).map(ProgramTime::key).orElseGet(() -> position(line.position()));
+        return Stream.concat(Stream.of(own), coldJoint(line).map(ProgramTime::joint).stream())
                 .toList();
+    }
+
+    private static String key(Place together) {
+        return "together " + String.join(" ", together.lines());
     }
 
     private static String position(String id) {
@@ -88,10 +143,17 @@ public final class ProgramTime {
     public SessionDraft session(List<LineDraft> day) {
         var ordered = ordered(day);
         var taken = new HashSet<String>();
-        var stations = ordered.stream()
-                .map(line -> line.withSetUp(taken.add(line.position()) ? setUps.getOrDefault(line.position(), 0) : 0))
-                .map(StationDraft::of)
-                .toList();
+        var ids = day.stream().map(LineDraft::id).toList();
+        var stations = new ArrayList<StationDraft>();
+        for (var line : ordered) {
+            var others = together(line).filter(p -> ids.containsAll(p.lines()));
+            if (others.isEmpty()) {
+                int setUp = taken.add(line.position()) ? setUps.getOrDefault(line.position(), 0) : 0;
+                stations.add(StationDraft.of(line.withSetUp(setUp)));
+            } else if (taken.add(key(others.get()))) {
+                stations.add(station(others.get()));
+            }
+        }
         var cold = ordered.stream().filter(l -> coldJoint(l).isPresent()).toList();
         return new SessionDraft(WarmUp.of(cold), stations);
     }

@@ -4,6 +4,7 @@ import gradino.core.body.Catalogue;
 import gradino.core.body.Position;
 import gradino.core.body.Side;
 import gradino.core.prescribe.method.Method;
+import gradino.core.prescribe.program.Arrangement;
 import gradino.core.prescribe.program.SessionDraft;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;
 import gradino.core.prescribe.program.WarmUp;
@@ -39,12 +40,27 @@ public final class ProgramWeek {
     /**
      * @param equipment ids of what is at a place; a place that is not named has everything
      */
-    public ProgramWeek(List<Trained> lines, List<Together> sessions, Map<Place, Set<String>> equipment) {
+    public ProgramWeek(List<Trained> lines, List<Session> sessions, Map<Place, Set<String>> equipment) {
         this.lines = List.copyOf(lines);
-        this.sessions = List.copyOf(sessions);
+        this.sessions = sessions.stream()
+                .map(s -> new Together(s.id(), known(s)))
+                .filter(t -> !t.lines().isEmpty())
+                .toList();
         this.equipment = Map.copyOf(equipment);
-        this.time = new ProgramTime(lines.stream().map(Trained::draft).toList());
+        this.time = new ProgramTime(
+                lines.stream().map(Trained::draft).toList(),
+                sessions.stream().map(Session::arrangement).toList());
         lines.forEach(l -> seconds.put(l.draft().id(), time.seconds(l.draft())));
+    }
+
+    /** A session that is kept. */
+    public record Session(String id, Arrangement arrangement) {}
+
+    private List<String> known(Session session) {
+        return session.arrangement().lines().stream()
+                .filter(l -> line(l).isPresent())
+                .distinct()
+                .toList();
     }
 
     /**

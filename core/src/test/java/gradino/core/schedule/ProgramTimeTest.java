@@ -6,6 +6,7 @@ import gradino.core.body.Catalogue;
 import gradino.core.body.Position;
 import gradino.core.prescribe.SessionTest;
 import gradino.core.prescribe.method.Method;
+import gradino.core.prescribe.program.Arrangement;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;
 import gradino.core.prescribe.program.SessionReader;
 import gradino.core.prescribe.timeline.Compiler;
@@ -73,5 +74,26 @@ public class ProgramTimeTest {
                 assertThat(positions.subList(0, i)).doesNotContain(positions.get(i));
             }
         }
+    }
+
+    /** What a session does in rounds stays together on its day. */
+    @Test(dataProvider = "days")
+    public void whatIsDoneInRoundsStaysTogetherToTheSecond(List<LineDraft> program, int rounds) {
+        var ids = List.of(program.get(0).id(), program.get(1).id());
+        var place = new Arrangement.Place(ids, rounds, 30, rounds % 2 == 0);
+        var time = new ProgramTime(program, List.of(new Arrangement(List.of(), List.of(place))));
+        var day = program.subList(0, 4);
+        var session = time.session(day);
+        assertThat(session.stations()).anyMatch(s -> s.lines().size() == 2 && s.rounds() == rounds);
+        int compiled = Compiler.compile(SessionReader.read(session).plan().orElseThrow())
+                .seconds();
+        var shares =
+                day.stream().flatMap(l -> time.shares(l).stream()).distinct().toList();
+        int planned = day.stream().mapToInt(time::seconds).sum()
+                + time.shared().stream()
+                        .filter(s -> shares.contains(s.key()))
+                        .mapToInt(Shared::seconds)
+                        .sum();
+        assertThat(planned).isEqualTo(compiled);
     }
 }

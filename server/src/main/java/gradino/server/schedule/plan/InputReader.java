@@ -12,11 +12,11 @@ import gradino.core.prescribe.program.WarmUp;
 import gradino.core.prescribe.timeline.EffortClass;
 import gradino.core.schedule.BlockOfWeeks;
 import gradino.core.schedule.ProgramWeek;
+import gradino.core.schedule.ProgramWeek.Session;
 import gradino.core.schedule.ProgramWeek.Trained;
 import gradino.core.schedule.calendar.Place;
 import gradino.core.schedule.week.Priority;
 import gradino.core.schedule.week.Rested;
-import gradino.core.schedule.week.Together;
 import gradino.server.advance.line.Known;
 import gradino.server.advance.line.LineDoor;
 import gradino.server.intake.Client;
@@ -156,15 +156,8 @@ class InputReader {
                     .ifPresent(trained::add);
         }
         trained.sort(Comparator.comparing(Trained::priority));
-        var there = trained.stream().map(t -> t.draft().id()).collect(Collectors.toSet());
         var sessions = now.sessions().stream()
-                .map(s -> new Together(
-                        s.id(),
-                        Objects.requireNonNull(s.body()).lines().stream()
-                                .filter(there::contains)
-                                .distinct()
-                                .toList()))
-                .filter(t -> !t.lines().isEmpty())
+                .map(s -> new Session(s.id(), Objects.requireNonNull(s.body())))
                 .toList();
         var owned = now.client().details().equipment();
         var equipment = new HashMap<Place, Set<String>>();
