@@ -6,7 +6,6 @@ import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -127,18 +126,16 @@ public record PlanAndDone(Map<LocalDate, Set<String>> planned, Map<LocalDate, Se
         return new Adherence(asked, kept, extra);
     }
 
-    /** Days since the first day that was missed after the last one on which anything was done; 0 for a client in time. */
-    public int daysBeyondPlan(Predicate<LocalDate> paused) {
-        var last = done.entrySet().stream()
-                .filter(e -> !e.getValue().isEmpty())
+    /**
+     * Days since the first planned day after the last one on which anything was done; 0 for a client in time.
+     *
+     * @param last on which anything was done; empty for none
+     */
+    public int daysBeyondPlan(Optional<LocalDate> last, Predicate<LocalDate> paused) {
+        return planned.entrySet().stream()
+                .filter(e -> !e.getValue().isEmpty() && e.getKey().isBefore(today))
                 .map(Map.Entry::getKey)
-                .max(Comparator.naturalOrder());
-        var open = new HashSet<>(planned.keySet());
-        open.removeIf(d -> on(planned, d).isEmpty()
-                || paused.test(d)
-                || !d.isBefore(today)
-                || last.filter(l -> !d.isAfter(l)).isPresent());
-        return open.stream()
+                .filter(d -> !paused.test(d) && last.filter(l -> !d.isAfter(l)).isEmpty())
                 .min(Comparator.naturalOrder())
                 .map(d -> (int) ChronoUnit.DAYS.between(d, today))
                 .orElse(0);

@@ -7,6 +7,7 @@ import gradino.core.schedule.PlanAndDone.Entry;
 import gradino.core.schedule.PlanAndDone.Outcome;
 import java.time.LocalDate;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import org.testng.annotations.Test;
@@ -45,17 +46,17 @@ public class PlanAndDoneTest {
         var of = new PlanAndDone(Map.of(day(0), Set.of("a"), day(2), Set.of("a")), Map.of(), TODAY);
         assertThat(of.entries(d -> d.equals(day(0)))).containsExactly(new Entry(day(2), "a", Outcome.MISSED));
         assertThat(of.adherence(d -> true)).isEqualTo(new Adherence(0, 0, 0));
-        assertThat(of.daysBeyondPlan(d -> true)).isZero();
+        assertThat(of.daysBeyondPlan(Optional.empty(), d -> true)).isZero();
     }
 
     @Test
     public void whoIsBeyondThePlanIsCountedFromTheFirstDayMissedSinceTheLastDone() {
         var planned = Map.of(day(0), Set.of("a"), day(2), Set.of("a"), day(4), Set.of("a"));
-        assertThat(new PlanAndDone(planned, Map.of(day(0), Set.of("a")), TODAY).daysBeyondPlan(NEVER))
-                .isEqualTo(7);
-        assertThat(new PlanAndDone(planned, Map.of(day(5), Set.of("z")), TODAY).daysBeyondPlan(NEVER))
-                .isZero();
-        assertThat(new PlanAndDone(planned, Map.of(), day(0)).daysBeyondPlan(NEVER))
+        var of = new PlanAndDone(planned, Map.of(), TODAY);
+        assertThat(of.daysBeyondPlan(Optional.of(day(0)), NEVER)).isEqualTo(7);
+        assertThat(of.daysBeyondPlan(Optional.of(day(5)), NEVER)).isZero();
+        assertThat(of.daysBeyondPlan(Optional.empty(), NEVER)).isEqualTo(9);
+        assertThat(new PlanAndDone(planned, Map.of(), day(0)).daysBeyondPlan(Optional.empty(), NEVER))
                 .isZero();
     }
 }

@@ -90,14 +90,13 @@ public class DayPlans {
         var since = WeekPlans.monday(today).minusWeeks(WEEKS_BACK);
         var stored =
                 plans.newest(ids, since, today.plusWeeks(1)).stream().collect(Collectors.groupingBy(Stored::clientId));
-        var days = done.lines(ids, since.atStartOfDay(clock.getZone()).toInstant()).stream()
-                .collect(Collectors.groupingBy(Done::clientId));
+        var last = done.last(ids);
         var all = calendars.of(clients);
         var found = new HashMap<String, ClientPlan>();
         for (int i = 0; i < ids.size(); i++) {
             var weeks = stored.getOrDefault(ids.get(i), List.of()).stream()
                     .collect(Collectors.toMap(Stored::monday, Stored::plan));
-            found.put(ids.get(i), of(all.get(i).days(), weeks, byDay(days.getOrDefault(ids.get(i), List.of())), today));
+            found.put(ids.get(i), of(all.get(i).days(), weeks, Optional.ofNullable(last.get(ids.get(i))), today));
         }
         return found;
     }
@@ -110,10 +109,7 @@ public class DayPlans {
     }
 
     private ClientPlan of(
-            ClientCalendar calendar,
-            Map<LocalDate, WeekPlan> weeks,
-            Map<LocalDate, Set<String>> byDay,
-            LocalDate today) {
+            ClientCalendar calendar, Map<LocalDate, WeekPlan> weeks, Optional<Instant> last, LocalDate today) {
         var day = day(calendar, weeks, today);
         var next = today.plusDays(1)
                 .datesUntil(WeekPlans.monday(today).plusWeeks(2))
@@ -127,7 +123,8 @@ public class DayPlans {
                 day.orElse(null),
                 next.orElse(null),
                 appointment.orElse(null),
-                planAndDone(weeks, byDay, today).daysBeyondPlan(calendar::isPaused));
+                planAndDone(weeks, Map.of(), today)
+                        .daysBeyondPlan(last.map(at -> LocalDate.ofInstant(at, clock.getZone())), calendar::isPaused));
     }
 
     private Optional<DayPlan> day(ClientCalendar calendar, Map<LocalDate, WeekPlan> weeks, LocalDate date) {

@@ -3,7 +3,9 @@ package gradino.server.schedule.plan;
 import gradino.server.platform.Sql;
 import java.time.Instant;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Repository;
 
 /** What was done when, for a plan: reads runs that were closed and assessments. */
@@ -28,6 +30,16 @@ class DoneRepository {
                 row -> new Done(row.getString(1), row.getString(2), Sql.instant(row, "happened_at")),
                 clientIds,
                 since);
+    }
+
+    /** When each client's newest session ended that was closed. */
+    Map<String, Instant> last(Collection<String> clientIds) {
+        var last = new HashMap<String, Instant>();
+        sql.list("""
+                SELECT i.value AS client_id, c.happened_at FROM json_each(?1) i JOIN run_close c ON c.run_id =
+                  (SELECT r.id FROM run r WHERE r.client_id = i.value AND r.closed = 1 ORDER BY r.happened_at DESC LIMIT 1)
+                """, row -> last.put(row.getString("client_id"), Sql.instant(row, "happened_at")), clientIds);
+        return last;
     }
 
     List<Instant> assessments(String clientId, String batteryId, Instant since) {

@@ -1,6 +1,9 @@
 package gradino.server.schedule.plan;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import gradino.server.advance.line.PlannedDays;
+import gradino.server.platform.InMemory;
 import gradino.server.platform.Json;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;
@@ -8,6 +11,7 @@ import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,11 +21,16 @@ import org.springframework.stereotype.Repository;
 
 /** Owns planned_week: each planning is a new row, the newest of a Monday counts. */
 @Repository
-public class PlanRepository implements PlannedDays {
+public class PlanRepository implements PlannedDays, InMemory {
     private static final String COLUMNS = "client_id, monday, account_id, recorded_at, body";
+
+    private static final int MOST_READ = 5_000;
 
     private final Sql sql;
     private final Json json;
+    /** By their number: a row never changes, and pages look at all of them again and again. */
+    private final Cache<Long, Stored> read =
+            Caffeine.newBuilder().maximumSize(MOST_READ).build();
 
     PlanRepository(Sql sql, Json json) {
         this.sql = sql;
@@ -52,15 +61,33 @@ public class PlanRepository implements PlannedDays {
 
     /** Of each client and Monday from one on the newest, in the order of the Mondays. */
     List<Stored> newest(Collection<String> clientIds, LocalDate from, LocalDate until) {
-        return sql.list(
-                "SELECT " + COLUMNS + """
-                 FROM planned_week w WHERE monday >= ?2 AND monday <= ?3 AND seq = (SELECT max(seq) FROM planned_week
-                   WHERE client_id = w.client_id AND monday = w.monday) AND client_id
-                """ + Sql.AMONG + "ORDER BY monday",
-                this::stored,
+        var rows = sql.list(
+                """
+                SELECT client_id, monday, max(seq) AS newest FROM planned_week
+                 WHERE monday >= ?2 AND monday <= ?3 AND client_id""" + Sql.AMONG + "GROUP BY client_id, monday",
+                row -> row.getLong("newest"),
                 clientIds,
                 from.toString(),
                 until.toString());
+        var found = new HashMap<>(read.getAllPresent(rows));
+        var unknown = rows.stream().filter(seq -> !found.containsKey(seq)).toList();
+        if (!unknown.isEmpty()) {
+            var missing = new HashMap<Long, Stored>();
+            sql.list(
+                    "SELECT seq, " + COLUMNS + " FROM planned_week WHERE seq" + Sql.AMONG,
+                    row -> missing.put(row.getLong("seq"), stored(row)),
+                    unknown);
+            read.putAll(missing);
+            found.putAll(missing);
+        }
+        return found.values().stream()
+                .sorted(Comparator.comparing(Stored::monday))
+                .toList();
+    }
+
+    @Override
+    public void forget() {
+        read.invalidateAll();
     }
 
     /** A week that has passed in part counts as it was planned. */
