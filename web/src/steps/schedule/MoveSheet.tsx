@@ -19,7 +19,8 @@ type Props = {
   change: ReturnType<typeof useChange>;
 };
 
-const NOWHERE = -1;
+/** In place of a day: what is added comes from nowhere. */
+export const NOWHERE = -1;
 
 /** Where a session may go: every day with what it would break. */
 export function MoveSheet({ clientId, week, held, close, change }: Props) {
@@ -29,13 +30,14 @@ export function MoveSheet({ clientId, week, held, close, change }: Props) {
   const unit = week.units.find((u) => u.id === held.unit);
   const chosen = to === null ? undefined : targets.data?.[to];
   const findings = findingsOf(change.error);
+  const adds = held.from === NOWHERE;
   const move = (day: number) =>
     change.mutate(
       { kind: 'move', move: { unit: held.unit, from: held.from, to: day, reason } },
       { onSuccess: () => close() },
     );
   return (
-    <Sheet open onOpenChange={(open) => !open && close()} title={`Move ${unit?.name ?? ''}`}>
+    <Sheet open onOpenChange={(open) => !open && close()} title={`${adds ? 'Add' : 'Move'} ${unit?.name ?? ''}`}>
       <ul className="mb-4">
         {targets.data?.map((t) =>
           t.day === held.from ? null : (
@@ -74,11 +76,13 @@ export function MoveSheet({ clientId, week, held, close, change }: Props) {
       <OtherFindings findings={findings} shown={(path) => path === 'reason'} />
       <div className="mt-4 flex flex-wrap gap-3">
         <Button look="main" disabled={to === null || change.isPending} onClick={() => to !== null && move(to)}>
-          Move
+          {adds ? 'Add' : 'Move'}
         </Button>
-        <Button disabled={change.isPending} onClick={() => move(NOWHERE)}>
-          Leave it out this week
-        </Button>
+        {!adds && (
+          <Button disabled={change.isPending} onClick={() => move(NOWHERE)}>
+            Leave it out this day
+          </Button>
+        )}
         <Button onClick={close}>Cancel</Button>
       </div>
     </Sheet>

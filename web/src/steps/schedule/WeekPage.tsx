@@ -10,7 +10,7 @@ import { Failure } from '../../shared/ui/Findings';
 import { BlockStrip } from './BlockStrip';
 import { DayColumn } from './DayColumn';
 import { LeftOut } from './LeftOut';
-import { MoveSheet, type Held } from './MoveSheet';
+import { MoveSheet, NOWHERE, type Held } from './MoveSheet';
 import { iso, local, mondayOf, shortDate, weeksOn, type WeekView } from './days';
 import { targetsOf, useChange, useWeek } from './useWeek';
 
@@ -94,6 +94,14 @@ function Planned({ week, clientId }: { week: WeekView; clientId: string }) {
         <p className="grow text-sm text-soft">
           Drag to another day, or choose one and press Enter. {week.proved ? '' : 'Good, not proved to be the best.'}
         </p>
+        {week.units.some((u) => u.lines.length > 0) && <span className="text-sm text-soft">Add:</span>}
+        {week.units
+          .filter((u) => u.lines.length > 0)
+          .map((u) => (
+            <Button key={u.id} className="text-sm" onClick={() => setAsked({ unit: u.id, from: NOWHERE })}>
+              + {u.name}
+            </Button>
+          ))}
         {week.undo && <Button onClick={() => change.mutate({ kind: 'undo' })}>Undo</Button>}
       </div>
       <Failure error={asked ? null : change.error} />

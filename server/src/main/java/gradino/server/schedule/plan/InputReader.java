@@ -55,7 +55,7 @@ class InputReader {
     private static final int WEEKS_BACK = 5;
     private static final int WEEKS_AHEAD = 60;
     /** What a measure or a movement of a battery takes (house rule). */
-    private static final int SECONDS_A_MEASURE = 120;
+    private static final int SECONDS_A_MEASURE = 45;
 
     private final LineRepository lines;
     private final LineDoor door;

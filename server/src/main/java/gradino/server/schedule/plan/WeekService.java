@@ -16,6 +16,7 @@ import gradino.server.platform.Problem;
 import gradino.server.prescribe.program.Program;
 import gradino.server.schedule.plan.WeekPlan.KeptLine;
 import gradino.server.schedule.plan.WeekPlan.Own;
+import gradino.server.schedule.plan.WeekPlan.Replanned;
 import gradino.server.schedule.plan.WeekPlans.Asked;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -24,6 +25,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
 
@@ -153,15 +155,25 @@ public class WeekService {
         var unit = unit(asked.whole(), unitId);
         var moves = moves(asked);
         return IntStream.range(0, DaySet.DAYS)
-                .mapToObj(day -> {
-                    var broken =
-                            day == from || moves.has(unit, day) ? List.<Broken>of() : moves.broken(unit, from, day);
-                    return new Target(
-                            day,
-                            broken.stream().map(asked.words()::of).distinct().toList(),
-                            broken.stream().anyMatch(Moves::isHard));
-                })
+                .mapToObj(day -> target(asked, unit, moves, from, day))
                 .toList();
+    }
+
+    /** Where something can never be, that alone is said. */
+    private static Target target(Asked asked, Together unit, Moves moves, int from, int day) {
+        if (day == from) {
+            return new Target(day, List.of(), false);
+        } else if (moves.has(unit, day)) {
+            return new Target(day, List.of("It is there already."), true);
+        }
+        var broken = moves.broken(unit, from, day);
+        boolean never = broken.stream().anyMatch(Moves::isHard);
+        var said = broken.stream()
+                .filter(b -> !never || Moves.isHard(b))
+                .map(asked.words()::of)
+                .distinct()
+                .toList();
+        return new Target(day, said, never);
     }
 
     private static Moves moves(Asked asked) {
@@ -224,7 +236,14 @@ public class WeekService {
                         before.proved(),
                         WeekFacts.of(whole),
                         own,
-                        before.news()));
+                        byHand(asked, before, days)));
+    }
+
+    private static List<Replanned> byHand(Asked asked, WeekPlan before, Map<String, DaySet> days) {
+        var news = new ArrayList<>(before.news());
+        var moved = asked.words().changes(before.days(), days, asked.whole().frozen());
+        news.add(new Replanned(asked.at(), List.of("By hand."), moved));
+        return List.copyOf(news);
     }
 
     private static void check(Move move, Together unit, Moves moves, WeekTask task) {
