@@ -43,6 +43,15 @@ export function day(instant: string): string {
   return new Date(instant).toLocaleDateString(undefined, { day: 'numeric', month: 'short' });
 }
 
+export function timeOf(instant: string): string {
+  return new Date(instant).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
+}
+
+/** Of a day as the API writes it. */
+export function weekday(date: string): string {
+  return new Date(`${date}T12:00:00`).toLocaleDateString(undefined, { weekday: 'long' });
+}
+
 /** hip-internal-rotation → hip internal rotation */
 export function words(id: string): string {
   return id.replaceAll('-', ' ').replaceAll('_', ' ').toLowerCase();

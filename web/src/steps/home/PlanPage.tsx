@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, ask, findingsOf, newId, type Schemas } from '../../shared/api/client';
 import { forgetKept } from '../../shared/offline';
-import { daysAgo } from '../../shared/units';
+import { daysAgo, timeOf, weekday } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { ClientCautions } from '../../shared/ui/ClientHead';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
@@ -101,17 +101,17 @@ function Today({ plan }: { plan: Plan }) {
     const next = plan.days[0];
     return plan.days.length === 0 ? null : (
       <p className="text-lg">
-        Nothing is planned for today. {next && `Next: ${weekday(next.date)}, ${time(next.start)}.`}
+        Nothing is planned for today. {next && `Next: ${weekday(next.date)}, ${timeOf(next.start)}.`}
       </p>
     );
   }
   if (day.over) return <p className="text-lg font-semibold">✓ Done for today.</p>;
   return (
     <section className="space-y-3">
-      <h2 className="text-xl font-bold">{day.led ? `Today at ${time(day.start)} with your coach` : 'Today'}</h2>
+      <h2 className="text-xl font-bold">{day.led ? `Today at ${timeOf(day.start)} with your coach` : 'Today'}</h2>
       <Card
         title="Today’s session"
-        words={`${day.lines.join(', ')}, about ${day.minutes} min · ${time(day.start)}`}
+        words={`${day.lines.join(', ')}, about ${day.minutes} min · ${timeOf(day.start)}`}
         main
         action={day.openRun ? 'Go on' : 'Start'}
         disabled={plan.heldBack.length > 0 || day.lines.length === 0}
@@ -128,14 +128,6 @@ function Today({ plan }: { plan: Plan }) {
   );
 }
 
-function weekday(date: string): string {
-  return new Date(`${date}T12:00:00`).toLocaleDateString(undefined, { weekday: 'long' });
-}
-
-function time(instant: string): string {
-  return new Date(instant).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
-}
-
 /** The days after today. */
 function Ahead({ plan }: { plan: Plan }) {
   const days = plan.days.filter((d) => d.date > plan.today);
@@ -146,7 +138,7 @@ function Ahead({ plan }: { plan: Plan }) {
       <ul>
         {days.map((d) => (
           <li key={d.date} className="border-t border-rule py-1.5">
-            <strong>{weekday(d.date)}</strong>, {time(d.start)}
+            <strong>{weekday(d.date)}</strong>, {timeOf(d.start)}
             {d.led ? ' with your coach' : ''}: {d.lines.join(', ') || 're-test'}, {d.minutes} min
           </li>
         ))}

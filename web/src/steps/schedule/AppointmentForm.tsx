@@ -6,6 +6,7 @@ import { DateField } from '../../shared/ui/DateField';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { NumberField } from '../../shared/ui/NumberField';
 import { TextField } from '../../shared/ui/TextField';
+import { TimeField } from '../../shared/ui/TimeField';
 import { useKeep } from './useCalendar';
 
 export type Appointment = Schemas['Appointment'];
@@ -47,15 +48,7 @@ export function AppointmentForm({ clientId, id, appointment, close }: Props) {
           path="start"
           findings={findings}
         />
-        <label className="block text-sm text-soft">
-          Time
-          <input
-            type="time"
-            className="block w-full border-b-2 border-rule bg-transparent py-1.5 text-base text-ink outline-none focus:border-ink"
-            value={time.slice(0, 5)}
-            onChange={(e) => e.target.value && set({ start: `${date}T${e.target.value}:00` })}
-          />
-        </label>
+        <TimeField label="Time" value={time} onChange={(v) => set({ start: `${date}T${v}:00` })} />
         <NumberField
           label="Minutes"
           unit="min"

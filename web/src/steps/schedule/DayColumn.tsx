@@ -1,6 +1,7 @@
 import type { KeyboardEvent } from 'react';
 import type { Schemas } from '../../shared/api/client';
-import { minutes, placeName, shortDate, DAY_NAMES, timeOf, type DayView, type WeekView } from './days';
+import { timeOf } from '../../shared/units';
+import { minutes, placeName, shortDate, DAY_NAMES, type DayView, type WeekView } from './days';
 
 const RISE_PX = 6;
 

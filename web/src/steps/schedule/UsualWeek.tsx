@@ -4,6 +4,7 @@ import { Button } from '../../shared/ui/Button';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { NumberField } from '../../shared/ui/NumberField';
 import { Ticks } from '../../shared/ui/Ticks';
+import { TimeField } from '../../shared/ui/TimeField';
 import { useCatalogue } from '../../shared/ui/useCatalogue';
 import { DAY_NAMES, PLACES, type Place } from './days';
 import { useKeep, type Calendar } from './useCalendar';
@@ -51,12 +52,11 @@ export function UsualWeek({ clientId, calendar }: { clientId: string; calendar: 
                 />
               </td>
               <td className="pr-3">
-                <input
-                  type="time"
-                  aria-label={`From, on ${DAY_NAMES[n]}`}
-                  className="border-b-2 border-rule bg-transparent py-1.5 outline-none focus:border-ink"
-                  value={d.at.slice(0, 5)}
-                  onChange={(e) => e.target.value && set(n, { at: `${e.target.value}:00` })}
+                <TimeField
+                  hideLabel
+                  label={`From, on ${DAY_NAMES[n]}`}
+                  value={d.at}
+                  onChange={(v) => set(n, { at: `${v}:00` })}
                 />
               </td>
               <td>

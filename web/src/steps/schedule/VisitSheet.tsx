@@ -5,6 +5,7 @@ import { Button } from '../../shared/ui/Button';
 import { DateField } from '../../shared/ui/DateField';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { Sheet } from '../../shared/ui/Sheet';
+import { TimeField } from '../../shared/ui/TimeField';
 import { useKeep } from './useCalendar';
 
 /** One appointment: moved or cancelled alone, or all of its series removed. */
@@ -46,22 +47,14 @@ export function VisitSheet({ visit, close }: { visit: Schemas['Visit']; close: (
       </p>
       <div className="grid gap-3 sm:grid-cols-2">
         <DateField label="Move to" value={day} onChange={setDay} path="movedTo" findings={findings} />
-        <label className="block text-sm text-soft">
-          Time
-          <input
-            type="time"
-            className="block w-full border-b-2 border-rule bg-transparent py-1.5 text-base text-ink outline-none focus:border-ink"
-            value={at}
-            onChange={(e) => setAt(e.target.value)}
-          />
-        </label>
+        <TimeField label="Time" value={at} onChange={setAt} />
       </div>
       <Failure error={findings.length > 0 ? null : (change.error ?? remove.error)} />
       <OtherFindings findings={findings} shown={(p) => p === 'movedTo'} />
       <div className="mt-4 flex flex-wrap gap-3">
         <Button
           look="main"
-          disabled={change.isPending || !day || !at}
+          disabled={change.isPending || !day}
           onClick={() => change.mutate(`${day ?? date}T${at}:00`)}
         >
           Move {visit.repeats ? 'this one' : ''}

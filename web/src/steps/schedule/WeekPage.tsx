@@ -71,6 +71,7 @@ function NoPlan({ error, clientId }: { error: Error; clientId: string }) {
 function Planned({ week, clientId }: { week: WeekView; clientId: string }) {
   const { held, setHeld, targets, take, drop, change } = useMoves(week, clientId);
   const [asked, setAsked] = useState<Held | null>(null);
+  const addable = week.days.every((d) => d.over) ? [] : week.units.filter((u) => u.lines.length > 0);
   return (
     <>
       {week.block && <BlockStrip block={week.block} monday={week.monday} clientId={clientId} />}
@@ -94,14 +95,12 @@ function Planned({ week, clientId }: { week: WeekView; clientId: string }) {
         <p className="grow text-sm text-soft">
           Drag to another day, or choose one and press Enter. {week.proved ? '' : 'Good, not proved to be the best.'}
         </p>
-        {week.units.some((u) => u.lines.length > 0) && <span className="text-sm text-soft">Add:</span>}
-        {week.units
-          .filter((u) => u.lines.length > 0)
-          .map((u) => (
-            <Button key={u.id} className="text-sm" onClick={() => setAsked({ unit: u.id, from: NOWHERE })}>
-              + {u.name}
-            </Button>
-          ))}
+        {addable.length > 0 && <span className="text-sm text-soft">Add:</span>}
+        {addable.map((u) => (
+          <Button key={u.id} className="text-sm" onClick={() => setAsked({ unit: u.id, from: NOWHERE })}>
+            + {u.name}
+          </Button>
+        ))}
         {week.undo && <Button onClick={() => change.mutate({ kind: 'undo' })}>Undo</Button>}
       </div>
       <Failure error={asked ? null : change.error} />

@@ -39,10 +39,6 @@ export function shortDate(date: string): string {
   return local(date).toLocaleDateString(undefined, { day: 'numeric', month: 'short' });
 }
 
-export function timeOf(instant: string): string {
-  return new Date(instant).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
-}
-
 export function minutes(seconds: number): number {
   return Math.ceil(seconds / 60);
 }

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { DUE, grouped } from '../../shared/restrictions';
 import { api, ask, type Schemas } from '../../shared/api/client';
 import { VerdictGlyph } from '../../shared/draw/VerdictGlyph';
-import { daysAgo, words } from '../../shared/units';
+import { daysAgo, timeOf, weekday, words } from '../../shared/units';
 import { isTyping } from '../../shared/ui/keys';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { ButtonLink } from '../../shared/ui/ButtonLink';
@@ -156,12 +156,11 @@ function Row({ client }: { client: ClientDay }) {
 
 /** When they come, what is planned today, or when the next day is. */
 function Planned({ plan }: { plan: ClientDay['plan'] }) {
-  const time = (at: string) => new Date(at).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
   const { today } = plan;
   const said = [
-    plan.appointment ? `comes at ${time(plan.appointment)}` : null,
+    plan.appointment ? `comes at ${timeOf(plan.appointment)}` : null,
     today ? `${today.over ? 'done' : `${today.minutes} min planned`} today` : null,
-    plan.next ? `next ${new Date(`${plan.next}T12:00:00`).toLocaleDateString(undefined, { weekday: 'long' })}` : null,
+    plan.next ? `next ${weekday(plan.next)}` : null,
   ].filter((s) => s !== null);
   return said.length > 0 ? <p className="text-sm font-semibold">{said.join(' · ')}</p> : null;
 }

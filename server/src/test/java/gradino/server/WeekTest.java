@@ -166,6 +166,25 @@ public class WeekTest {
         assertThat(unit().path("kept").isMissingNode()).isTrue();
     }
 
+    /** Nobody moves over a pause, and it counts over what was moved. */
+    @Test
+    public void whatIsSetByHandGivesWayToAPauseAndAPastWeekHasWhatItHas() {
+        usual(30, 30, 30, 0, 0, 0, 0);
+        var early =
+                server.get(CALENDAR).body().path("usual").toString().replaceFirst("18:00(.*?)18:00", "18:00$106:00");
+        put(CALENDAR + "/usual", early);
+        assertThat(days(look())).containsExactly(0, 2);
+        move(2, 1, "leaves on Wednesday");
+        put(
+                "/api/clients/" + Scene.CLIENT + "/pauses/away",
+                "{\"kind\":\"AWAY\",\"from\":\"%s\",\"note\":\"\"}".formatted(monday().plusDays(1)));
+        assertThat(days(look())).containsExactly(0);
+        var last = week();
+        days(7);
+        look();
+        assertThat(server.get(last).body().path("fits").asBoolean()).isTrue();
+    }
+
     @Test
     public void whatDoesNotFitIsSaidAndTheWayOutWorks() {
         usual(30, 3, 3, 0, 0, 0, 0);

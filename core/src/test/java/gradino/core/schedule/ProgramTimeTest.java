@@ -7,6 +7,7 @@ import gradino.core.body.Position;
 import gradino.core.prescribe.SessionTest;
 import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.program.Arrangement;
+import gradino.core.prescribe.program.SessionDraft;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;
 import gradino.core.prescribe.program.SessionReader;
 import gradino.core.prescribe.timeline.Compiler;
@@ -48,21 +49,27 @@ public class ProgramTimeTest {
         return rows;
     }
 
+    private static int compiled(SessionDraft session) {
+        return Compiler.compile(SessionReader.read(session).plan().orElseThrow())
+                .seconds();
+    }
+
+    private static int planned(ProgramTime time, List<LineDraft> day) {
+        var shares =
+                day.stream().flatMap(l -> time.shares(l).stream()).distinct().toList();
+        return day.stream().mapToInt(time::seconds).sum()
+                + time.shared().stream()
+                        .filter(s -> shares.contains(s.key()))
+                        .mapToInt(Shared::seconds)
+                        .sum();
+    }
+
     @Test(dataProvider = "days")
     public void thePlanAndTheCompiledSessionAgreeToTheSecond(List<LineDraft> program, int lines) {
         var time = new ProgramTime(program);
         var day = program.subList(0, lines);
         var session = time.session(day);
-        int compiled = Compiler.compile(SessionReader.read(session).plan().orElseThrow())
-                .seconds();
-        var shares =
-                day.stream().flatMap(l -> time.shares(l).stream()).distinct().toList();
-        int planned = day.stream().mapToInt(time::seconds).sum()
-                + time.shared().stream()
-                        .filter(s -> shares.contains(s.key()))
-                        .mapToInt(Shared::seconds)
-                        .sum();
-        assertThat(planned).isEqualTo(compiled);
+        assertThat(planned(time, day)).isEqualTo(compiled(session));
         assertThat(session.lines())
                 .extracting(LineDraft::id)
                 .containsExactlyInAnyOrderElementsOf(
@@ -85,15 +92,6 @@ public class ProgramTimeTest {
         var day = program.subList(0, 4);
         var session = time.session(day);
         assertThat(session.stations()).anyMatch(s -> s.lines().size() == 2 && s.rounds() == rounds);
-        int compiled = Compiler.compile(SessionReader.read(session).plan().orElseThrow())
-                .seconds();
-        var shares =
-                day.stream().flatMap(l -> time.shares(l).stream()).distinct().toList();
-        int planned = day.stream().mapToInt(time::seconds).sum()
-                + time.shared().stream()
-                        .filter(s -> shares.contains(s.key()))
-                        .mapToInt(Shared::seconds)
-                        .sum();
-        assertThat(planned).isEqualTo(compiled);
+        assertThat(planned(time, day)).isEqualTo(compiled(session));
     }
 }

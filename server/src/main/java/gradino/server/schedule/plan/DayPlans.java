@@ -4,6 +4,7 @@ import gradino.core.schedule.BlockOfWeeks;
 import gradino.core.schedule.PlanAndDone;
 import gradino.core.schedule.PlanAndDone.Entry;
 import gradino.core.schedule.PlanAndDone.Outcome;
+import gradino.core.schedule.WeekWords;
 import gradino.core.schedule.calendar.Appointment.Occurrence;
 import gradino.core.schedule.calendar.ClientCalendar;
 import gradino.core.schedule.calendar.OpenDay;
@@ -145,7 +146,7 @@ public class DayPlans {
                 open.day().start(),
                 open.place(),
                 open.led(),
-                (plan.seconds().get(day) + 59) / 60,
+                WeekWords.minutes(plan.seconds().get(day)),
                 lines,
                 retest,
                 plan.facts().frozen().has(day)));
@@ -171,7 +172,9 @@ public class DayPlans {
                                     && !s.plan().planned(day).isEmpty())
                             .collect(Collectors.toMap(
                                     Stored::clientId,
-                                    s -> Math.max(1, (s.plan().seconds().get(day) + 59) / 60))));
+                                    s -> Math.max(
+                                            1,
+                                            WeekWords.minutes(s.plan().seconds().get(day))))));
                 })
                 .toList();
     }

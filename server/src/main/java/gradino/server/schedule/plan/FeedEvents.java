@@ -3,6 +3,7 @@ package gradino.server.schedule.plan;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Motion;
 import gradino.core.schedule.BlockOfWeeks;
+import gradino.core.schedule.WeekWords;
 import gradino.core.schedule.calendar.Appointment;
 import gradino.core.schedule.calendar.Appointment.Altered;
 import gradino.core.schedule.calendar.Place;
@@ -90,7 +91,7 @@ class FeedEvents {
                             newest.recordedAt(),
                             start,
                             start.plusSeconds(seconds),
-                            "Training, %d min".formatted((seconds + 59) / 60),
+                            "Training, %d min".formatted(WeekWords.minutes(seconds)),
                             words(now, motions),
                             place(open.place()),
                             now.isEmpty(),

@@ -6,6 +6,7 @@ import gradino.core.advance.state.Threshold;
 import gradino.core.because.Finding;
 import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.program.SessionCheck;
+import gradino.core.prescribe.program.SessionContext;
 import gradino.core.prescribe.program.SessionDraft;
 import gradino.core.prescribe.program.SessionDraft.StationDraft;
 import gradino.core.prescribe.program.WarmUp;
@@ -149,9 +150,10 @@ class InputReader {
     ProgramWeek week(ClientProgram now, Known known, List<String> travelEquipment) {
         var priorities = priorities(now);
         var all = methods.methods();
+        var context = contexts.of(now);
         var trained = new ArrayList<Trained>();
         for (var line : now.lines()) {
-            now.tried(line, look -> trained(now, line, known, all, priorities))
+            now.tried(line, look -> trained(now, line, known, context, all, priorities))
                     .found()
                     .ifPresent(trained::add);
         }
@@ -175,7 +177,12 @@ class InputReader {
     }
 
     private Trained trained(
-            ClientProgram now, Line line, Known known, List<Method> all, Map<String, Priority> priorities) {
+            ClientProgram now,
+            Line line,
+            Known known,
+            SessionContext context,
+            List<Method> all,
+            Map<String, Priority> priorities) {
         var draft = now.look().current(line).draft(line.id());
         var state = known.state(line);
         var method = all.stream()
@@ -184,7 +191,7 @@ class InputReader {
                 .orElseGet(state::method);
         var alone = new SessionDraft(List.of(), List.of(StationDraft.of(draft)));
         var held = new ArrayList<>(now.look().forbids(line));
-        held.addAll(SessionCheck.check(alone, contexts.of(now), all).findings());
+        held.addAll(SessionCheck.check(alone, context, all).findings());
         boolean loaded = draft.done().stream()
                 .anyMatch(s -> draft.effortClass(s)
                         .filter(c -> c == EffortClass.LOADED)

@@ -35,6 +35,16 @@ record Inputs(
         LocalDate today,
         ZoneId zone) {
 
+    /** With other plans. */
+    Inputs with(Map<LocalDate, WeekPlan> weeks) {
+        return new Inputs(client, program, calendar, rested, done, retestSeconds, weeks, today, zone);
+    }
+
+    /** A line that the program still has, or the re-test. */
+    boolean knows(String line) {
+        return program.line(line).isPresent() || line.equals(BlockOfWeeks.RETEST);
+    }
+
     List<OpenDay> open(LocalDate monday) {
         return calendar.days().week(monday, zone);
     }
@@ -69,7 +79,7 @@ record Inputs(
         var days = new HashMap<String, DaySet>();
         frozen.days()
                 .forEach(d -> done.getOrDefault(monday.plusDays(d), Set.of()).stream()
-                        .filter(line -> program.line(line).isPresent() || line.equals(BlockOfWeeks.RETEST))
+                        .filter(this::knows)
                         .forEach(line -> days.merge(line, DaySet.of(d), DaySet::or)));
         return days;
     }

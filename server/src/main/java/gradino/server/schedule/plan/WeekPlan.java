@@ -3,6 +3,7 @@ package gradino.server.schedule.plan;
 import gradino.core.schedule.WeekFacts;
 import gradino.core.schedule.week.DaySet;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -48,6 +49,13 @@ record WeekPlan(
 
     /** Planned again. */
     record Replanned(Instant at, List<String> why, List<String> moved) {}
+
+    /** What moved so far and this; the oldest goes when there is too much. */
+    List<Replanned> newsWith(Replanned one) {
+        var all = new ArrayList<>(news);
+        all.add(one);
+        return List.copyOf(all.subList(Math.max(0, all.size() - MOST_NEWS), all.size()));
+    }
 
     /** Days that each line has, or had when they passed. */
     Map<String, DaySet> daysOfLines() {

@@ -24,8 +24,6 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.Period;
 import java.time.temporal.TemporalAdjusters;
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -154,20 +152,7 @@ public class WeekPlans implements InMemory {
             rested = BlockOfWeeks.restedAfter(asked.whole(), plan.days());
             last = plan.days();
         }
-        return with(in, weeks);
-    }
-
-    static Inputs with(Inputs in, Map<LocalDate, WeekPlan> weeks) {
-        return new Inputs(
-                in.client(),
-                in.program(),
-                in.calendar(),
-                in.rested(),
-                in.done(),
-                in.retestSeconds(),
-                weeks,
-                in.today(),
-                in.zone());
+        return in.with(weeks);
     }
 
     void keep(String clientId, LocalDate monday, @Nullable String accountId, WeekPlan plan) {
@@ -195,7 +180,7 @@ public class WeekPlans implements InMemory {
         var last = Map.<String, DaySet>of();
         for (var before : mondays(in)) {
             var plan = in.stored().get(before);
-            if (before.equals(monday) || plan == null) {
+            if (!before.isBefore(monday) || plan == null) {
                 break;
             }
             rested = BlockOfWeeks.restedAfter(
@@ -211,15 +196,18 @@ public class WeekPlans implements InMemory {
         var open = in.open(monday);
         var frozen = in.frozen(monday);
         var before = stored.map(WeekPlan::days).orElse(lastWeek);
-        var known = new ProgramWeek.Known(rested, before, frozen, in.done(monday, frozen), own.keptDays());
-        var everyLine = new ProgramWeek.Known(rested, before, frozen, in.done(monday, frozen), Map.of());
-        var task = own(in.program().task(open, known), own);
-        var whole = own(in.program().task(open, everyLine), own);
-        if (in.isRetest(monday)) {
-            task = BlockOfWeeks.ofRetest(task, in.retestSeconds());
-            whole = BlockOfWeeks.ofRetest(whole, in.retestSeconds());
-        }
+        var done = in.done(monday, frozen);
+        var known = new ProgramWeek.Known(rested, before, frozen, done, Map.of());
+        var whole = asked(in, monday, own, known);
+        var task = own.kept().isEmpty()
+                ? whole
+                : asked(in, monday, own, new ProgramWeek.Known(rested, before, frozen, done, own.keptDays()));
         return new Asked(planner, task, whole, stored, own, new WeekWords(in.program(), open), reader.now());
+    }
+
+    private static WeekTask asked(Inputs in, LocalDate monday, Own own, ProgramWeek.Known known) {
+        var task = own(in.program().task(in.open(monday), known), own);
+        return in.isRetest(monday) ? BlockOfWeeks.ofRetest(task, in.retestSeconds()) : task;
     }
 
     private static WeekTask own(WeekTask task, Own own) {
@@ -261,12 +249,16 @@ public class WeekPlans implements InMemory {
         WeekPlan planned(WeekFacts facts) {
             var week = stored.isPresent() ? planner.goOn(task) : planner.plan(task);
             var days = new HashMap<>(week.days());
-            own.keptDays().forEach((line, kept) -> {
-                if (whole.lines().stream().anyMatch(l -> l.id().equals(line))) {
-                    var past = whole.done().getOrDefault(line, DaySet.NONE);
-                    days.put(line, kept.without(whole.frozen()).or(past));
-                }
-            });
+            // What was set by hand gives way to a restriction, a pause and a place without the equipment.
+            var kept = own.keptDays();
+            whole.lines().stream()
+                    .filter(l -> kept.containsKey(l.id()))
+                    .forEach(l -> days.put(
+                            l.id(),
+                            kept.getOrDefault(l.id(), DaySet.NONE)
+                                    .and(l.allowed())
+                                    .without(whole.frozen())
+                                    .or(whole.done(l))));
             return new WeekPlan(days, was(facts), seconds(whole, days), week.proved(), facts, own, news(facts, days));
         }
 
@@ -299,14 +291,7 @@ public class WeekPlans implements InMemory {
             var before = stored.get();
             var moved = words.changes(before.days(), days, facts.frozen());
             var why = facts.since(before.facts(), before.days(), words);
-            var all = new ArrayList<>(before.news());
-            if (!moved.isEmpty() || !why.isEmpty()) {
-                all.add(new Replanned(at, why, moved));
-            }
-            return all.stream()
-                    .sorted(Comparator.comparing(Replanned::at))
-                    .skip(Math.max(0, all.size() - WeekPlan.MOST_NEWS))
-                    .toList();
+            return moved.isEmpty() && why.isEmpty() ? before.news() : before.newsWith(new Replanned(at, why, moved));
         }
     }
 

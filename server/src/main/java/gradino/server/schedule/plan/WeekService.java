@@ -133,7 +133,7 @@ public class WeekService {
     private static Inputs with(Inputs in, LocalDate monday, WeekPlan plan) {
         var weeks = new HashMap<>(in.stored());
         weeks.put(monday, plan);
-        return WeekPlans.with(in, weeks);
+        return in.with(weeks);
     }
 
     private WeekView keep(Inputs in, LocalDate monday, WeekPlan plan) {
@@ -240,10 +240,8 @@ public class WeekService {
     }
 
     private static List<Replanned> byHand(Asked asked, WeekPlan before, Map<String, DaySet> days) {
-        var news = new ArrayList<>(before.news());
         var moved = asked.words().changes(before.days(), days, asked.whole().frozen());
-        news.add(new Replanned(asked.at(), List.of("By hand."), moved));
-        return List.copyOf(news);
+        return before.newsWith(new Replanned(asked.at(), List.of("By hand."), moved));
     }
 
     private static void check(Move move, Together unit, Moves moves, WeekTask task) {

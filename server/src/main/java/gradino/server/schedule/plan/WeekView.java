@@ -1,8 +1,6 @@
 package gradino.server.schedule.plan;
 
 import gradino.core.prescribe.timeline.EffortClass;
-import gradino.core.schedule.BlockOfWeeks;
-import gradino.core.schedule.PlanAndDone;
 import gradino.core.schedule.PlanAndDone.Adherence;
 import gradino.core.schedule.PlanAndDone.Outcome;
 import gradino.core.schedule.WeekWords;
@@ -11,6 +9,7 @@ import gradino.core.schedule.calendar.Place;
 import gradino.core.schedule.week.DaySet;
 import gradino.core.schedule.week.Together;
 import gradino.core.schedule.week.WeekRules;
+import gradino.core.schedule.week.WeekTask;
 import gradino.server.prescribe.program.ClientProgram;
 import gradino.server.prescribe.program.SessionRepository.Saving;
 import gradino.server.schedule.calendar.Block;
@@ -32,7 +31,7 @@ import org.jspecify.annotations.Nullable;
  * A client's week as it is shown.
  *
  * @param leftOut lines with fewer days than wanted, and why
- * @param fits whether every line has its days
+ * @param fits whether every line has its days; a week that is over has what it has
  * @param undo whether the last change was made by hand and may be undone
  * @param adherence of the four weeks before today
  * @param block null for none
@@ -100,51 +99,49 @@ record WeekView(
         var words = asked.words();
         var open = in.open(monday);
         var rules = new WeekRules(task);
-        var units = task.units();
-        var entries = planAndDone(in).entries(in.calendar().days()::isPaused);
+        var calendar = in.calendar().days();
+        var attended = DayPlans.planAndDone(in.stored(), known(in), in.today());
+        var entries = attended.entries(calendar::isPaused);
         var days = IntStream.range(0, DaySet.DAYS)
                 .mapToObj(d -> {
                     var outcomes = entries.stream()
                             .filter(e -> e.date().equals(monday.plusDays(d)) && e.outcome() != Outcome.PLANNED)
                             .map(e -> new LineOutcome(words.name(e.line()), e.outcome()))
                             .toList();
-                    return day(open.get(d), task.days().get(d).seconds(), plan, d, rules, units, outcomes);
+                    return day(open.get(d), task, plan, d, rules, outcomes);
                 })
                 .toList();
-        var leftOut = words.leftOut(task, plan.days()).stream()
-                .map(s -> new LeftOutView(
-                        s.line(),
-                        words.name(s.line()),
-                        s.wanted(),
-                        s.has(),
-                        s.reasons().stream()
-                                .map(r -> new ReasonView(words.days(r.days()), r.words()))
-                                .toList()))
-                .toList();
+        var leftOut = (task.frozen().equals(DaySet.ALL)
+                        ? List.<WeekWords.LeftOut>of()
+                        : words.leftOut(task, plan.days()))
+                .stream()
+                        .map(s -> new LeftOutView(
+                                s.line(),
+                                words.name(s.line()),
+                                s.wanted(),
+                                s.has(),
+                                s.reasons().stream()
+                                        .map(r -> new ReasonView(words.days(r.days()), r.words()))
+                                        .toList()))
+                        .toList();
         return new WeekView(
                 monday,
                 in.today(),
                 days,
-                units.stream().map(u -> unit(u, in, now, plan, words)).toList(),
+                task.units().stream().map(u -> unit(u, in, now, plan, words)).toList(),
                 leftOut,
                 leftOut.isEmpty(),
                 plan.proved(),
                 plan.news(),
                 undo,
-                planAndDone(in).adherence(in.calendar().days()::isPaused),
+                attended.adherence(calendar::isPaused),
                 in.calendar().block());
     }
 
     private static DayView day(
-            OpenDay open,
-            int seconds,
-            WeekPlan plan,
-            int day,
-            WeekRules rules,
-            List<Together> units,
-            List<LineOutcome> outcomes) {
-        boolean over = plan.facts().frozen().has(day);
-        var on = units.stream()
+            OpenDay open, WeekTask task, WeekPlan plan, int day, WeekRules rules, List<LineOutcome> outcomes) {
+        boolean over = task.frozen().has(day);
+        var on = task.units().stream()
                 .filter(u -> u.lines().stream()
                         .allMatch(l -> plan.days().getOrDefault(l, DaySet.NONE).has(day)))
                 .map(Together::id)
@@ -155,7 +152,7 @@ record WeekView(
                 open.place(),
                 open.led(),
                 open.note(),
-                seconds / 60,
+                task.days().get(day).seconds() / 60,
                 rules.secondsOf(plan.days(), day),
                 over,
                 over ? List.of() : on,
@@ -186,18 +183,11 @@ record WeekView(
         return new UnitView(unit.id(), name, lines, kept);
     }
 
-    /** What became of all the weeks that are stored. */
-    private static PlanAndDone planAndDone(Inputs in) {
-        return DayPlans.planAndDone(in.stored(), known(in), in.today());
-    }
-
     /** Done lines that the program still has, and the re-test. */
     private static Map<LocalDate, Set<String>> known(Inputs in) {
         var done = new HashMap<LocalDate, Set<String>>();
         in.done().forEach((day, lines) -> {
-            var left = lines.stream()
-                    .filter(l -> in.program().line(l).isPresent() || l.equals(BlockOfWeeks.RETEST))
-                    .collect(Collectors.toSet());
+            var left = lines.stream().filter(in::knows).collect(Collectors.toSet());
             if (!left.isEmpty()) {
                 done.put(day, left);
             }
