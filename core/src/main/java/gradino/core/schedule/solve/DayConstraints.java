@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.chocosolver.solver.Model;
@@ -113,21 +114,17 @@ final class DayConstraints {
                 .filter(s -> s.kind() == Shared.Kind.SET_UP && !who(s, lines).isEmpty())
                 .toList();
         var tuples = new Tuples(true);
-        for (int bits = 0; bits < 1 << lines.size(); bits++) {
-            int chosen = bits;
-            var some = IntStream.range(0, lines.size())
-                    .filter(i -> (chosen >> i & 1) == 1)
-                    .mapToObj(lines::get)
-                    .toList();
-            if (rules.seconds(some) <= task.days().get(day).seconds()) {
-                tuples.add(Stream.of(
-                                IntStream.range(0, lines.size()).map(i -> chosen >> i & 1),
+        fitting(
+                lines,
+                new ArrayList<>(),
+                0,
+                task.days().get(day).seconds(),
+                some -> tuples.add(Stream.of(
+                                lines.stream().mapToInt(l -> some.contains(l) ? 1 : 0),
                                 positions.stream().mapToInt(p -> who(p, some).isEmpty() ? 0 : 1),
                                 IntStream.of(weight(some)))
                         .flatMapToInt(part -> part)
-                        .toArray());
-            }
-        }
+                        .toArray()));
         var weight = model.intVar("weight-" + day, 0, weight(lines));
         var taken = model.boolVarArray("taken-" + day, positions.size());
         model.table(
@@ -139,6 +136,20 @@ final class DayConstraints {
         weights.add(weight);
         for (int p = 0; p < taken.length; p++) {
             takes(positions.get(p), taken[p]);
+        }
+    }
+
+    /** One more line never takes less, so that what does not fit is not gone on with. */
+    private void fitting(
+            List<WeekLine> lines, List<WeekLine> some, int from, int seconds, Consumer<List<WeekLine>> with) {
+        if (rules.seconds(some) > seconds) {
+            return;
+        }
+        with.accept(some);
+        for (int next = from; next < lines.size(); next++) {
+            some.add(lines.get(next));
+            fitting(lines, some, next + 1, seconds, with);
+            some.remove(some.size() - 1);
         }
     }
 
