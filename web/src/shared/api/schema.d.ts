@@ -372,6 +372,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/calendar/every-second-week/{lineId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeEverySecondWeek"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/calendar/usual": {
         parameters: {
             query?: never;
@@ -1364,6 +1380,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/hours": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["hours"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/library": {
         parameters: {
             query?: never;
@@ -2347,6 +2379,7 @@ export interface components {
             block?: components["schemas"]["Block"];
             busy: components["schemas"]["Busy"][];
             dates: components["schemas"]["Dated"][];
+            everySecondWeek: components["schemas"]["EverySecondWeek"][];
             pauses: components["schemas"]["StoredPause"][];
             said: boolean;
             /** Format: date */
@@ -2510,6 +2543,7 @@ export interface components {
             id: string;
         };
         DayPlan: {
+            battery?: string;
             /** Format: date */
             date: string;
             led: boolean;
@@ -2519,7 +2553,6 @@ export interface components {
             over: boolean;
             /** @enum {string} */
             place: "HOME" | "STUDIO" | "TRAVEL";
-            retest: boolean;
             /** Format: date-time */
             start: string;
         };
@@ -2639,6 +2672,11 @@ export interface components {
             standardError: number;
             /** Format: double */
             upper: number;
+        };
+        EverySecondWeek: {
+            /** Format: date */
+            from: string;
+            line: string;
         };
         Fact: {
             /** Format: date-time */
@@ -3367,6 +3405,7 @@ export interface components {
         Month: {
             clients: components["schemas"]["Trainee"][];
             days: components["schemas"]["MonthDay"][];
+            hours: components["schemas"]["StudioHours"];
             month: string;
             /** Format: date */
             today: string;
@@ -3375,6 +3414,8 @@ export interface components {
             alone: components["schemas"]["Trainee"][];
             /** Format: date */
             date: string;
+            free: components["schemas"]["Span"][];
+            retests: components["schemas"]["Trainee"][];
             visits: components["schemas"]["Visit"][];
         };
         Morning: {
@@ -4248,6 +4289,14 @@ export interface components {
             ended: components["schemas"]["HomeLink"][];
             grants: components["schemas"]["Grant"][];
         };
+        Shift: {
+            /** @enum {string} */
+            day: "MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY";
+            /** Format: time-local */
+            from: string;
+            /** Format: time-local */
+            until: string;
+        };
         Shortening: {
             draft: components["schemas"]["SessionDraft"];
             /** Format: int32 */
@@ -4423,6 +4472,12 @@ export interface components {
             kind: "PUBLISHED" | "COMMON_PRACTICE" | "HOUSE_RULE";
             text: string;
         };
+        Span: {
+            /** Format: time-local */
+            from: string;
+            /** Format: time-local */
+            until: string;
+        };
         Stand: {
             /** Format: double */
             height: number;
@@ -4493,6 +4548,9 @@ export interface components {
             until?: string;
         };
         StreamingResponseBody: unknown;
+        StudioHours: {
+            shifts: components["schemas"]["Shift"][];
+        };
         Study: {
             accountId: string;
             /** Format: date-time */
@@ -4705,10 +4763,12 @@ export interface components {
         UnitLine: {
             /** @enum {string} */
             effort: "LIGHT" | "MODERATE" | "HARD" | "MAXIMAL" | "LOADED";
+            everySecondWeek: boolean;
             id: string;
             name: string;
             /** Format: int32 */
             seconds: number;
+            setLess: boolean;
             /** Format: int32 */
             spacingHours: number;
             /** Format: int32 */
@@ -4834,6 +4894,8 @@ export interface components {
             amount: number;
             /** Format: int32 */
             day: number;
+            /** @enum {string} */
+            kind: "MORE_TIME" | "SET_LESS" | "FEWER_DAYS" | "EVERY_SECOND_WEEK";
             line: string;
         };
         WaysOut: {
@@ -5647,6 +5709,29 @@ export interface operations {
             path: {
                 clientId: string;
                 dateId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Calendar"];
+                };
+            };
+        };
+    };
+    removeEverySecondWeek: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+                lineId: string;
             };
             cookie?: never;
         };
@@ -7343,6 +7428,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HomePlan"];
+                };
+            };
+        };
+    };
+    hours: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StudioHours"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudioHours"];
                 };
             };
         };

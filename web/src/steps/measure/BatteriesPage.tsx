@@ -1,8 +1,9 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
-import { api, ask, newId, type Schemas } from '../../shared/api/client';
+import { Link, useParams } from 'react-router';
+import { api, ask, type Schemas } from '../../shared/api/client';
 import { day } from '../../shared/units';
+import { BeginAssessment } from '../../shared/ui/BeginAssessment';
 import { Button } from '../../shared/ui/Button';
 import { ClientHead } from '../../shared/ui/ClientHead';
 import { Failure } from '../../shared/ui/Findings';
@@ -45,23 +46,6 @@ export function BatteriesPage() {
 }
 
 function OneBattery({ clientId, view }: { clientId: string; view: Schemas['BatteryView'] }) {
-  const navigate = useNavigate();
-  const queries = useQueryClient();
-  const [id, setId] = useState(newId);
-  const begin = useMutation({
-    mutationFn: () =>
-      ask(
-        api.POST('/api/clients/{clientId}/assessments', {
-          params: { path: { clientId } },
-          body: { id, batteryId: view.battery.id },
-        }),
-      ),
-    onSuccess: async () => {
-      setId(newId());
-      await queries.invalidateQueries({ queryKey: ['batteries'] });
-      await navigate(`/clients/${clientId}/measure/assessments/${id}`);
-    },
-  });
   const { items, movements } = view.battery.body;
   return (
     <li className="border-t-2 border-rule pt-3">
@@ -73,11 +57,12 @@ function OneBattery({ clientId, view }: { clientId: string; view: Schemas['Batte
             {movements.length > 0 && `, ${movements.map((m) => m.name).join(', ')}`}
           </p>
         </div>
-        <Button look="main" onClick={() => begin.mutate()} disabled={begin.isPending}>
-          {view.assessments.length === 0 ? 'Take the baseline' : 'Re-test'}
-        </Button>
+        <BeginAssessment
+          clientId={clientId}
+          batteryId={view.battery.id}
+          words={view.assessments.length === 0 ? 'Take the baseline' : 'Re-test'}
+        />
       </div>
-      <Failure error={begin.error} />
       <ul className="mt-2 flex flex-wrap gap-x-5">
         {view.assessments.map((a, i) => (
           <li key={a.id}>

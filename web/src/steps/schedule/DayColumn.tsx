@@ -1,11 +1,15 @@
 import type { KeyboardEvent } from 'react';
 import type { Schemas } from '../../shared/api/client';
 import { timeOf } from '../../shared/units';
+import { BeginAssessment } from '../../shared/ui/BeginAssessment';
 import { minutes, placeName, shortDate, DAY_NAMES, type DayView, type WeekView } from './days';
 
 const RISE_PX = 6;
+/** The battery in the plan of the last week. */
+const RETEST = 're-test';
 
 type Props = {
+  clientId: string;
   number: number;
   day: DayView;
   week: WeekView;
@@ -18,7 +22,7 @@ type Props = {
 };
 
 /** A day as a tread: the week climbs from left to right. */
-export function DayColumn({ number, day, week, target, held, take, leave, drop, ask }: Props) {
+export function DayColumn({ clientId, number, day, week, target, held, take, leave, drop, ask }: Props) {
   const today = day.date === week.today;
   const free = held && target?.broken.length === 0;
   return (
@@ -58,10 +62,15 @@ export function DayColumn({ number, day, week, target, held, take, leave, drop, 
             ask={ask}
           />
         ))}
+        {day.date === week.today && !day.over && day.units.includes(RETEST) && week.block?.batteryId && (
+          <li>
+            <BeginAssessment clientId={clientId} batteryId={week.block.batteryId} words="Open the battery" />
+          </li>
+        )}
         {day.outcomes.map((o) => (
           <li key={o.name} className="text-sm">
             <span aria-hidden>{GLYPHS[o.outcome]} </span>
-            <span className="inline-block first-letter:uppercase">{o.name}</span>: {OUTCOMES[o.outcome]}
+            <strong>{OUTCOMES[o.outcome]}</strong>: {o.name}
           </li>
         ))}
       </ul>
@@ -139,6 +148,7 @@ function Unit({ unit, number, take, leave, ask }: UnitProps) {
       >
         <span className="block leading-tight font-semibold first-letter:uppercase">{unit.name}</span>
         {unit.lines.length > 1 && <span className="block text-sm text-soft">{unit.lines.length} lines</span>}
+        {unit.lines.some((l) => l.setLess) && <span className="block text-sm text-soft">a set less this week</span>}
         {unit.kept && <span className="block text-sm text-warn">▲ set by hand: {unit.kept}</span>}
       </button>
     </li>

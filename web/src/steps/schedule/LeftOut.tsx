@@ -44,7 +44,7 @@ export function LeftOut({ week, clientId, take, busy }: Props) {
       {ways.data && (
         <>
           <h4 className="mb-1 font-semibold">
-            {ways.data.ways.length > 0 ? 'One of these is enough, for this week:' : 'No single change is enough.'}
+            {ways.data.ways.length > 0 ? 'One of these is enough:' : 'No single change is enough.'}
           </h4>
           <div className="flex flex-wrap gap-2">
             {ways.data.ways.map((w) => (

@@ -8,6 +8,7 @@ import { Failure } from '../../shared/ui/Findings';
 import { Sheet } from '../../shared/ui/Sheet';
 import { AppointmentForm, NEW_MINUTES } from './AppointmentForm';
 import { Feeds } from './Feeds';
+import { StudioHours } from './StudioHours';
 import { VisitSheet } from './VisitSheet';
 import { DAY_NAMES, local } from './days';
 
@@ -34,7 +35,8 @@ export function MonthPage() {
       </div>
       <Failure error={found.error} />
       {found.data && <Days month={found.data} />}
-      <div className="mt-6 max-w-2xl">
+      <div className="mt-6 grid max-w-5xl gap-8 lg:grid-cols-2">
+        {found.data && <StudioHours hours={found.data.hours} />}
         <Feeds words="Your appointments for your own calendar program. The address is secret; it shows the clients’ names." />
       </div>
     </>
@@ -42,7 +44,7 @@ export function MonthPage() {
 }
 
 function Days({ month }: { month: Month }) {
-  const [added, setAdded] = useState<string | null>(null);
+  const [added, setAdded] = useState<Schemas['MonthDay'] | null>(null);
   const [opened, setOpened] = useState<Visit | null>(null);
   return (
     <>
@@ -55,10 +57,10 @@ function Days({ month }: { month: Month }) {
       </div>
       <ol className="grid border-l border-rule md:grid-cols-7">
         {month.days.map((d) => (
-          <Day key={d.date} day={d} month={month} add={() => setAdded(d.date)} open={setOpened} />
+          <Day key={d.date} day={d} month={month} add={() => setAdded(d)} open={setOpened} />
         ))}
       </ol>
-      {added && <AddSheet date={added} month={month} close={() => setAdded(null)} />}
+      {added && <AddSheet day={added} month={month} close={() => setAdded(null)} />}
       {opened && <VisitSheet visit={opened} close={() => setOpened(null)} />}
     </>
   );
@@ -108,6 +110,14 @@ function Day({ day, month, add, open }: DayProps) {
           </li>
         ))}
       </ul>
+      {day.retests.length > 0 && (
+        <p className="mt-1 text-xs font-semibold">Re-test: {day.retests.map((t) => t.name.split(' ')[0]).join(', ')}</p>
+      )}
+      {day.free.length > 0 && (
+        <p className="mt-1 text-xs">
+          Free: {day.free.map((s) => `${s.from.slice(0, 5)}–${s.until.slice(0, 5)}`).join(', ')}
+        </p>
+      )}
       {day.alone.length > 0 && (
         <p className="mt-1 text-xs text-soft">On their own: {day.alone.map((t) => t.name.split(' ')[0]).join(', ')}</p>
       )}
@@ -115,7 +125,8 @@ function Day({ day, month, add, open }: DayProps) {
   );
 }
 
-function AddSheet({ date, month, close }: { date: string; month: Month; close: () => void }) {
+function AddSheet({ day, month, close }: { day: Schemas['MonthDay']; month: Month; close: () => void }) {
+  const start = `${day.date}T${day.free[0]?.from ?? '10:00:00'}`;
   const [clientId, setClientId] = useState(month.clients[0]?.id ?? '');
   const [id] = useState(newId);
   return (
@@ -147,7 +158,7 @@ function AddSheet({ date, month, close }: { date: string; month: Month; close: (
           <AppointmentForm
             clientId={clientId}
             id={id}
-            appointment={{ start: `${date}T10:00:00`, minutes: NEW_MINUTES, everyWeeks: 0, changes: [], note: '' }}
+            appointment={{ start, minutes: NEW_MINUTES, everyWeeks: 0, changes: [], note: '' }}
             close={close}
           />
         </>

@@ -79,6 +79,7 @@ function Planned({ week, clientId }: { week: WeekView; clientId: string }) {
         {week.days.map((day, n) => (
           <DayColumn
             key={day.date}
+            clientId={clientId}
             number={n}
             day={day}
             week={week}
@@ -110,6 +111,7 @@ function Planned({ week, clientId }: { week: WeekView; clientId: string }) {
         take={(way) => change.mutate({ kind: 'way', way })}
         busy={change.isPending}
       />
+      <EverySecondWeek week={week} weekly={(line) => change.mutate({ kind: 'weekly', line })} busy={change.isPending} />
       <News week={week} />
       {asked && (
         <MoveSheet
@@ -153,6 +155,28 @@ function useMoves(week: WeekView, clientId: string) {
     }
   };
   return { held, setHeld, targets, take, drop, change };
+}
+
+/** Lines that rest every second week, until somebody wants them weekly again. */
+function EverySecondWeek({ week, weekly, busy }: { week: WeekView; weekly: (line: string) => void; busy: boolean }) {
+  const rare = week.units.flatMap((u) => u.lines).filter((l) => l.everySecondWeek);
+  if (rare.length === 0) return null;
+  return (
+    <section className="mt-5" aria-label="Every second week">
+      <h3 className="mb-1 text-lg font-bold">Every second week only</h3>
+      <ul>
+        {rare.map((l) => (
+          <li key={l.id} className="flex flex-wrap items-center gap-3 border-t border-rule py-1">
+            <span className="inline-block first-letter:uppercase">{l.name}</span>
+            <span className="text-sm text-soft">{l.wanted === 0 ? 'not this week' : 'this week'}</span>
+            <Button disabled={busy} onClick={() => weekly(l.id)}>
+              Every week again
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
 }
 
 function News({ week }: { week: WeekView }) {

@@ -14,19 +14,29 @@ function path(clientId: string, monday: string) {
 }
 
 export type Change =
-  { kind: 'move'; move: Schemas['Move'] } | { kind: 'way'; way: Schemas['WayOut'] } | { kind: 'undo' };
+  | { kind: 'move'; move: Schemas['Move'] }
+  | { kind: 'way'; way: Schemas['WayOut'] }
+  | { kind: 'weekly'; line: string }
+  | { kind: 'undo' };
 
 /** Every change by hand answers with the week as it is after it. */
 export function useChange(clientId: string, monday: string) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (change: Change): Promise<WeekView> => {
+    mutationFn: async (change: Change): Promise<WeekView> => {
       const at = path(clientId, monday);
       switch (change.kind) {
         case 'move':
           return ask(api.POST('/api/clients/{clientId}/weeks/{monday}/moves', { ...at, body: change.move }));
         case 'way':
           return ask(api.POST('/api/clients/{clientId}/weeks/{monday}/ways', { ...at, body: change.way }));
+        case 'weekly':
+          await ask(
+            api.DELETE('/api/clients/{clientId}/calendar/every-second-week/{lineId}', {
+              params: { path: { clientId, lineId: change.line } },
+            }),
+          );
+          return ask(api.GET('/api/clients/{clientId}/weeks/{monday}', at));
         case 'undo':
           return ask(api.POST('/api/clients/{clientId}/weeks/{monday}/undo', at));
       }
@@ -34,6 +44,10 @@ export function useChange(clientId: string, monday: string) {
     onSuccess: (week) => {
       queries.setQueryData(['week', clientId, monday], week);
       void queries.invalidateQueries({ queryKey: ['ways', clientId] });
+      void queries.invalidateQueries({
+        queryKey: ['week', clientId],
+        predicate: (q) => q.queryKey[2] !== monday,
+      });
       void queries.invalidateQueries({ queryKey: ['day', clientId] });
     },
   });

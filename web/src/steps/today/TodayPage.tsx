@@ -6,6 +6,7 @@ import { api, ask, type Schemas } from '../../shared/api/client';
 import { VerdictGlyph } from '../../shared/draw/VerdictGlyph';
 import { daysAgo, timeOf, weekday, words } from '../../shared/units';
 import { isTyping } from '../../shared/ui/keys';
+import { BeginAssessment } from '../../shared/ui/BeginAssessment';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { ButtonLink } from '../../shared/ui/ButtonLink';
 import { FromHome } from './FromHome';
@@ -116,6 +117,7 @@ function Row({ client }: { client: ClientDay }) {
     .flatMap((l) => l.lastSession ?? [])
     .sort()
     .at(-1);
+  const plannedBattery = client.plan.today?.over ? undefined : client.plan.today?.battery;
   const trainDue = client.state === 'DECIDE' && client.lines.some((l) => l.due);
   return (
     <li className="mb-2 grid items-center gap-x-5 gap-y-2 border-l-[6px] border-ink bg-card px-4 py-3 sm:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)_auto]">
@@ -143,13 +145,17 @@ function Row({ client }: { client: ClientDay }) {
           <p className="text-soft">Measured: {daysAgo(client.lastMeasured)}. Nothing prescribed yet.</p>
         )}
       </div>
-      <Link
-        to={to}
-        data-next=""
-        className="min-h-11 bg-ink px-5 py-2.5 text-center font-semibold text-paper hover:opacity-90"
-      >
-        {label}
-      </Link>
+      {client.state === 'DUE' && plannedBattery ? (
+        <BeginAssessment clientId={client.id} batteryId={plannedBattery} words="Re-test first" />
+      ) : (
+        <Link
+          to={to}
+          data-next=""
+          className="min-h-11 bg-ink px-5 py-2.5 text-center font-semibold text-paper hover:opacity-90"
+        >
+          {label}
+        </Link>
+      )}
     </li>
   );
 }

@@ -547,6 +547,12 @@ CREATE TABLE calendar_entry (
 
 CREATE INDEX calendar_entry_client ON calendar_entry (client_id, kind, id, seq);
 
+-- When a coach is at the studio.
+CREATE TABLE studio_hours (
+  account_id  TEXT PRIMARY KEY REFERENCES account,
+  body        TEXT NOT NULL                -- JSON
+) STRICT;
+
 -- A week as it was planned, moved and planned again, each a row; the newest of a Monday counts.
 CREATE TABLE planned_week (
   seq         INTEGER PRIMARY KEY,

@@ -7,6 +7,7 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.testng.annotations.AfterMethod;
@@ -190,13 +191,109 @@ public class WeekTest {
         usual(30, 3, 3, 0, 0, 0, 0);
         var week = look();
         assertThat(week.path("fits").asBoolean()).isFalse();
-        assertThat(week.at("/leftOut/0/reasons").toString()).contains("has 3 min", "No time on this day");
+        assertThat(week.at("/leftOut/0/reasons").toString()).contains("3 min there", "No time on this day");
         var ways = server.get(week() + "/ways").body();
         assertThat(ways.path("conflict")).hasSize(1);
         assertThat(ways.path("ways")).isNotEmpty();
         var taken = post(week() + "/ways", ways.at("/ways/0/way").toString());
         assertThat(taken.path("fits").asBoolean()).isTrue();
         assertThat(post(week() + "/undo", "{}").path("fits").asBoolean()).isFalse();
+        usual(30, 3, 30, 0, 0, 0, 0);
+        assertThat(days(look())).containsExactly(0, 2);
+        assertThat(post(week() + "/ways", wayOf("MORE_TIME").toString())
+                        .path("fits")
+                        .asBoolean())
+                .isTrue();
+        assertThat(days(look())).containsExactly(0, 1, 2);
+    }
+
+    private JsonNode wayOf(String kind) {
+        return server.get(week() + "/ways")
+                .body()
+                .path("ways")
+                .valueStream()
+                .filter(w -> w.at("/way/kind").asString().equals(kind))
+                .findFirst()
+                .orElseThrow()
+                .path("way");
+    }
+
+    @Test
+    public void aSetLessIsShorterInTheSessionTooAndForThisWeekAlone() {
+        var line = scene.line();
+        int whole = look().at("/days/0/seconds").asInt();
+        usual(whole / 60, 0, whole / 60, 0, whole / 60, 0, 0);
+        assertThat(look().path("fits").asBoolean()).isFalse();
+        var taken = post(week() + "/ways", wayOf("SET_LESS").toString());
+        assertThat(taken.path("fits").asBoolean()).isTrue();
+        assertThat(taken.at("/units/0/lines/0/setLess").asBoolean()).isTrue();
+        int less = taken.at("/days/0/seconds").asInt();
+        assertThat(less).isLessThan(whole);
+        var floor = done("today", monday());
+        int compiled = floor.at("/timeline/phases")
+                .valueStream()
+                .mapToInt(p -> p.path("endSecond").asInt())
+                .max()
+                .orElseThrow();
+        assertThat(compiled).isEqualTo(less);
+        assertThat(scene.line()).isEqualTo(line);
+        days(7);
+        assertThat(look().at("/units/0/lines/0/setLess").asBoolean()).isFalse();
+    }
+
+    @Test
+    public void everySecondWeekGoesOnUntilItIsWeeklyAgain() {
+        usual(3, 0, 0, 0, 0, 0, 0);
+        var way = wayOf("EVERY_SECOND_WEEK");
+        var taken = post(week() + "/ways", way.toString());
+        assertThat(taken.path("fits").asBoolean()).isTrue();
+        assertThat(taken.at("/units/0/lines/0/everySecondWeek").asBoolean()).isTrue();
+        usual(30, 30, 30, 30, 30, 30, 30);
+        assertThat(days(look())).isEmpty();
+        days(7);
+        assertThat(days(look())).hasSize(3);
+        days(7);
+        assertThat(days(look())).isEmpty();
+        var weekly = server.me()
+                .delete(CALENDAR + "/every-second-week/" + way.path("line").asString());
+        assertThat(weekly.status()).isEqualTo(200);
+        assertThat(days(look())).hasSize(3);
+    }
+
+    /** Its joint has to rest all the same. */
+    @Test
+    public void aLineThatEndedStillRests() {
+        server.clock.move(Duration.ofHours(9));
+        server.me().signIn("hollis", TestServer.PASSWORD);
+        done("today", monday());
+        var other = scene.suggestedLine("hip-internal-rotation", "prone-knee-bent", "ramp-both-ways", "other");
+        assertThat(scene.keep(other).status()).isEqualTo(200);
+        server.clock.move(Duration.ofHours(1));
+        assertThat(unit().at("/lines/0/id").asString()).isEqualTo("other");
+        usual(0, 30, 0, 0, 0, 0, 0);
+        put(
+                CALENDAR + "/usual",
+                server.get(CALENDAR).body().path("usual").toString().replace("18:00", "06:00"));
+        assertThat(look().at("/days/1/units")).isEmpty();
+        assertThat(look().at("/leftOut/0/reasons").toString()).contains("not rested yet");
+        usual(0, 0, 30, 0, 0, 0, 0);
+        assertThat(look().at("/days/2/units")).hasSize(1);
+    }
+
+    @Test
+    public void theMonthSaysWhatIsFreeOfTheCoachesHoursAndWhoIsDue() {
+        var hours = "{\"shifts\":[{\"day\":\"TUESDAY\",\"from\":\"%s:00\",\"until\":\"12:00:00\"}]}";
+        put("/api/hours", hours.formatted("09:00"));
+        put(CALENDAR + "/appointments/mine", appointment(monday().plusDays(1), "10:00", 0));
+        var tuesday = monthDay(1);
+        assertThat(tuesday.path("free").toString())
+                .isEqualTo(
+                        "[{\"from\":\"09:00:00\",\"until\":\"10:00:00\"},{\"from\":\"10:45:00\",\"until\":\"12:00:00\"}]");
+        assertThat(monthDay(2).path("free")).isEmpty();
+        var refused = server.put("/api/hours", hours.formatted("12:00"));
+        assertThat(refused.body().at("/findings/0/path").asString()).isEqualTo("shifts[0]");
+        var many = hours.replaceFirst("\\{\"day.*}", String.join(",", Collections.nCopies(29, "{}")));
+        assertThat(server.put("/api/hours", many).status()).isEqualTo(422);
     }
 
     @Test
@@ -219,6 +316,10 @@ public class WeekTest {
     }
 
     private JsonNode visits(int day) {
+        return monthDay(day).path("visits");
+    }
+
+    private JsonNode monthDay(int day) {
         var month =
                 server.get("/api/months/" + monday().toString().substring(0, 7)).body();
         var date = monday().plusDays(day).toString();
@@ -226,8 +327,7 @@ public class WeekTest {
                 .valueStream()
                 .filter(d -> d.path("date").asString().equals(date))
                 .findFirst()
-                .orElseThrow()
-                .path("visits");
+                .orElseThrow();
     }
 
     @Test
@@ -324,6 +424,12 @@ public class WeekTest {
         assertThat(week.path("news").toString()).contains("hip external rotation is new");
         assertThat(days(week)).containsAll(before);
         assertThat(week.path("units")).hasSize(2);
+        assertThat(week.path("fits").asBoolean()).isTrue();
+        var placed = week.path("days")
+                .valueStream()
+                .flatMap(d -> d.path("units").valueStream())
+                .map(JsonNode::asString);
+        assertThat(placed.distinct()).hasSize(2);
     }
 
     @Test

@@ -4,7 +4,6 @@ import gradino.core.schedule.week.DaySet;
 import gradino.core.schedule.week.Level;
 import gradino.core.schedule.week.Week;
 import gradino.core.schedule.week.WeekLine;
-import gradino.core.schedule.week.WeekRules;
 import gradino.core.schedule.week.WeekSolver;
 import gradino.core.schedule.week.WeekTask;
 import java.util.ArrayList;
@@ -12,6 +11,7 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.IntStream;
 
@@ -33,19 +33,13 @@ public final class Planner {
         return solved(task, Level.PLANNED);
     }
 
-    /**
-     * A week that goes on: past days as they were, nothing more lost than was before, and then as little changed as can be. Where that
-     * much cannot be kept, as little is lost as can be.
-     */
+    /** A week that goes on: past days as they were, as little lost as can be, and then as little changed as can be. */
     public Week goOn(WeekTask task) {
-        int before = task.lines().stream()
-                .mapToInt(l -> WeekRules.missing(l, task.before(l)))
-                .sum();
-        return solver.solve(task, Level.FEWEST_CHANGES, before).orElseGet(() -> solved(task, Level.GOING_ON));
+        return solved(task, Level.GOING_ON);
     }
 
     private Week solved(WeekTask task, List<Level> order) {
-        return solver.solve(task, order, Integer.MAX_VALUE)
+        return solver.solve(task, order)
                 .orElseThrow(() -> new IllegalStateException("a week without anything keeps every rule"));
     }
 
@@ -84,8 +78,12 @@ public final class Planner {
         return left;
     }
 
-    /** Single changes after which all of it fits, the cheapest of a kind first: minutes, then days of the least wanted lines. */
-    public List<WayOut> waysOut(WeekTask task) {
+    /**
+     * Single changes after which all of it fits, the cheapest of a kind first: minutes, then a set or days of the least wanted lines.
+     *
+     * @param setsLess by line: seconds that a set less takes less; only lines that have one to spare
+     */
+    public List<WayOut> waysOut(WeekTask task, Map<String, Integer> setsLess) {
         if (solver.fits(task)) {
             return List.of();
         }
@@ -96,9 +94,22 @@ public final class Planner {
             }
         }
         ways.sort(Comparator.comparing(WayOut::amount).thenComparing(WayOut::day));
-        task.lines().stream()
+        var least = task.lines().stream()
                 .sorted(Comparator.comparing(WeekLine::priority).reversed())
-                .forEach(line -> fewerDays(task, line, ways));
+                .toList();
+        least.stream()
+                .filter(line -> setsLess.containsKey(line.id()))
+                .map(line -> WayOut.setLess(line.id(), setsLess.getOrDefault(line.id(), 0)))
+                .filter(way -> solver.fits(way.taken(task)))
+                .forEach(ways::add);
+        least.forEach(line -> fewerDays(task, line, ways));
+        // Who can do without it this week, can do it in every second one.
+        least.stream()
+                .map(line -> WayOut.fewerDays(line.id(), line.wanted()))
+                .filter(ways::contains)
+                .map(way -> WayOut.everySecondWeek(way.line(), way.amount()))
+                .toList()
+                .forEach(ways::add);
         return ways;
     }
 

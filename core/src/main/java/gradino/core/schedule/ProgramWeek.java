@@ -7,6 +7,7 @@ import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.program.Arrangement;
 import gradino.core.prescribe.program.SessionDraft;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;
+import gradino.core.prescribe.program.Sets;
 import gradino.core.prescribe.program.WarmUp;
 import gradino.core.prescribe.timeline.EffortClass;
 import gradino.core.schedule.calendar.OpenDay;
@@ -17,6 +18,7 @@ import gradino.core.schedule.week.Rested;
 import gradino.core.schedule.week.Together;
 import gradino.core.schedule.week.WeekDay;
 import gradino.core.schedule.week.WeekLine;
+import gradino.core.schedule.week.WeekRules;
 import gradino.core.schedule.week.WeekTask;
 import java.time.Duration;
 import java.util.Comparator;
@@ -32,6 +34,7 @@ public final class ProgramWeek {
     private static final String PARTNER = "partner";
 
     private final List<Trained> lines;
+    private final List<Session> arranged;
     private final List<Together> sessions;
     private final Map<Place, Set<String>> equipment;
     private final ProgramTime time;
@@ -42,6 +45,7 @@ public final class ProgramWeek {
      */
     public ProgramWeek(List<Trained> lines, List<Session> sessions, Map<Place, Set<String>> equipment) {
         this.lines = List.copyOf(lines);
+        this.arranged = List.copyOf(sessions);
         this.sessions = sessions.stream()
                 .map(s -> new Together(s.id(), known(s)))
                 .filter(t -> !t.lines().isEmpty())
@@ -82,6 +86,10 @@ public final class ProgramWeek {
             return method.spacingHours(effort().spacingHours());
         }
 
+        private Optional<Trained> withASetLess() {
+            return Sets.less(draft).map(less -> new Trained(less, method, priority, heldBack, firstLoad));
+        }
+
         public int cap() {
             return Math.min(DaySet.DAYS, method.weeklyCap(effort().weeklyCap()));
         }
@@ -115,6 +123,29 @@ public final class ProgramWeek {
         return lines;
     }
 
+    /** The same program, some lines with a set less each time. */
+    public ProgramWeek withASetLess(Set<String> of) {
+        if (of.isEmpty()) {
+            return this;
+        }
+        var others = lines.stream()
+                .map(l -> of.contains(l.draft().id()) ? l.withASetLess().orElse(l) : l)
+                .toList();
+        return new ProgramWeek(others, arranged, equipment);
+    }
+
+    /** By line that has a set to spare: seconds that one less takes less. */
+    public Map<String, Integer> setsLess() {
+        var less = new HashMap<String, Integer>();
+        for (var line : lines) {
+            line.withASetLess()
+                    .map(l -> seconds.getOrDefault(line.draft().id(), 0) - time.seconds(l.draft()))
+                    .filter(saves -> saves > 0)
+                    .ifPresent(saves -> less.put(line.draft().id(), saves));
+        }
+        return less;
+    }
+
     public Optional<Trained> line(String id) {
         return lines.stream().filter(l -> l.draft().id().equals(id)).findFirst();
     }
@@ -144,7 +175,28 @@ public final class ProgramWeek {
                 known.before(),
                 known.frozen(),
                 known.done());
-        return whole.only(planned.stream().map(l -> l.draft().id()).toList());
+        return apart(whole, known.kept())
+                .only(planned.stream().map(l -> l.draft().id()).toList());
+    }
+
+    /** Lines of a joint keep their distance from what was set by hand too. */
+    private static WeekTask apart(WeekTask whole, Map<String, DaySet> kept) {
+        var rules = new WeekRules(whole);
+        var lines = whole.lines().stream()
+                .map(line -> {
+                    var left = line.allowed()
+                            .days()
+                            .filter(d -> whole.lines().stream()
+                                    .filter(other -> !other.id().equals(line.id()))
+                                    .allMatch(other -> kept.getOrDefault(other.id(), DaySet.NONE)
+                                            .days()
+                                            .allMatch(k -> k <= d
+                                                    ? k == d || rules.isSpaced(other, k, line, d)
+                                                    : rules.isSpaced(line, d, other, k))));
+                    return line.withAllowed(DaySet.of(left.toArray()));
+                })
+                .toList();
+        return kept.isEmpty() ? whole : whole.withLines(lines);
     }
 
     private WeekDay without(WeekDay day, int number, Map<String, DaySet> kept) {

@@ -61,8 +61,8 @@ public final class WeekWords {
     public String of(Broken broken) {
         return switch (broken.rule()) {
             case MINUTES ->
-                "%s has %d min; this takes %d."
-                        .formatted(day(broken.day()), broken.bound() / SECONDS_A_MINUTE, minutes((int) broken.is()));
+                "%d min there; with this it takes %d."
+                        .formatted(broken.bound() / SECONDS_A_MINUTE, minutes((int) broken.is()));
             case SPACING ->
                 "%d h after %s; at least %d h are needed.".formatted(broken.is(), name(broken.other()), broken.bound());
             case CAP ->
@@ -85,14 +85,20 @@ public final class WeekWords {
 
     /** A way out as a button says it. */
     public String of(WayOut way, WeekTask task) {
-        if (way.givesTime()) {
-            return "%d min more on %s".formatted(minutes(way.amount()), day(way.day()));
-        }
-        int left = task.line(way.line()).wanted() - way.amount();
+        return switch (way.kind()) {
+            case MORE_TIME -> "%d min more on %s".formatted(minutes(way.amount()), day(way.day()));
+            case SET_LESS -> "A set less each time: " + name(way.line());
+            case FEWER_DAYS -> fewerDays(way, task.line(way.line()).wanted());
+            case EVERY_SECOND_WEEK -> "From now on every second week: " + name(way.line());
+        };
+    }
+
+    private String fewerDays(WayOut way, int wanted) {
+        int left = wanted - way.amount();
         return switch (left) {
             case 0 -> "Leave out %s this week".formatted(name(way.line()));
-            case 1 -> "Once instead of %d times: %s".formatted(left + way.amount(), name(way.line()));
-            default -> "%d times instead of %d: %s".formatted(left, left + way.amount(), name(way.line()));
+            case 1 -> "Once instead of %d times: %s".formatted(wanted, name(way.line()));
+            default -> "%d times instead of %d: %s".formatted(left, wanted, name(way.line()));
         };
     }
 

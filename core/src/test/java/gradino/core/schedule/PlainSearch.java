@@ -23,13 +23,13 @@ import java.util.stream.Stream;
  */
 final class PlainSearch implements WeekSolver {
     @Override
-    public Optional<Week> solve(WeekTask task, List<Level> order, int mostMissing) {
-        return new Walk(task, order, mostMissing).best();
+    public Optional<Week> solve(WeekTask task, List<Level> order) {
+        return new Walk(task, order, Integer.MAX_VALUE).best();
     }
 
     @Override
     public boolean fits(WeekTask task) {
-        return solve(task, List.of(Level.MISSING), 0).isPresent();
+        return new Walk(task, List.of(Level.MISSING), 0).best().isPresent();
     }
 
     private static final class Walk {

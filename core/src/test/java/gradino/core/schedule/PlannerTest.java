@@ -58,7 +58,7 @@ public class PlannerTest {
     public void whatIsNamedAsAWayOutIsOne(Kind kind, long seed) {
         var task = SampleWeeks.of(kind, 4, seed);
         int missing = planner.plan(task).score().at(Level.MISSING);
-        var ways = planner.waysOut(task);
+        var ways = planner.waysOut(task, Map.of("l0", MINUTE, "l1", 2 * MINUTE));
         assertThat(missing == 0).isEqualTo(planner.conflict(task).isEmpty());
         assertThat(missing > 0 || ways.isEmpty()).isTrue();
         for (var way : ways) {
@@ -154,6 +154,21 @@ public class PlannerTest {
                 .satisfies(days -> assertThat(days.and(DaySet.of(2, 4))).isEqualTo(DaySet.of(2, 4)));
     }
 
+    /** More time, a new line: what there is room for now is taken up, and what lay well stays. */
+    @Test
+    public void aWeekThatGoesOnTakesUpWhatThereIsRoomForNow() {
+        var line = line("l", EffortClass.LIGHT, 3, 15);
+        var tight = task(days(20, 0, 5, 5, 5, 5, 5), line);
+        var before = planner.plan(tight).days();
+        assertThat(before).isEqualTo(Map.of("l", DaySet.of(0)));
+        var more = task(days(20, 0, 5, 40, 40, 5, 5), line, line("new", EffortClass.LIGHT, 1, 5));
+        var on = planner.goOn(new WeekTask(
+                more.days(), more.lines(), List.of(), List.of(), List.of(), before, DaySet.NONE, Map.of()));
+        assertThat(on.score().at(Level.MISSING)).isZero();
+        assertThat(on.of("l")).isEqualTo(DaySet.of(0, 3, 4));
+        assertThat(on.of("new").size()).isEqualTo(1);
+    }
+
     @Test
     public void sorenessKeepsAJointUntilItHasRested() {
         var line = line("l", EffortClass.HARD, 1, 10);
@@ -172,8 +187,14 @@ public class PlannerTest {
         var task = task(
                 days(10, 0, 0, 0, 0, 0, 0), line("a", EffortClass.LIGHT, 1, 8), line("b", EffortClass.LIGHT, 1, 8));
         assertThat(planner.conflict(task)).containsExactlyInAnyOrder("a", "b");
-        assertThat(planner.waysOut(task))
-                .containsExactly(WayOut.moreTime(0, 10 * MINUTE), WayOut.fewerDays("a", 1), WayOut.fewerDays("b", 1));
+        assertThat(planner.waysOut(task, Map.of("a", MINUTE, "b", 6 * MINUTE)))
+                .containsExactly(
+                        WayOut.moreTime(0, 10 * MINUTE),
+                        WayOut.setLess("b", 6 * MINUTE),
+                        WayOut.fewerDays("a", 1),
+                        WayOut.fewerDays("b", 1),
+                        WayOut.everySecondWeek("a", 1),
+                        WayOut.everySecondWeek("b", 1));
     }
 
     /** The clocks go forward on 29 March 2026 (the European Union's summer time): six in the evening and then noon are 17 h apart. */

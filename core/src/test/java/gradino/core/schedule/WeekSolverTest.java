@@ -40,8 +40,8 @@ public class WeekSolverTest {
     public void isThatOfThePlainSearch(Kind kind, long seed) {
         var task = SampleWeeks.of(kind, lines(seed), seed);
         var order = kind == Kind.GOING_ON ? Level.GOING_ON : Level.PLANNED;
-        var found = solver.solve(task, order, Integer.MAX_VALUE).orElseThrow();
-        var plain = new PlainSearch().solve(task, order, Integer.MAX_VALUE).orElseThrow();
+        var found = solver.solve(task, order).orElseThrow();
+        var plain = new PlainSearch().solve(task, order).orElseThrow();
         assertThat(new WeekRules(task).broken(found.days())).isEmpty();
         assertThat(found.score()).isEqualTo(plain.score());
         assertThat(found.days()).isEqualTo(plain.days());
@@ -53,9 +53,7 @@ public class WeekSolverTest {
     @Test
     public void whereTheStepsRunOutThatIsSaid() {
         var task = SampleWeeks.of(Kind.ROOMY, WeekTask.MOST_LINES, 0);
-        var week = new ConstraintWeekSolver(1_000)
-                .solve(task, Level.PLANNED, Integer.MAX_VALUE)
-                .orElseThrow();
+        var week = new ConstraintWeekSolver(1_000).solve(task, Level.PLANNED).orElseThrow();
         assertThat(week.proved()).isFalse();
         assertThat(new WeekRules(task).broken(week.days())).isEmpty();
     }

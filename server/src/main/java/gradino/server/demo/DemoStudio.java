@@ -12,6 +12,7 @@ import gradino.server.advance.line.PolicyService.PolicyDraft;
 import gradino.server.intake.ClientRepository;
 import gradino.server.platform.StudioClock;
 import java.time.Clock;
+import java.util.List;
 import java.util.Map;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
@@ -84,6 +85,7 @@ public class DemoStudio implements ApplicationRunner {
             boolean joss = client.id().equals("demo-rower") || client.id().equals("demo-waller");
             accounts.own(client.id(), joss ? coach : owner);
         }
+        List.of(owner, coach).forEach(who -> weeks.hours(who.id()));
         study.tell(coach.id(), StudioClock.moment(clock));
         accounts.share(coach, "demo-rower", assistant.id(), true);
     }

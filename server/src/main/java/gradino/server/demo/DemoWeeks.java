@@ -4,16 +4,20 @@ import gradino.core.advance.state.Moment;
 import gradino.core.schedule.calendar.Appointment;
 import gradino.core.schedule.calendar.FixedDates;
 import gradino.core.schedule.calendar.Place;
+import gradino.core.schedule.calendar.StudioHours;
+import gradino.core.schedule.calendar.StudioHours.Shift;
 import gradino.core.schedule.calendar.UsualDay;
 import gradino.core.schedule.calendar.UsualWeek;
 import gradino.server.schedule.calendar.Block;
 import gradino.server.schedule.calendar.CalendarService;
+import gradino.server.schedule.plan.MonthService;
 import gradino.server.schedule.plan.WeekPlans;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.temporal.TemporalAdjusters;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
@@ -26,9 +30,11 @@ class DemoWeeks {
 
     private final CalendarService calendars;
     private final WeekPlans plans;
+    private final MonthService months;
 
-    DemoWeeks(CalendarService calendars, WeekPlans plans) {
+    DemoWeeks(CalendarService calendars, WeekPlans plans, MonthService months) {
         this.calendars = calendars;
+        this.months = months;
         this.plans = plans;
     }
 
@@ -44,6 +50,20 @@ class DemoWeeks {
                 plans.planAsOf(id, monday.minusWeeks(ago));
             }
         }
+    }
+
+    /** A coach's: mornings, and two long afternoons. */
+    void hours(String accountId) {
+        var all = new ArrayList<Shift>();
+        for (var day : DayOfWeek.values()) {
+            if (day.getValue() <= DayOfWeek.FRIDAY.getValue()) {
+                all.add(new Shift(day, LocalTime.of(9, 0), LocalTime.of(12, 0)));
+            }
+        }
+        for (var day : List.of(DayOfWeek.TUESDAY, DayOfWeek.THURSDAY)) {
+            all.add(new Shift(day, LocalTime.of(14, 0), LocalTime.of(19, 0)));
+        }
+        months.keepHours(accountId, new StudioHours(all));
     }
 
     /** An evening a day, with a coach on Tuesdays, and a regatta next week. */

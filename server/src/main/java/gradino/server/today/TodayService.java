@@ -251,7 +251,9 @@ public class TodayService {
         } else if (lines.isEmpty()) {
             return State.NEW;
         }
-        boolean due = lines.stream().anyMatch(LineDay::due) || plan.appointment() != null;
+        var today = plan.today();
+        boolean retest = today != null && !today.over() && today.battery() != null;
+        boolean due = retest || lines.stream().anyMatch(LineDay::due) || plan.appointment() != null;
         return due ? State.DUE : plan.beyondPlan() >= QUIET_DAYS ? State.AWAY : State.QUIET;
     }
 

@@ -144,21 +144,8 @@ public final class Variants {
                 line -> !line.id().equals(of.id())
                         ? line
                         : line.withBlocks(
-                                side == Side.RIGHT ? line.left() : oneSetMore(line.left()),
-                                side == Side.RIGHT ? oneSetMore(line.right()) : line.right()));
-    }
-
-    /** In the last block that counts sets. */
-    private static List<BlockDraft> oneSetMore(List<BlockDraft> blocks) {
-        for (int i = blocks.size() - 1; i >= 0; i--) {
-            var block = blocks.get(i);
-            if (BlockParameter.find(block.form(), "sets").isPresent()) {
-                var more = new ArrayList<>(blocks);
-                more.set(i, block.with("sets", block.number("sets") + 1));
-                return more;
-            }
-        }
-        return blocks;
+                                side == Side.RIGHT ? line.left() : Sets.more(line.left()),
+                                side == Side.RIGHT ? Sets.more(line.right()) : line.right()));
     }
 
     private static Map<BlockId, List<Phase>> byBlock(Timeline timeline) {

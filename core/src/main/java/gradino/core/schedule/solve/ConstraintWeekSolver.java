@@ -49,14 +49,11 @@ public final class ConstraintWeekSolver implements WeekSolver {
     }
 
     @Override
-    public Optional<Week> solve(WeekTask task, List<Level> order, int mostMissing) {
+    public Optional<Week> solve(WeekTask task, List<Level> order) {
         if (task.lines().isEmpty()) {
             return Optional.of(new Week(Map.of(), new Score(Map.of()), true));
         }
         var week = new WeekModel(task);
-        if (mostMissing < Integer.MAX_VALUE) {
-            week.model.arithm(week.level(Level.MISSING), "<=", mostMissing).post();
-        }
         return new Run(week, mostNodes(task)).through(order);
     }
 

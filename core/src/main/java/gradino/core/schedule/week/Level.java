@@ -19,8 +19,6 @@ public enum Level {
 
     /** For a week that is planned anew. */
     public static final List<Level> PLANNED = List.of(MISSING, JOINTS, VISITS, SPREAD, SET_UPS, CHANGES);
-    /** For a week that goes on and loses more than before. */
+    /** For a week that goes on: nothing is lost that need not be, and nothing more is moved than must be. */
     public static final List<Level> GOING_ON = List.of(MISSING, CHANGES, JOINTS, VISITS, SPREAD, SET_UPS);
-    /** For a week that goes on: nothing more is moved than must be. */
-    public static final List<Level> FEWEST_CHANGES = List.of(CHANGES, MISSING, JOINTS, VISITS, SPREAD, SET_UPS);
 }

@@ -56,6 +56,14 @@ public record WeekLine(
         return Math.min(wanted, cap);
     }
 
+    public WeekLine withSeconds(int other) {
+        return new WeekLine(id, joint, side, effort, spacing, wanted, cap, priority, other, shares, allowed);
+    }
+
+    public WeekLine withAllowed(DaySet other) {
+        return new WeekLine(id, joint, side, effort, spacing, wanted, cap, priority, seconds, shares, other);
+    }
+
     public WeekLine withWanted(int days) {
         return new WeekLine(id, joint, side, effort, spacing, days, cap, priority, seconds, shares, allowed);
     }

@@ -7,10 +7,9 @@ import java.util.Optional;
 public interface WeekSolver {
     /**
      * @param order of the levels
-     * @param mostMissing what {@link Level#MISSING} may come to at most; {@link Integer#MAX_VALUE} for whatever it must
-     * @return empty where no week keeps the rules and misses no more than that
+     * @return empty where no week was found that keeps the rules
      */
-    Optional<Week> solve(WeekTask task, List<Level> order, int mostMissing);
+    Optional<Week> solve(WeekTask task, List<Level> order);
 
     /** Whether a week can be that misses nothing. Out of steps, what is not known to be possible counts as not. */
     boolean fits(WeekTask task);

@@ -51,6 +51,15 @@ public class LineRepository implements ClientOwned {
                 clientIds);
     }
 
+    /** A client's lines that ended from some moment on. */
+    public List<Line> endedSince(String clientId, Instant from) {
+        return sql.list(
+                "SELECT " + LINE_COLUMNS + " FROM line WHERE client_id = ? AND ended_at >= ? ORDER BY happened_at, id",
+                LineRepository::line,
+                clientId,
+                from);
+    }
+
     /** Those that go on from a line. */
     public List<Line> after(String lineId) {
         return sql.list(

@@ -63,6 +63,12 @@ class CalendarController {
         return calendars.remove(clientId, Kind.APPOINTMENT, appointmentId);
     }
 
+    /** From then on every week again. */
+    @DeleteMapping("/every-second-week/{lineId}")
+    Calendar removeEverySecondWeek(@PathVariable String clientId, @PathVariable String lineId) {
+        return calendars.remove(clientId, Kind.EVERY_SECOND_WEEK, lineId);
+    }
+
     @PutMapping("/block")
     Calendar block(@PathVariable String clientId, @RequestBody Block block) {
         return calendars.keepBlock(clientId, block);

@@ -31,6 +31,7 @@ public class CalendarRepository {
         DATES,
         BUSY,
         APPOINTMENT,
+        EVERY_SECOND_WEEK,
         BLOCK
     }
 

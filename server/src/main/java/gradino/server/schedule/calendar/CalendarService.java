@@ -92,6 +92,7 @@ public class CalendarService {
             List<Busy> busy,
             List<Booked> appointments,
             List<StoredPause> pauses,
+            List<EverySecondWeek> everySecondWeek,
             @Nullable Block block,
             LocalDate today) {
         public ClientCalendar days() {
@@ -144,6 +145,7 @@ public class CalendarService {
                         Kind.APPOINTMENT,
                         e -> new Booked(e.id(), read(e, Appointment.class), e.savings() - 1, e.accountId())),
                 paused,
+                each(byKind, Kind.EVERY_SECOND_WEEK, e -> read(e, EverySecondWeek.class)),
                 first(byKind, Kind.BLOCK, Block.class).orElse(null),
                 LocalDate.now(clock));
     }
@@ -217,6 +219,11 @@ public class CalendarService {
     }
 
     @Transactional
+    public Calendar keepEverySecondWeek(String clientId, EverySecondWeek rare) {
+        return keep(clientId, Kind.EVERY_SECOND_WEEK, rare.line(), rare);
+    }
+
+    @Transactional
     public Calendar keepBlock(String clientId, Block block) {
         near("start", block.start());
         if (block.start().getDayOfWeek() != DayOfWeek.MONDAY) {
@@ -286,6 +293,7 @@ public class CalendarService {
             case DATES -> FixedDates.class;
             case BUSY -> BusyTimes.class;
             case APPOINTMENT -> Appointment.class;
+            case EVERY_SECOND_WEEK -> EverySecondWeek.class;
             case BLOCK -> Block.class;
         };
     }

@@ -12,6 +12,7 @@ import gradino.core.schedule.calendar.Place;
 import gradino.core.schedule.week.DaySet;
 import gradino.server.intake.Client;
 import gradino.server.schedule.calendar.CalendarService;
+import gradino.server.schedule.calendar.CalendarService.Calendar;
 import gradino.server.schedule.plan.DoneRepository.Done;
 import gradino.server.schedule.plan.PlanRepository.Stored;
 import java.time.Clock;
@@ -54,7 +55,7 @@ public class DayPlans {
      * @param start when its session begins
      * @param minutes that it takes
      * @param lines their ids
-     * @param retest whether the battery is measured first
+     * @param battery that is measured again first; null for none
      * @param over whether it is past, or done
      */
     public record DayPlan(
@@ -64,7 +65,7 @@ public class DayPlans {
             boolean led,
             int minutes,
             List<String> lines,
-            boolean retest,
+            @Nullable String battery,
             boolean over) {}
 
     /**
@@ -97,7 +98,7 @@ public class DayPlans {
         for (int i = 0; i < ids.size(); i++) {
             var weeks = stored.getOrDefault(ids.get(i), List.of()).stream()
                     .collect(Collectors.toMap(Stored::monday, Stored::plan));
-            found.put(ids.get(i), of(all.get(i).days(), weeks, Optional.ofNullable(last.get(ids.get(i))), today));
+            found.put(ids.get(i), of(all.get(i), weeks, Optional.ofNullable(last.get(ids.get(i))), today));
         }
         return found;
     }
@@ -109,12 +110,13 @@ public class DayPlans {
         return days;
     }
 
-    private ClientPlan of(
-            ClientCalendar calendar, Map<LocalDate, WeekPlan> weeks, Optional<Instant> last, LocalDate today) {
-        var day = day(calendar, weeks, today);
+    private ClientPlan of(Calendar all, Map<LocalDate, WeekPlan> weeks, Optional<Instant> last, LocalDate today) {
+        var calendar = all.days();
+        var battery = battery(all);
+        var day = day(calendar, battery, weeks, today);
         var next = today.plusDays(1)
                 .datesUntil(WeekPlans.monday(today).plusWeeks(2))
-                .filter(d -> day(calendar, weeks, d).isPresent())
+                .filter(d -> day(calendar, battery, weeks, d).isPresent())
                 .findFirst();
         var appointment = calendar.appointment(today)
                 .map(Occurrence::start)
@@ -128,7 +130,12 @@ public class DayPlans {
                         .daysBeyondPlan(last.map(at -> LocalDate.ofInstant(at, clock.getZone())), calendar::isPaused));
     }
 
-    private Optional<DayPlan> day(ClientCalendar calendar, Map<LocalDate, WeekPlan> weeks, LocalDate date) {
+    private static Optional<String> battery(Calendar of) {
+        return Optional.ofNullable(of.block()).flatMap(b -> Optional.ofNullable(b.batteryId()));
+    }
+
+    private Optional<DayPlan> day(
+            ClientCalendar calendar, Optional<String> battery, Map<LocalDate, WeekPlan> weeks, LocalDate date) {
         var monday = WeekPlans.monday(date);
         var plan = weeks.get(monday);
         int day = Inputs.day(monday, date);
@@ -148,12 +155,16 @@ public class DayPlans {
                 open.led(),
                 WeekWords.minutes(plan.seconds().get(day)),
                 lines,
-                retest,
+                retest ? battery.orElse(null) : null,
                 plan.facts().frozen().has(day)));
     }
 
-    /** Minutes that are planned on a day, by client. */
-    record OfDay(Map<String, Integer> byClient) {
+    /**
+     * Minutes that are planned on a day, by client.
+     *
+     * @param retests clients whose battery is due
+     */
+    record OfDay(Map<String, Integer> byClient, Set<String> retests) {
         int minutes(String clientId) {
             return byClient.getOrDefault(clientId, 0);
         }
@@ -167,25 +178,34 @@ public class DayPlans {
                 .map(date -> {
                     var monday = WeekPlans.monday(date);
                     int day = Inputs.day(monday, date);
-                    return new OfDay(stored.stream()
+                    var ofDay = stored.stream()
                             .filter(s -> s.monday().equals(monday)
                                     && !s.plan().planned(day).isEmpty())
-                            .collect(Collectors.toMap(
-                                    Stored::clientId,
-                                    s -> Math.max(
-                                            1,
-                                            WeekWords.minutes(s.plan().seconds().get(day))))));
+                            .toList();
+                    return new OfDay(
+                            ofDay.stream()
+                                    .collect(Collectors.toMap(
+                                            Stored::clientId,
+                                            s -> Math.max(
+                                                    1,
+                                                    WeekWords.minutes(
+                                                            s.plan().seconds().get(day))))),
+                            ofDay.stream()
+                                    .filter(s -> s.plan().planned(day).contains(BlockOfWeeks.RETEST))
+                                    .map(Stored::clientId)
+                                    .collect(Collectors.toSet()));
                 })
                 .toList();
     }
 
     /** Days of a client from one on, in their order. */
     public List<DayPlan> days(Client client, LocalDate from, LocalDate before) {
-        var calendar = calendars.of(client).days();
+        var all = calendars.of(client);
+        var calendar = all.days();
         var weeks = plans.newest(List.of(client.id()), WeekPlans.monday(from), before).stream()
                 .collect(Collectors.toMap(Stored::monday, Stored::plan));
         return from.datesUntil(before)
-                .flatMap(d -> day(calendar, weeks, d).stream())
+                .flatMap(d -> day(calendar, battery(all), weeks, d).stream())
                 .toList();
     }
 

@@ -48,6 +48,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Reads what a client's weeks are planned from. */
@@ -55,6 +56,8 @@ import org.springframework.stereotype.Component;
 class InputReader {
     private static final int WEEKS_BACK = 5;
     private static final int WEEKS_AHEAD = 60;
+    /** No method asks for more. */
+    private static final Duration LONGEST_REST = Duration.ofDays(7);
     /** What a measure or a movement of a battery takes (house rule). */
     private static final int SECONDS_A_MEASURE = 45;
 
@@ -97,7 +100,9 @@ class InputReader {
 
     Inputs of(Client client) {
         var own = lines.of(client.id());
-        var known = door.of(List.of(client), own);
+        var ended = lines.endedSince(client.id(), clock.instant().minus(LONGEST_REST));
+        var known = door.of(
+                List.of(client), Stream.concat(own.stream(), ended.stream()).toList());
         var now = program.of(List.of(client), own, known).get(0);
         var today = known.moment().day(known.moment().instant());
         var calendar = calendars.of(client);
@@ -115,7 +120,7 @@ class InputReader {
                 client,
                 week(now, known, calendar.usual().travelEquipment()),
                 calendar,
-                rested(now, known),
+                rested(now, known, ended),
                 byDay,
                 measuresTaken * SECONDS_A_MEASURE,
                 stored(client, since, today),
@@ -225,9 +230,9 @@ class InputReader {
         return found;
     }
 
-    /** From the real end of each line's last session on, longer after real soreness. */
-    private List<Rested> rested(ClientProgram now, Known known) {
-        return now.lines().stream()
+    /** From the real end of each line's last session on, longer after real soreness; of lines that ended since, too. */
+    private List<Rested> rested(ClientProgram now, Known known, List<Line> ended) {
+        return Stream.concat(now.lines().stream(), ended.stream())
                 .flatMap(line -> now.tried(line, look -> rest(line, known)).found().stream()
                         .flatMap(List::stream))
                 .toList();

@@ -2,42 +2,64 @@ package gradino.server.schedule.plan;
 
 import gradino.core.schedule.calendar.Appointment.Occurrence;
 import gradino.core.schedule.calendar.ClientCalendar;
+import gradino.core.schedule.calendar.StudioHours;
+import gradino.core.schedule.calendar.StudioHours.Span;
+import gradino.server.account.people.SignedIn;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
+import gradino.server.platform.Problem;
 import gradino.server.schedule.calendar.CalendarService;
 import gradino.server.schedule.calendar.CalendarService.Booked;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.time.LocalTime;
 import java.time.YearMonth;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** A coach's month: who comes when, who trains on their own, and where two meet. */
 @Service
-class MonthService {
+public class MonthService {
     private final ClientService clients;
     private final CalendarService calendars;
     private final DayPlans plans;
+    private final HoursRepository hours;
+    private final SignedIn signedIn;
     private final Clock clock;
 
-    MonthService(ClientService clients, CalendarService calendars, DayPlans plans, Clock clock) {
+    MonthService(
+            ClientService clients,
+            CalendarService calendars,
+            DayPlans plans,
+            HoursRepository hours,
+            SignedIn signedIn,
+            Clock clock) {
         this.clients = clients;
         this.calendars = calendars;
         this.plans = plans;
+        this.hours = hours;
+        this.signedIn = signedIn;
         this.clock = clock;
     }
 
     /** Whole weeks, from the Monday before the first to the Sunday after the last. */
-    record Month(YearMonth month, LocalDate today, List<MonthDay> days, List<Trainee> clients) {}
+    record Month(YearMonth month, LocalDate today, List<MonthDay> days, List<Trainee> clients, StudioHours hours) {}
 
-    /** @param alone clients who train without a coach that day */
-    record MonthDay(LocalDate date, List<Visit> visits, List<Trainee> alone) {}
+    /**
+     * A day.
+     *
+     * @param alone clients who train without a coach that day
+     * @param retests clients whose battery is due that day
+     * @param free what is left of the coach's own hours; empty on days that are past
+     */
+    record MonthDay(LocalDate date, List<Visit> visits, List<Trainee> alone, List<Trainee> retests, List<Span> free) {}
 
     record Trainee(String id, String name) {}
 
@@ -82,21 +104,65 @@ class MonthService {
         }
         found.sort(Comparator.comparing(f -> f.at().start()));
         var planned = plans.between(mine, from, before);
+        var me = signedIn.required().id();
+        var own = hours.of(me);
         var days = from.datesUntil(before)
-                .map(date -> day(date, found, mine, planned.get((int) ChronoUnit.DAYS.between(from, date))))
+                .map(date -> day(
+                        date,
+                        found,
+                        mine,
+                        planned.get((int) ChronoUnit.DAYS.between(from, date)),
+                        free(date, found, me, own)))
                 .toList();
         return new Month(
                 month,
                 LocalDate.now(clock),
                 days,
-                mine.stream().map(MonthService::named).toList());
+                mine.stream().map(MonthService::named).toList(),
+                own);
+    }
+
+    /** Appointments that nobody was signed in for count as everybody's. */
+    private List<Span> free(LocalDate date, List<Found> found, String me, StudioHours own) {
+        if (date.isBefore(LocalDate.now(clock))) {
+            return List.of();
+        }
+        var taken = found.stream()
+                .filter(f -> f.at().start().toLocalDate().equals(date)
+                        && Optional.ofNullable(f.booked().accountId())
+                                .filter(a -> !a.equals(me))
+                                .isEmpty())
+                .map(f -> span(f.at()))
+                .toList();
+        return own.free(date.getDayOfWeek(), taken);
+    }
+
+    /** Up to the end of its day. */
+    private static Span span(Occurrence at) {
+        var from = at.start().toLocalTime();
+        var end = at.start().plusMinutes(at.minutes());
+        boolean sameDay = end.toLocalDate().equals(at.start().toLocalDate());
+        return new Span(from, sameDay ? end.toLocalTime() : LocalTime.MAX);
+    }
+
+    @Transactional
+    public StudioHours keepHours(String accountId, StudioHours own) {
+        for (int i = 0; i < own.shifts().size(); i++) {
+            var shift = own.shifts().get(i);
+            if (!shift.from().isBefore(shift.until())) {
+                throw Problem.invalid("shifts[%d]".formatted(i), "before-start", "It cannot end before it begins.");
+            }
+        }
+        hours.keep(accountId, own);
+        return own;
     }
 
     private static Trainee named(Client client) {
         return new Trainee(client.id(), client.details().name());
     }
 
-    private MonthDay day(LocalDate date, List<Found> found, List<Client> mine, DayPlans.OfDay planned) {
+    private MonthDay day(
+            LocalDate date, List<Found> found, List<Client> mine, DayPlans.OfDay planned, List<Span> free) {
         var here = found.stream()
                 .filter(f -> f.at().start().toLocalDate().equals(date))
                 .toList();
@@ -109,7 +175,12 @@ class MonthService {
                         .filter(c -> planned.minutes(c.id()) > 0
                                 && here.stream().noneMatch(f -> f.client().equals(c)))
                         .map(MonthService::named)
-                        .toList());
+                        .toList(),
+                mine.stream()
+                        .filter(c -> planned.retests().contains(c.id()))
+                        .map(MonthService::named)
+                        .toList(),
+                free);
     }
 
     private Visit visit(Found f, List<Found> sameDay, int planned) {

@@ -1,6 +1,8 @@
 package gradino.server.schedule.plan;
 
 import gradino.core.schedule.WayOut;
+import gradino.core.schedule.calendar.StudioHours;
+import gradino.server.account.people.SignedIn;
 import gradino.server.perform.floor.Floor;
 import gradino.server.schedule.plan.WeekService.Move;
 import gradino.server.schedule.plan.WeekService.Target;
@@ -14,6 +16,7 @@ import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -22,10 +25,12 @@ import org.springframework.web.bind.annotation.RestController;
 class WeekController {
     private final WeekService weeks;
     private final MonthService months;
+    private final SignedIn signedIn;
 
-    WeekController(WeekService weeks, MonthService months) {
+    WeekController(WeekService weeks, MonthService months, SignedIn signedIn) {
         this.weeks = weeks;
         this.months = months;
+        this.signedIn = signedIn;
     }
 
     @GetMapping("/api/clients/{clientId}/weeks/{monday}")
@@ -65,6 +70,12 @@ class WeekController {
     @GetMapping("/api/months/{month}")
     MonthService.Month month(@PathVariable YearMonth month) {
         return months.month(month);
+    }
+
+    /** When the coach who asks is at the studio. */
+    @PutMapping("/api/hours")
+    StudioHours hours(@RequestBody StudioHours hours) {
+        return months.keepHours(signedIn.required().id(), hours);
     }
 
     record NewPlannedRun(@NotBlank @Size(max = 64) String id) {}

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * A client's week as it is planned now.
@@ -32,10 +33,15 @@ record WeekPlan(
      * Ways out that were taken, and days that were set by hand against a rule.
      *
      * @param moreSeconds by the day of the week
+     * @param setLess lines that have a set less each time
      * @param fewer days, by line
      */
-    record Own(Map<Integer, Integer> moreSeconds, Map<String, Integer> fewer, Map<String, KeptLine> kept) {
-        static final Own NONE = new Own(Map.of(), Map.of(), Map.of());
+    record Own(
+            Map<Integer, Integer> moreSeconds,
+            Set<String> setLess,
+            Map<String, Integer> fewer,
+            Map<String, KeptLine> kept) {
+        static final Own NONE = new Own(Map.of(), Set.of(), Map.of(), Map.of());
 
         Map<String, DaySet> keptDays() {
             var days = new HashMap<String, DaySet>();

@@ -206,8 +206,12 @@ public class WeekPlans implements InMemory {
     }
 
     private static WeekTask asked(Inputs in, LocalDate monday, Own own, ProgramWeek.Known known) {
-        var task = own(in.program().task(in.open(monday), known), own);
-        return in.isRetest(monday) ? BlockOfWeeks.ofRetest(task, in.retestSeconds()) : task;
+        var task = in.program().withASetLess(own.setLess()).task(in.open(monday), known);
+        for (var rare : in.calendar().everySecondWeek()) {
+            task = rare.leavesOut(monday) ? task.withLine(rare.line(), l -> l.withWanted(0)) : task;
+        }
+        var asked = own(task, own);
+        return in.isRetest(monday) ? BlockOfWeeks.ofRetest(asked, in.retestSeconds()) : asked;
     }
 
     private static WeekTask own(WeekTask task, Own own) {

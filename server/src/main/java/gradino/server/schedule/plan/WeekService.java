@@ -12,8 +12,11 @@ import gradino.server.account.people.SignedIn;
 import gradino.server.intake.ClientService;
 import gradino.server.perform.floor.Floor;
 import gradino.server.perform.floor.RunService;
+import gradino.server.platform.Heavy;
 import gradino.server.platform.Problem;
 import gradino.server.prescribe.program.Program;
+import gradino.server.schedule.calendar.CalendarService;
+import gradino.server.schedule.calendar.EverySecondWeek;
 import gradino.server.schedule.plan.WeekPlan.KeptLine;
 import gradino.server.schedule.plan.WeekPlan.Own;
 import gradino.server.schedule.plan.WeekPlan.Replanned;
@@ -23,9 +26,12 @@ import java.time.LocalDate;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
 
@@ -40,6 +46,8 @@ public class WeekService {
     private final Program program;
     private final ClientService clients;
     private final RunService runs;
+    private final CalendarService calendars;
+    private final Heavy heavy;
     private final SignedIn signedIn;
 
     WeekService(
@@ -49,6 +57,8 @@ public class WeekService {
             Program program,
             ClientService clients,
             RunService runs,
+            CalendarService calendars,
+            Heavy heavy,
             SignedIn signedIn) {
         this.plans = plans;
         this.rows = rows;
@@ -56,6 +66,8 @@ public class WeekService {
         this.program = program;
         this.clients = clients;
         this.runs = runs;
+        this.calendars = calendars;
+        this.heavy = heavy;
         this.signedIn = signedIn;
     }
 
@@ -89,31 +101,48 @@ public class WeekService {
     record WeekWays(List<String> conflict, List<Way> ways) {}
 
     WeekWays waysOut(String clientId, LocalDate monday) {
-        var asked = plans.asked(planned(clientId, monday), monday);
+        var in = planned(clientId, monday);
+        var asked = plans.asked(in, monday);
         var words = asked.words();
-        return new WeekWays(
-                plans.planner().conflict(asked.task()).stream().map(words::name).toList(),
-                plans.planner().waysOut(asked.task()).stream()
-                        .map(w -> new Way(w, words.of(w, asked.task())))
-                        .toList());
+        return heavy.run(signedIn.required().id(), "ways out", work -> {
+            var conflict = plans.planner().conflict(asked.task());
+            work.step(1, 2);
+            return new WeekWays(
+                    conflict.stream().map(words::name).toList(),
+                    ways(in, asked).stream()
+                            .map(w -> new Way(w, words.of(w, asked.task())))
+                            .toList());
+        });
     }
 
-    /** Takes a way out, for this week alone. */
+    private List<WayOut> ways(Inputs in, Asked asked) {
+        var less = new HashMap<>(in.program().setsLess());
+        less.keySet().removeAll(asked.own().setLess());
+        return plans.planner().waysOut(asked.task(), less);
+    }
+
+    /** Takes a way out: for this week alone, but for what is done every second week from then on. */
     WeekView take(String clientId, LocalDate monday, WayOut way) {
         var in = planned(clientId, monday);
         var asked = plans.asked(in, monday);
-        if (!plans.planner().waysOut(asked.task()).contains(way)) {
+        var ways = heavy.run(signedIn.required().id(), "ways out", work -> ways(in, asked));
+        if (!ways.contains(way)) {
             throw Problem.invalid("way", "no-way", "This does not help any more: look at the week again.");
         }
         var own = asked.own();
         var more = new HashMap<>(own.moreSeconds());
+        var setLess = new HashSet<>(own.setLess());
         var fewer = new HashMap<>(own.fewer());
-        if (way.givesTime()) {
-            more.merge(way.day(), way.amount(), Integer::sum);
-        } else {
-            fewer.merge(way.line(), way.amount(), Integer::sum);
+        switch (way.kind()) {
+            case MORE_TIME -> more.merge(way.day(), way.amount(), Integer::sum);
+            case SET_LESS -> setLess.add(way.line());
+            case FEWER_DAYS -> fewer.merge(way.line(), way.amount(), Integer::sum);
+            case EVERY_SECOND_WEEK -> {
+                calendars.keepEverySecondWeek(clientId, new EverySecondWeek(way.line(), monday));
+                return week(clientId, monday);
+            }
         }
-        return keep(in, monday, new Own(more, fewer, own.kept()));
+        return keep(in, monday, new Own(more, setLess, fewer, own.kept()));
     }
 
     /** Plans with other wishes of the coach. */
@@ -224,7 +253,7 @@ public class WeekService {
         } else if (move.from() == Moves.NOWHERE) {
             unit.lines().forEach(l -> fewer.merge(l, -1, Integer::sum));
         }
-        var own = new Own(before.own().moreSeconds(), fewer, kept);
+        var own = new Own(before.own().moreSeconds(), before.own().setLess(), fewer, kept);
         var whole = plans.asked(with(in, monday, own(before, own)), monday).whole();
         return keep(
                 in,
@@ -305,12 +334,15 @@ public class WeekService {
         if (planned.isEmpty()) {
             throw Problem.conflict("nothing-planned", "Nothing is planned on this day any more.");
         }
+        var setLess = Optional.ofNullable(plans.fresh(clientId).stored().get(WeekPlans.monday(date)))
+                .map(p -> p.own().setLess())
+                .orElse(Set.of());
         return runs.openPlanned(
                 client,
                 dayId(date),
                 runId,
                 name(date),
-                now -> reader.program(now).session(planned));
+                now -> reader.program(now).withASetLess(setLess).session(planned));
     }
 
     /** A day's session, told from a session of the program. */

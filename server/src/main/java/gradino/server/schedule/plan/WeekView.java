@@ -85,8 +85,21 @@ record WeekView(
             List<UnitLine> lines,
             @Nullable String kept) {}
 
-    /** A line of it. */
-    record UnitLine(String id, String name, EffortClass effort, int spacingHours, int wanted, int seconds) {}
+    /**
+     * A line of it.
+     *
+     * @param setLess whether it has a set less this week
+     * @param everySecondWeek whether it is left out every second week
+     */
+    record UnitLine(
+            String id,
+            String name,
+            EffortClass effort,
+            int spacingHours,
+            int wanted,
+            int seconds,
+            boolean setLess,
+            boolean everySecondWeek) {}
 
     /** What is missing of a line. */
     record LeftOutView(String line, String name, int wanted, int has, List<ReasonView> reasons) {}
@@ -128,7 +141,9 @@ record WeekView(
                 monday,
                 in.today(),
                 days,
-                task.units().stream().map(u -> unit(u, in, now, plan, words)).toList(),
+                task.units().stream()
+                        .map(u -> unit(u, in, now, task, plan, words))
+                        .toList(),
                 leftOut,
                 leftOut.isEmpty(),
                 plan.proved(),
@@ -159,7 +174,8 @@ record WeekView(
                 outcomes);
     }
 
-    private static UnitView unit(Together unit, Inputs in, ClientProgram now, WeekPlan plan, WeekWords words) {
+    private static UnitView unit(
+            Together unit, Inputs in, ClientProgram now, WeekTask task, WeekPlan plan, WeekWords words) {
         var name = now.session(unit.id()).map(Saving::name).orElseGet(() -> words.name(unit.id()));
         var lines = new ArrayList<UnitLine>();
         for (var id : unit.lines()) {
@@ -170,10 +186,13 @@ record WeekView(
                             words.name(id),
                             l.effort(),
                             l.spacingHours(),
-                            l.wanted(),
+                            task.line(id).wanted(),
                             Optional.ofNullable(plan.facts().lines().get(id))
                                     .map(w -> w.seconds())
-                                    .orElse(0))));
+                                    .orElse(0),
+                            plan.own().setLess().contains(id),
+                            in.calendar().everySecondWeek().stream()
+                                    .anyMatch(rare -> rare.line().equals(id)))));
         }
         var kept = unit.lines().stream()
                 .flatMap(l -> Optional.ofNullable(plan.own().kept().get(l)).stream())
