@@ -11,7 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 
-/** Weeks of twelve lines, of five kinds, others in each run. */
+/** Weeks of twelve lines, of five kinds; the same in each run, so that runs can be compared. */
 final class WeekBench {
     private static final int LINES = 12;
     private static final int A_KIND = 12;
@@ -23,7 +23,7 @@ final class WeekBench {
     private WeekBench() {}
 
     static List<Measured> plan() {
-        return new WeekBench().measured(System.nanoTime());
+        return new WeekBench().measured(1);
     }
 
     private List<Measured> measured(long seed) {

@@ -8,6 +8,7 @@ import gradino.core.schedule.week.WeekTask;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.chocosolver.solver.Model;
 import org.chocosolver.solver.Solution;
@@ -21,7 +22,7 @@ import org.chocosolver.solver.variables.IntVar;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Level by level: each is brought down as far as it goes and fixed there before the next. Then the days of the first unit are made the
+ * A few levels after the other: they are brought down as far as they go and fixed there before the next. Then the days of the first unit are made the
  * lowest there are, then those of the next, so that there is one answer. Bounded by steps of the search, never by time.
  */
 public final class ConstraintWeekSolver implements WeekSolver {
@@ -29,6 +30,8 @@ public final class ConstraintWeekSolver implements WeekSolver {
     private static final long MOST_NODES = 500_000;
 
     private static final int USUAL_LINES = 12;
+    /** Levels that are brought down together, so that it is proved once that there is no better week, and not for each of them. */
+    private static final int AT_ONCE = 3;
     /** Of the kinds of {@link FailureBased}: failures by choices made, the older ones counting less. */
     private static final int RATE_OF_FAILURES = 2;
 
@@ -95,8 +98,9 @@ public final class ConstraintWeekSolver implements WeekSolver {
         }
 
         Optional<Week> through(List<Level> order) {
-            var steps = Stream.concat(order.stream().map(week::level), Stream.of(week.sets()))
-                    .toList();
+            var levels = IntStream.iterate(0, from -> from < order.size(), from -> from + AT_ONCE)
+                    .mapToObj(from -> week.levels(order.subList(from, Math.min(order.size(), from + AT_ONCE))));
+            var steps = Stream.concat(levels, Stream.of(week.sets())).toList();
             Solution best = null;
             for (var step : steps) {
                 best = lowest(step, best);

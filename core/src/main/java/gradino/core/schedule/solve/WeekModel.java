@@ -69,6 +69,20 @@ final class WeekModel {
         return Objects.requireNonNull(levels.get(level), level.name());
     }
 
+    /** Levels as one number, each weighing more than all after it can come to. */
+    IntVar levels(List<Level> order) {
+        var all = order.stream().map(this::level).toArray(IntVar[]::new);
+        var weights = new int[all.length];
+        int next = 1;
+        for (int l = all.length - 1; l >= 0; l--) {
+            weights[l] = next;
+            next = Math.multiplyExact(next, all[l].getUB() + 1);
+        }
+        var one = model.intVar(order.toString(), 0, next - 1, true);
+        model.scalar(all, weights, "=", one).post();
+        return one;
+    }
+
     void count(Level level, IntVar term) {
         terms.computeIfAbsent(level, l -> new ArrayList<>()).add(term);
     }
