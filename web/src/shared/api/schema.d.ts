@@ -1044,6 +1044,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/weeks/sketch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sketch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/weeks/{monday}": {
         parameters: {
             query?: never;
@@ -4455,6 +4471,12 @@ export interface components {
             firstRun: boolean;
             me?: components["schemas"]["Account"];
         };
+        SketchedDay: {
+            /** Format: date */
+            date: string;
+            /** Format: int32 */
+            minutes: number;
+        };
         SmallHistory: {
             csv: string;
         };
@@ -4919,6 +4941,10 @@ export interface components {
             strain?: number;
             /** Format: double */
             total: number;
+        };
+        WeekSketch: {
+            days: components["schemas"]["SketchedDay"][];
+            leftOut: string[];
         };
         WeekView: {
             adherence: components["schemas"]["Adherence"];
@@ -6905,6 +6931,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OpenSign"][];
+                };
+            };
+        };
+    };
+    sketch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SessionDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekSketch"];
                 };
             };
         };

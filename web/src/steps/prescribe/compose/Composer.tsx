@@ -16,6 +16,7 @@ import { useComposerKeys } from './useComposerKeys';
 import { useForms } from '../../../shared/blocks/useForms';
 import { useHistory } from './useHistory';
 import { useKeep } from './useKeep';
+import { WeekSketch } from './WeekSketch';
 import { usePreview } from './usePreview';
 import { useServerLines } from './useServerLines';
 import { useStable } from './useStable';
@@ -142,6 +143,7 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
           Nothing is in this session yet. Add a position: it begins with its usual dose.
         </p>
       )}
+      {isNew && !blocked && <WeekSketch clientId={clientId} draft={draft} />}
       {preview && preview.phases.length > 0 && (
         <>
           <ScoreView

@@ -89,6 +89,27 @@ public class WeekTest {
         assertThat(week.path("proved").asBoolean()).isTrue();
     }
 
+    /** What is composed shows where it would go before it is saved, and leaves nothing behind. */
+    @Test
+    public void aSessionThatIsComposedShowsItsWeek() {
+        var before = look();
+        var line = scene.suggestedLine("hip-external-rotation", "prone-knee-bent", "light-breath", "second");
+        var draft = "{\"warmUp\":[],\"stations\":[{\"lines\":[%s],\"rounds\":1,\"restSeconds\":0,\"oneSetUp\":false}]}"
+                .formatted(line);
+        var sketch = post("/api/clients/" + Scene.CLIENT + "/weeks/sketch", draft);
+        int wanted = line.path("sessionsPerWeek").asInt();
+        assertThat(sketch.path("days").size()).isGreaterThanOrEqualTo(Math.max(3, wanted));
+        assertThat(sketch.path("leftOut")).isEmpty();
+        assertThat(sketch.at("/days/0/date").asString())
+                .isGreaterThanOrEqualTo(monday().plusWeeks(1).toString());
+        assertThat(look()).isEqualTo(before);
+        usual(3, 0, 0, 0, 0, 0, 0);
+        assertThat(post("/api/clients/" + Scene.CLIENT + "/weeks/sketch", draft)
+                        .path("leftOut")
+                        .toString())
+                .contains("hip external rotation: 0 of");
+    }
+
     private JsonNode unit() {
         return look().at("/units/0");
     }

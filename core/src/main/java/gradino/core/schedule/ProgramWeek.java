@@ -28,6 +28,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** A client's program as a week sees it: each line with its wishes and where it can be done, and what is done together. */
 public final class ProgramWeek {
@@ -121,6 +122,15 @@ public final class ProgramWeek {
 
     public List<Trained> lines() {
         return lines;
+    }
+
+    /** With more lines, done together. */
+    public ProgramWeek with(List<Trained> more, Session session) {
+        var all = Stream.concat(lines.stream(), more.stream())
+                .sorted(Comparator.comparing(Trained::priority))
+                .toList();
+        return new ProgramWeek(
+                all, Stream.concat(arranged.stream(), Stream.of(session)).toList(), equipment);
     }
 
     /** The same program, some lines with a set less each time. */

@@ -81,8 +81,8 @@ final class PlainSearch implements WeekSolver {
                                     .thenComparing(d -> d))
                             .toList())
                     .toList();
-            seconds = some().map(bits -> rules.seconds(of(bits))).toArray();
-            setUps = some().map(bits -> rules.setUps(of(bits))).toArray();
+            seconds = some().map(rules.load(lines)::seconds).toArray();
+            setUps = some().map(rules.load(lines)::setUps).toArray();
             allowed = new boolean[lines.size()][1 << DaySet.DAYS];
             BY_LINE.forEach(level -> counts.put(level, new int[lines.size()][1 << DaySet.DAYS]));
             DaySet.ALL.within().mapToObj(DaySet::new).forEach(this::byItself);
@@ -108,13 +108,6 @@ final class PlainSearch implements WeekSolver {
 
         private IntStream some() {
             return IntStream.range(0, 1 << lines.size());
-        }
-
-        private List<WeekLine> of(int bits) {
-            return IntStream.range(0, lines.size())
-                    .filter(l -> (bits >> l & 1) == 1)
-                    .mapToObj(lines::get)
-                    .toList();
         }
 
         private void byItself(DaySet set) {

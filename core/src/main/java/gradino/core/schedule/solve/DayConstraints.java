@@ -10,7 +10,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.chocosolver.solver.Model;
@@ -110,22 +109,22 @@ final class DayConstraints {
 
     /** A row for each choice of lines that fits: the lines, the positions they need, and what they weigh. */
     private void together(int day, List<WeekLine> lines) {
+        var load = rules.load(lines);
         var positions = task.shared().stream()
-                .filter(s -> s.kind() == Shared.Kind.SET_UP && !who(s, lines).isEmpty())
+                .filter(s -> s.kind() == Shared.Kind.SET_UP && load.who(s) != 0)
                 .toList();
+        var who = positions.stream().mapToLong(load::who).toArray();
+        var weights = lines.stream().mapToInt(l -> l.priority().weight()).toArray();
         var tuples = new Tuples(true);
-        fitting(
-                lines,
-                new ArrayList<>(),
+        for (int chosen = 0; chosen < 1 << weights.length; chosen++) {
+            if (load.seconds(chosen) <= task.days().get(day).seconds()) {
+                tuples.add(row(chosen, who, weights));
+            }
+        }
+        var weight = model.intVar(
+                "weight-" + day,
                 0,
-                task.days().get(day).seconds(),
-                some -> tuples.add(Stream.of(
-                                lines.stream().mapToInt(l -> some.contains(l) ? 1 : 0),
-                                positions.stream().mapToInt(p -> who(p, some).isEmpty() ? 0 : 1),
-                                IntStream.of(weight(some)))
-                        .flatMapToInt(part -> part)
-                        .toArray()));
-        var weight = model.intVar("weight-" + day, 0, weight(lines));
+                lines.stream().mapToInt(l -> l.priority().weight()).sum());
         var taken = model.boolVarArray("taken-" + day, positions.size());
         model.table(
                         Stream.of(on(lines, day).stream(), Stream.of(taken), Stream.of(weight))
@@ -133,24 +132,22 @@ final class DayConstraints {
                                 .toArray(IntVar[]::new),
                         tuples)
                 .post();
-        weights.add(weight);
+        this.weights.add(weight);
         for (int p = 0; p < taken.length; p++) {
             takes(positions.get(p), taken[p]);
         }
     }
 
-    /** One more line never takes less, so that what does not fit is not gone on with. */
-    private void fitting(
-            List<WeekLine> lines, List<WeekLine> some, int from, int seconds, Consumer<List<WeekLine>> with) {
-        if (rules.seconds(some) > seconds) {
-            return;
+    private static int[] row(int chosen, long[] who, int[] weights) {
+        var row = new int[weights.length + who.length + 1];
+        for (int l = 0; l < weights.length; l++) {
+            row[l] = chosen >> l & 1;
+            row[row.length - 1] += row[l] * weights[l];
         }
-        with.accept(some);
-        for (int next = from; next < lines.size(); next++) {
-            some.add(lines.get(next));
-            fitting(lines, some, next + 1, seconds, with);
-            some.remove(some.size() - 1);
+        for (int p = 0; p < who.length; p++) {
+            row[weights.length + p] = (who[p] & chosen) == 0 ? 0 : 1;
         }
+        return row;
     }
 
     private void takes(Shared position, BoolVar on) {
@@ -174,10 +171,6 @@ final class DayConstraints {
 
     private static List<WeekLine> who(Shared shared, List<WeekLine> lines) {
         return lines.stream().filter(l -> l.shares().contains(shared.key())).toList();
-    }
-
-    private static int weight(List<WeekLine> lines) {
-        return lines.stream().mapToInt(l -> l.priority().weight()).sum();
     }
 
     private void summed(int day, List<WeekLine> lines) {

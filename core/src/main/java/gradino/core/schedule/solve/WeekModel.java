@@ -7,13 +7,11 @@ import gradino.core.schedule.week.WeekLine;
 import gradino.core.schedule.week.WeekRules;
 import gradino.core.schedule.week.WeekTask;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.chocosolver.solver.Model;
 import org.chocosolver.solver.Solution;
@@ -149,37 +147,59 @@ final class WeekModel {
     /** A row for each set of days: its bits, its rank, the days themselves, and what they count. */
     private IntVar table(String id, List<DaySet> choices, List<WeekLine> lines, BoolVar[] days) {
         var rows = choices.stream()
-                .sorted(Comparator.comparing((DaySet days0) -> counts(Level.MISSING, lines, days0))
-                        .thenComparing(days0 -> counts(Level.SPREAD, lines, days0))
-                        .thenComparing(days0 -> days0))
+                .map(set -> new Row(
+                        set,
+                        BY_LINE.stream().map(level -> counts(level, lines, set)).toList()))
+                .sorted()
                 .toList();
         var size = model.intVar("size-" + id, 0, DaySet.DAYS);
         lines.forEach(l -> sizes.put(l.id(), size));
-        var bits =
-                model.intVar("days-" + id, rows.stream().mapToInt(DaySet::bits).toArray());
+        var bits = model.intVar(
+                "days-" + id, rows.stream().mapToInt(row -> row.days().bits()).toArray());
         var rank = model.intVar("rank-" + id, 0, rows.size() - 1);
         ranks.add(rank);
         var columns = new ArrayList<IntVar>(List.of(bits, rank, size));
         columns.addAll(List.of(days));
-        for (var level : BY_LINE) {
+        for (int l = 0; l < BY_LINE.size(); l++) {
+            int level = l;
             var cost = model.intVar(
-                    level + "-" + id,
-                    rows.stream().mapToInt(row -> counts(level, lines, row)).toArray());
-            count(level, cost);
+                    BY_LINE.get(l) + "-" + id,
+                    rows.stream().mapToInt(row -> row.counts().get(level)).toArray());
+            count(BY_LINE.get(l), cost);
             columns.add(cost);
         }
         var tuples = new Tuples(true);
         for (int r = 0; r < rows.size(); r++) {
-            var row = rows.get(r);
-            tuples.add(Stream.of(
-                            IntStream.of(row.bits(), r, row.size()),
-                            IntStream.range(0, DaySet.DAYS).map(d -> row.has(d) ? 1 : 0),
-                            BY_LINE.stream().mapToInt(level -> counts(level, lines, row)))
-                    .flatMapToInt(part -> part)
-                    .toArray());
+            tuples.add(rows.get(r).tuple(r));
         }
         model.table(columns.toArray(IntVar[]::new), tuples).post();
         return bits;
+    }
+
+    /** A set of days with what it counts at each level of {@link #BY_LINE}; ordered by the first two of those, then by its days. */
+    private record Row(DaySet days, List<Integer> counts) implements Comparable<Row> {
+        private static final int BEFORE_DAYS = 3;
+
+        @Override
+        public int compareTo(Row other) {
+            int first = counts.get(0).compareTo(other.counts.get(0));
+            int second = first == 0 ? counts.get(1).compareTo(other.counts.get(1)) : first;
+            return second == 0 ? days.compareTo(other.days) : second;
+        }
+
+        int[] tuple(int rank) {
+            var tuple = new int[BEFORE_DAYS + DaySet.DAYS + counts.size()];
+            tuple[0] = days.bits();
+            tuple[1] = rank;
+            tuple[2] = days.size();
+            for (int d = 0; d < DaySet.DAYS; d++) {
+                tuple[BEFORE_DAYS + d] = days.has(d) ? 1 : 0;
+            }
+            for (int c = 0; c < counts.size(); c++) {
+                tuple[BEFORE_DAYS + DaySet.DAYS + c] = counts.get(c);
+            }
+            return tuple;
+        }
     }
 
     private int counts(Level level, List<WeekLine> lines, DaySet set) {

@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.ToIntFunction;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 
 /**
  * What holds in a week, written once: for the search, for its proof in the tests, and for whoever moves a session by hand. Spacing runs
@@ -118,20 +117,19 @@ public final class WeekRules {
         return seconds(on(week, day));
     }
 
-    /** Seconds of these lines on one day. */
-    public int seconds(List<WeekLine> lines) {
-        return lines.stream().mapToInt(WeekLine::seconds).sum()
-                + shared(lines).mapToInt(Shared::seconds).sum();
+    /** What these lines take, any of them together. */
+    public DayLoad load(List<WeekLine> lines) {
+        return new DayLoad(lines, task.shared());
     }
 
-    /** Positions that these lines need on one day. */
-    public int setUps(List<WeekLine> lines) {
-        return (int) shared(lines).filter(s -> s.kind() == Shared.Kind.SET_UP).count();
+    private int seconds(List<WeekLine> lines) {
+        var load = load(lines);
+        return load.seconds(load.all());
     }
 
-    private Stream<Shared> shared(List<WeekLine> lines) {
-        return task.shared().stream()
-                .filter(s -> lines.stream().anyMatch(l -> l.shares().contains(s.key())));
+    private int setUps(List<WeekLine> lines) {
+        var load = load(lines);
+        return load.setUps(load.all());
     }
 
     private List<WeekLine> on(Map<String, DaySet> week, int day) {

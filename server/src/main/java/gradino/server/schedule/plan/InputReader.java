@@ -5,9 +5,11 @@ import gradino.core.advance.state.Policy;
 import gradino.core.advance.state.Threshold;
 import gradino.core.because.Finding;
 import gradino.core.prescribe.method.Method;
+import gradino.core.prescribe.program.Arrangement;
 import gradino.core.prescribe.program.SessionCheck;
 import gradino.core.prescribe.program.SessionContext;
 import gradino.core.prescribe.program.SessionDraft;
+import gradino.core.prescribe.program.SessionDraft.LineDraft;
 import gradino.core.prescribe.program.SessionDraft.StationDraft;
 import gradino.core.prescribe.program.WarmUp;
 import gradino.core.prescribe.timeline.EffortClass;
@@ -54,6 +56,9 @@ import org.springframework.stereotype.Component;
 /** Reads what a client's weeks are planned from. */
 @Component
 class InputReader {
+    /** A session that is not saved yet. */
+    private static final String COMPOSED = "composed";
+
     private static final int WEEKS_BACK = 5;
     private static final int WEEKS_AHEAD = 60;
     /** No method asks for more. */
@@ -153,7 +158,8 @@ class InputReader {
 
     /** A program as its weeks see it. Lines that cannot be judged are left out: Today says what is wrong with them. */
     ProgramWeek week(ClientProgram now, Known known, List<String> travelEquipment) {
-        var priorities = priorities(now);
+        var priorities = priorities(
+                now.client(), now.lines().stream().map(Line::motion).distinct().toList());
         var all = methods.methods();
         var context = contexts.of(now);
         var trained = new ArrayList<Trained>();
@@ -181,6 +187,22 @@ class InputReader {
         return week(now, known, calendars.of(now.client()).usual().travelEquipment());
     }
 
+    /** As if a session were saved that is composed just now. */
+    Inputs with(Inputs in, SessionDraft session) {
+        var now = program.of(in.client());
+        var all = methods.methods();
+        var context = contexts.of(now);
+        var motions = session.lines().stream().map(LineDraft::motion).distinct().toList();
+        var priorities = priorities(in.client(), motions);
+        var more = new ArrayList<Trained>();
+        for (var draft : session.lines()) {
+            method(all, draft)
+                    .filter(m -> in.program().line(draft.id()).isEmpty())
+                    .ifPresent(m -> more.add(trained(draft, m, List.of(), context, all, priorities, isLoaded(draft))));
+        }
+        return in.with(in.program().with(more, new Session(COMPOSED, Arrangement.of(session))));
+    }
+
     private Trained trained(
             ClientProgram now,
             Line line,
@@ -190,23 +212,44 @@ class InputReader {
             Map<String, Priority> priorities) {
         var draft = now.look().current(line).draft(line.id());
         var state = known.state(line);
-        var method = all.stream()
-                .filter(m -> m.id().equals(draft.method()))
-                .findFirst()
-                .orElseGet(state::method);
+        return trained(
+                draft,
+                method(all, draft).orElseGet(state::method),
+                now.look().forbids(line),
+                context,
+                all,
+                priorities,
+                isLoaded(draft) && !hasLifted(state));
+    }
+
+    private static Trained trained(
+            LineDraft draft,
+            Method method,
+            List<Finding> forbids,
+            SessionContext context,
+            List<Method> all,
+            Map<String, Priority> priorities,
+            boolean firstLoad) {
         var alone = new SessionDraft(List.of(), List.of(StationDraft.of(draft)));
-        var held = new ArrayList<>(now.look().forbids(line));
+        var held = new ArrayList<>(forbids);
         held.addAll(SessionCheck.check(alone, context, all).findings());
-        boolean loaded = draft.done().stream()
-                .anyMatch(s -> draft.effortClass(s)
-                        .filter(c -> c == EffortClass.LOADED)
-                        .isPresent());
         return new Trained(
                 draft,
                 method,
-                priorities.getOrDefault(line.motion(), Priority.SECOND),
+                priorities.getOrDefault(draft.motion(), Priority.SECOND),
                 held.stream().filter(Finding::blocks).map(Finding::message).findFirst(),
-                loaded && !hasLifted(state));
+                firstLoad);
+    }
+
+    private static Optional<Method> method(List<Method> all, LineDraft draft) {
+        return all.stream().filter(m -> m.id().equals(draft.method())).findFirst();
+    }
+
+    private static boolean isLoaded(LineDraft draft) {
+        return draft.done().stream()
+                .anyMatch(s -> draft.effortClass(s)
+                        .filter(c -> c == EffortClass.LOADED)
+                        .isPresent());
     }
 
     private static boolean hasLifted(LineState state) {
@@ -216,9 +259,8 @@ class InputReader {
     }
 
     /** A motion that its goal wants, or the one that is shortest, counts most; one that is as far as it should be, least (house rule). */
-    private Map<String, Priority> priorities(ClientProgram now) {
-        var motions = now.lines().stream().map(Line::motion).distinct().toList();
-        var rows = measures.ranges(now.client(), motions).stream()
+    private Map<String, Priority> priorities(Client client, List<String> motions) {
+        var rows = measures.ranges(client, motions).stream()
                 .sorted(Comparator.comparing(RangeRow::priority))
                 .toList();
         var found = new HashMap<String, Priority>();

@@ -40,6 +40,11 @@ record Inputs(
         return new Inputs(client, program, calendar, rested, done, retestSeconds, weeks, today, zone);
     }
 
+    /** With another program, of which nothing is planned yet. */
+    Inputs with(ProgramWeek other) {
+        return new Inputs(client, other, calendar, rested, done, retestSeconds, Map.of(), today, zone);
+    }
+
     /** A line that the program still has, or the re-test. */
     boolean knows(String line) {
         return program.line(line).isPresent() || line.equals(BlockOfWeeks.RETEST);

@@ -1,11 +1,13 @@
 package gradino.server.schedule.plan;
 
+import gradino.core.prescribe.program.SessionDraft;
 import gradino.core.schedule.WayOut;
 import gradino.core.schedule.calendar.StudioHours;
 import gradino.server.account.people.SignedIn;
 import gradino.server.perform.floor.Floor;
 import gradino.server.schedule.plan.WeekService.Move;
 import gradino.server.schedule.plan.WeekService.Target;
+import gradino.server.schedule.plan.WeekService.WeekSketch;
 import gradino.server.schedule.plan.WeekService.WeekWays;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
@@ -36,6 +38,11 @@ class WeekController {
     @GetMapping("/api/clients/{clientId}/weeks/{monday}")
     WeekView week(@PathVariable String clientId, @PathVariable LocalDate monday) {
         return weeks.week(clientId, monday);
+    }
+
+    @PostMapping("/api/clients/{clientId}/weeks/sketch")
+    WeekSketch sketch(@PathVariable String clientId, @RequestBody SessionDraft session) {
+        return weeks.sketch(clientId, session);
     }
 
     @GetMapping("/api/clients/{clientId}/weeks/{monday}/ways")

@@ -190,6 +190,11 @@ public class WeekPlans implements InMemory {
         return asked(in, monday, Optional.ofNullable(in.stored().get(monday)), rested, last);
     }
 
+    /** A whole week as it would be, after nothing. */
+    Asked sketch(Inputs in, LocalDate monday) {
+        return asked(in, monday, Optional.empty(), List.of(), Map.of());
+    }
+
     private Asked asked(
             Inputs in, LocalDate monday, Optional<WeekPlan> stored, List<Rested> rested, Map<String, DaySet> lastWeek) {
         var own = stored.map(WeekPlan::own).orElse(Own.NONE);

@@ -1,9 +1,12 @@
 package gradino.server.schedule.plan;
 
 import gradino.core.because.Finding;
+import gradino.core.prescribe.program.SessionDraft;
 import gradino.core.schedule.Moves;
 import gradino.core.schedule.WayOut;
 import gradino.core.schedule.WeekFacts;
+import gradino.core.schedule.WeekWords;
+import gradino.core.schedule.WeekWords.Reason;
 import gradino.core.schedule.week.Broken;
 import gradino.core.schedule.week.DaySet;
 import gradino.core.schedule.week.Together;
@@ -92,6 +95,42 @@ public class WeekService {
             throw Problem.notFound("planned week");
         }
         return in;
+    }
+
+    /** A day on which something would be done. */
+    record SketchedDay(LocalDate date, int minutes) {}
+
+    /**
+     * A whole week as it would be if a session were saved.
+     *
+     * @param leftOut what of it would find no place, in sentences
+     */
+    record WeekSketch(List<SketchedDay> days, List<String> leftOut) {}
+
+    /** The next whole week, with a session that is composed just now. */
+    WeekSketch sketch(String clientId, SessionDraft session) {
+        var in = reader.with(reader.of(clients.get(clientId)), session);
+        var monday = WeekPlans.monday(in.today()).plusWeeks(1);
+        var asked = plans.sketch(in, monday);
+        var plan = asked.next();
+        var days = IntStream.range(0, DaySet.DAYS)
+                .filter(d -> plan.seconds().get(d) > 0)
+                .mapToObj(d -> new SketchedDay(
+                        monday.plusDays(d), WeekWords.minutes(plan.seconds().get(d))))
+                .toList();
+        var leftOut = asked.words().leftOut(asked.whole(), plan.days()).stream()
+                .map(l -> "%s: %d of %d days. %s"
+                        .formatted(
+                                asked.words().name(l.line()),
+                                l.has(),
+                                l.wanted(),
+                                l.reasons().stream()
+                                        .findFirst()
+                                        .map(Reason::words)
+                                        .orElse(""))
+                        .strip())
+                .toList();
+        return new WeekSketch(days, leftOut);
     }
 
     /** A change that makes everything fit, as a button says it. */
