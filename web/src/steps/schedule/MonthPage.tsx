@@ -72,11 +72,13 @@ function Day({ day, month, add, open }: DayProps) {
   const today = day.date === month.today;
   const inside = day.date.startsWith(month.month);
   const date = local(day.date);
+  // A phone begins with today.
+  const gone = day.date < month.today && month.today.startsWith(month.month);
   return (
     <li
       className={`min-h-24 border-t-4 border-r border-r-rule px-1.5 pb-1 ${today ? 'border-t-ink' : 'border-t-rule'} ${
         inside ? 'bg-card' : 'bg-tread'
-      } ${!inside && day.visits.length === 0 ? 'max-md:hidden' : ''}`}
+      } ${gone || (!inside && day.visits.length === 0) ? 'max-md:hidden' : ''}`}
     >
       <div className="flex items-baseline justify-between">
         <span className={today ? 'font-bold' : 'text-soft'}>

@@ -17,9 +17,9 @@ export function WeekSketch({ clientId, draft }: { clientId: string; draft: Draft
   if (!week.data || draft.stations.length === 0) return null;
   const { days, leftOut } = week.data;
   return (
-    <section className="mt-6" aria-label="In the week">
-      <h3 className="mb-1 text-lg font-bold">In the week</h3>
+    <section className="mb-3" aria-label="In the week">
       <p>
+        <strong>In the week:</strong>{' '}
         {days.length === 0
           ? 'There is no day for it.'
           : days.map((d) => `${weekday(d.date)} ${d.minutes} min`).join(' · ')}
