@@ -1,18 +1,22 @@
 package gradino.core.schedule;
 
+import gradino.core.schedule.week.Broken;
 import gradino.core.schedule.week.DaySet;
 import gradino.core.schedule.week.Level;
 import gradino.core.schedule.week.Week;
 import gradino.core.schedule.week.WeekLine;
+import gradino.core.schedule.week.WeekRules;
 import gradino.core.schedule.week.WeekSolver;
 import gradino.core.schedule.week.WeekTask;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.IntStream;
 
 /** Plans a week, plans it on when something came in between, and says what to do where not all of it fits. */
@@ -36,6 +40,47 @@ public final class Planner {
     /** A week that goes on: past days as they were, as little lost as can be, and then as little changed as can be. */
     public Week goOn(WeekTask task) {
         return solved(task, Level.GOING_ON);
+    }
+
+    /**
+     * A week around days that were set by hand against a rule. Where others would take a joint over its cap with them, those keep to the
+     * same days.
+     *
+     * @param whole the task with the lines that were set by hand
+     * @param task without them
+     * @param kept days that were set, by line; a restriction, a pause and a place without the equipment still count over them
+     * @param plan how the others are planned
+     */
+    public Week around(WeekTask whole, WeekTask task, Map<String, DaySet> kept, Function<WeekTask, Week> plan) {
+        var week = merged(whole, plan.apply(task), kept);
+        boolean over = new WeekRules(whole)
+                .broken(week.days()).stream()
+                        .anyMatch(b -> b.rule() == Broken.Rule.CAP && !b.other().isEmpty());
+        return kept.isEmpty() || !over ? week : merged(whole, plan.apply(onDaysOf(kept, whole, task)), kept);
+    }
+
+    private static Week merged(WeekTask whole, Week week, Map<String, DaySet> kept) {
+        var days = new HashMap<>(week.days());
+        whole.lines().stream()
+                .filter(l -> kept.containsKey(l.id()))
+                .forEach(l -> days.put(
+                        l.id(),
+                        kept.getOrDefault(l.id(), DaySet.NONE)
+                                .and(l.allowed())
+                                .without(whole.frozen())
+                                .or(whole.done(l))));
+        return new Week(days, new WeekRules(whole).score(days), week.proved());
+    }
+
+    private static WeekTask onDaysOf(Map<String, DaySet> kept, WeekTask whole, WeekTask task) {
+        return task.withLines(task.lines().stream()
+                .map(line -> whole.lines().stream()
+                        .filter(k -> kept.containsKey(k.id()) && !k.isLight() && !line.isLight() && line.meets(k))
+                        .map(k -> kept.getOrDefault(k.id(), DaySet.NONE))
+                        .reduce(DaySet::or)
+                        .map(days -> line.withAllowed(line.allowed().and(days)))
+                        .orElse(line))
+                .toList());
     }
 
     private Week solved(WeekTask task, List<Level> order) {

@@ -169,6 +169,20 @@ public class PlannerTest {
         assertThat(on.of("new").size()).isEqualTo(1);
     }
 
+    /** A hard line was set to three days by hand: another hard one of its joint adds no fourth. */
+    @Test
+    public void aroundWhatWasSetByHandAJointKeepsItsCap() {
+        var whole = task(
+                days(40, 40, 40, 40, 40, 40, 40),
+                line("kept", EffortClass.HARD, 3, 10),
+                line("other", EffortClass.HARD, 2, 10));
+        var byHand = Map.of("kept", DaySet.of(0, 2, 4));
+        var week = planner.around(whole, whole.only(List.of("other")), byHand, planner::plan);
+        assertThat(week.of("kept")).isEqualTo(DaySet.of(0, 2, 4));
+        assertThat(week.of("other").size()).isEqualTo(2);
+        assertThat(new WeekRules(whole).broken(week.days())).isEmpty();
+    }
+
     @Test
     public void sorenessKeepsAJointUntilItHasRested() {
         var line = line("l", EffortClass.HARD, 1, 10);

@@ -256,18 +256,8 @@ public class WeekPlans implements InMemory {
 
         /** Planned anew or on, with what the coach wants of this week. */
         WeekPlan planned(WeekFacts facts) {
-            var week = stored.isPresent() ? planner.goOn(task) : planner.plan(task);
-            var days = new HashMap<>(week.days());
-            // What was set by hand gives way to a restriction, a pause and a place without the equipment.
-            var kept = own.keptDays();
-            whole.lines().stream()
-                    .filter(l -> kept.containsKey(l.id()))
-                    .forEach(l -> days.put(
-                            l.id(),
-                            kept.getOrDefault(l.id(), DaySet.NONE)
-                                    .and(l.allowed())
-                                    .without(whole.frozen())
-                                    .or(whole.done(l))));
+            var week = planner.around(whole, task, own.keptDays(), stored.isPresent() ? planner::goOn : planner::plan);
+            var days = week.days();
             return new WeekPlan(days, was(facts), seconds(whole, days), week.proved(), facts, own, news(facts, days));
         }
 
