@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { api, ask } from '../../../shared/api/client';
+import { weekday } from '../../../shared/units';
 import type { Draft } from './edit';
 
 const SETTLED_MS = 600;
@@ -31,10 +32,6 @@ export function WeekSketch({ clientId, draft }: { clientId: string; draft: Draft
       ))}
     </section>
   );
-}
-
-function weekday(date: string): string {
-  return new Date(`${date}T12:00:00`).toLocaleDateString(undefined, { weekday: 'long' });
 }
 
 /** Not asked for while somebody drags or types. */

@@ -60,6 +60,14 @@ public class WeekTest {
         put(CALENDAR + "/usual", "{\"days\":[%s],\"travelEquipment\":[]}".formatted(String.join(",", days)));
     }
 
+    /** Three days, the second one's session at six in the morning. */
+    private void eveningThenMorning() {
+        usual(30, 30, 30, 0, 0, 0, 0);
+        var early =
+                server.get(CALENDAR).body().path("usual").toString().replaceFirst("18:00(.*?)18:00", "18:00$106:00");
+        put(CALENDAR + "/usual", early);
+    }
+
     private JsonNode put(String path, String body) {
         var answer = server.put(path, body);
         assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
@@ -165,10 +173,7 @@ public class WeekTest {
 
     @Test
     public void aMoveThatBreaksSpacingNeedsAReasonAndIsKept() {
-        usual(30, 30, 30, 0, 0, 0, 0);
-        var early =
-                server.get(CALENDAR).body().path("usual").toString().replaceFirst("18:00(.*?)18:00", "18:00$106:00");
-        put(CALENDAR + "/usual", early);
+        eveningThenMorning();
         assertThat(days(look())).containsExactly(0, 2);
         var targets = server.get(week() + "/targets?unit=" + unit().path("id").asString() + "&from=2")
                 .body();
@@ -191,10 +196,7 @@ public class WeekTest {
     /** Nobody moves over a pause, and it counts over what was moved. */
     @Test
     public void whatIsSetByHandGivesWayToAPauseAndAPastWeekHasWhatItHas() {
-        usual(30, 30, 30, 0, 0, 0, 0);
-        var early =
-                server.get(CALENDAR).body().path("usual").toString().replaceFirst("18:00(.*?)18:00", "18:00$106:00");
-        put(CALENDAR + "/usual", early);
+        eveningThenMorning();
         assertThat(days(look())).containsExactly(0, 2);
         move(2, 1, "leaves on Wednesday");
         put(

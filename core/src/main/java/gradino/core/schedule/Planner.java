@@ -52,11 +52,14 @@ public final class Planner {
      * @param plan how the others are planned
      */
     public Week around(WeekTask whole, WeekTask task, Map<String, DaySet> kept, Function<WeekTask, Week> plan) {
+        if (kept.isEmpty()) {
+            return plan.apply(task);
+        }
         var week = merged(whole, plan.apply(task), kept);
         boolean over = new WeekRules(whole)
                 .broken(week.days()).stream()
                         .anyMatch(b -> b.rule() == Broken.Rule.CAP && !b.other().isEmpty());
-        return kept.isEmpty() || !over ? week : merged(whole, plan.apply(onDaysOf(kept, whole, task)), kept);
+        return !over ? week : merged(whole, plan.apply(onDaysOf(kept, whole, task)), kept);
     }
 
     private static Week merged(WeekTask whole, Week week, Map<String, DaySet> kept) {

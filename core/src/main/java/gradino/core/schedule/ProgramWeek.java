@@ -191,22 +191,20 @@ public final class ProgramWeek {
 
     /** Lines of a joint keep their distance from what was set by hand too. */
     private static WeekTask apart(WeekTask whole, Map<String, DaySet> kept) {
+        if (kept.isEmpty()) {
+            return whole;
+        }
         var rules = new WeekRules(whole);
-        var lines = whole.lines().stream()
-                .map(line -> {
-                    var left = line.allowed()
-                            .days()
-                            .filter(d -> whole.lines().stream()
-                                    .filter(other -> !other.id().equals(line.id()))
-                                    .allMatch(other -> kept.getOrDefault(other.id(), DaySet.NONE)
-                                            .days()
-                                            .allMatch(k -> k <= d
-                                                    ? k == d || rules.isSpaced(other, k, line, d)
-                                                    : rules.isSpaced(line, d, other, k))));
-                    return line.withAllowed(DaySet.of(left.toArray()));
-                })
-                .toList();
-        return kept.isEmpty() ? whole : whole.withLines(lines);
+        return whole.withLines(whole.lines().stream()
+                .map(line -> line.withAllowed(DaySet.of(line.allowed()
+                        .days()
+                        .filter(d -> whole.lines().stream()
+                                .filter(other -> !other.id().equals(line.id()))
+                                .allMatch(other -> kept.getOrDefault(other.id(), DaySet.NONE)
+                                        .days()
+                                        .allMatch(k -> rules.isApart(other, k, line, d))))
+                        .toArray())))
+                .toList());
     }
 
     private WeekDay without(WeekDay day, int number, Map<String, DaySet> kept) {

@@ -122,8 +122,7 @@ final class PlainSearch implements WeekSolver {
 
         private int clashing(WeekLine line, int day, WeekLine other) {
             return IntStream.range(0, DaySet.DAYS)
-                    .filter(d -> d > day && !rules.isSpaced(line, day, other, d)
-                            || d < day && !rules.isSpaced(other, d, line, day))
+                    .filter(d -> !rules.isApart(line, day, other, d))
                     .map(d -> 1 << d)
                     .sum();
         }

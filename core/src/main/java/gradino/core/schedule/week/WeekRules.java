@@ -51,6 +51,12 @@ public final class WeekRules {
         return hoursBetween(one, day, later).compareTo(one.spacing()) >= 0;
     }
 
+    /** The same of two days in either order; on one day lines go together. */
+    public boolean isApart(WeekLine one, int day, WeekLine other, int otherDay) {
+        return day == otherDay
+                || (day < otherDay ? isSpaced(one, day, other, otherDay) : isSpaced(other, otherDay, one, day));
+    }
+
     private Duration hoursBetween(WeekLine one, int day, int later) {
         var end = task.days().get(day).start().plusSeconds(one.seconds());
         return Duration.between(end, task.days().get(later).start());

@@ -7,6 +7,8 @@ import gradino.core.quantity.OutOfBoundsException;
 import gradino.core.schedule.calendar.Appointment.Altered;
 import gradino.core.schedule.calendar.ClientCalendar.Pause;
 import gradino.core.schedule.calendar.FixedDates.Kind;
+import gradino.core.schedule.calendar.StudioHours.Shift;
+import gradino.core.schedule.calendar.StudioHours.Span;
 import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
@@ -158,5 +160,34 @@ public class ClientCalendarTest {
         var said = UsualWeek.of(Set.of(DayOfWeek.TUESDAY), 0);
         assertThat(said.on(DayOfWeek.TUESDAY).minutes()).isPositive();
         assertThat(said.on(DayOfWeek.MONDAY).minutes()).isZero();
+    }
+
+    /** 2026 has a week 53: weeks are counted on over the end of the year, not by their parity. */
+    @Test
+    public void everySecondWeekGoesOnOverAYearOfFiftyThreeWeeks() {
+        var week52 = LocalDate.of(2026, 12, 21);
+        var rare = new EverySecondWeek("line", week52);
+        assertThat(rare.leavesOut(week52.minusWeeks(2))).isFalse();
+        assertThat(List.of(0, 1, 2, 3, 4))
+                .extracting(w -> rare.leavesOut(week52.plusWeeks(w)))
+                .containsExactly(true, false, true, false, true);
+    }
+
+    @Test
+    public void whatAppointmentsLeaveOfTheHoursIsFree() {
+        var hours = new StudioHours(List.of(
+                new Shift(DayOfWeek.TUESDAY, LocalTime.of(14, 0), LocalTime.of(18, 0)),
+                new Shift(DayOfWeek.TUESDAY, LocalTime.of(9, 0), LocalTime.of(12, 0))));
+        // Before the hours, over two others that meet, up to ten minutes before the end, and over the end.
+        var taken = List.of(
+                span(11, 0, 11, 50), span(8, 0, 8, 30), span(9, 30, 10, 30), span(10, 0, 10, 45), span(17, 30, 19, 0));
+        assertThat(hours.free(DayOfWeek.TUESDAY, taken))
+                .containsExactly(span(9, 0, 9, 30), span(10, 45, 11, 0), span(14, 0, 17, 30));
+        assertThat(hours.free(DayOfWeek.TUESDAY, List.of(span(8, 0, 20, 0)))).isEmpty();
+        assertThat(hours.free(DayOfWeek.MONDAY, List.of())).isEmpty();
+    }
+
+    private static Span span(int hour, int minute, int untilHour, int untilMinute) {
+        return new Span(LocalTime.of(hour, minute), LocalTime.of(untilHour, untilMinute));
     }
 }

@@ -5,6 +5,7 @@ import gradino.core.schedule.calendar.Appointment.Altered;
 import gradino.core.schedule.calendar.Busy;
 import gradino.core.schedule.calendar.ClientCalendar;
 import gradino.core.schedule.calendar.ClientCalendar.Pause;
+import gradino.core.schedule.calendar.EverySecondWeek;
 import gradino.core.schedule.calendar.FixedDates;
 import gradino.core.schedule.calendar.UsualWeek;
 import gradino.server.account.people.Account;

@@ -7,6 +7,7 @@ import gradino.core.schedule.WayOut;
 import gradino.core.schedule.WeekFacts;
 import gradino.core.schedule.WeekWords;
 import gradino.core.schedule.WeekWords.Reason;
+import gradino.core.schedule.calendar.EverySecondWeek;
 import gradino.core.schedule.week.Broken;
 import gradino.core.schedule.week.DaySet;
 import gradino.core.schedule.week.Together;
@@ -19,7 +20,6 @@ import gradino.server.platform.Heavy;
 import gradino.server.platform.Problem;
 import gradino.server.prescribe.program.Program;
 import gradino.server.schedule.calendar.CalendarService;
-import gradino.server.schedule.calendar.EverySecondWeek;
 import gradino.server.schedule.plan.WeekPlan.KeptLine;
 import gradino.server.schedule.plan.WeekPlan.Own;
 import gradino.server.schedule.plan.WeekPlan.Replanned;
@@ -109,10 +109,10 @@ public class WeekService {
 
     /** The next whole week, with a session that is composed just now. */
     WeekSketch sketch(String clientId, SessionDraft session) {
-        var in = reader.with(reader.of(clients.get(clientId)), session);
+        var in = reader.with(plans.fresh(clientId), session);
         var monday = WeekPlans.monday(in.today()).plusWeeks(1);
         var asked = plans.sketch(in, monday);
-        var plan = asked.next();
+        var plan = heavy.run(signedIn.required().id(), "week", work -> asked.next());
         var days = IntStream.range(0, DaySet.DAYS)
                 .filter(d -> plan.seconds().get(d) > 0)
                 .mapToObj(d -> new SketchedDay(
@@ -155,7 +155,7 @@ public class WeekService {
     }
 
     private List<WayOut> ways(Inputs in, Asked asked) {
-        var less = new HashMap<>(in.program().setsLess());
+        var less = in.program().setsLess();
         less.keySet().removeAll(asked.own().setLess());
         return plans.planner().waysOut(asked.task(), less);
     }
@@ -359,23 +359,28 @@ public class WeekService {
 
     /** Lines that are planned on a day and not done yet; empty where nothing is. */
     public List<String> planOf(String clientId, LocalDate date) {
-        var in = plans.fresh(clientId);
+        return openPlan(clientId, date)
+                .map(plan -> plan.planned(Inputs.day(WeekPlans.monday(date), date)))
+                .orElse(List.of());
+    }
+
+    /** Of a day that is not over. */
+    private Optional<WeekPlan> openPlan(String clientId, LocalDate date) {
         var monday = WeekPlans.monday(date);
-        var plan = in.stored().get(monday);
-        int day = Inputs.day(monday, date);
-        return plan == null || plan.facts().frozen().has(day) ? List.of() : plan.planned(day);
+        return Optional.ofNullable(plans.fresh(clientId).stored().get(monday))
+                .filter(plan -> !plan.facts().frozen().has(Inputs.day(monday, date)));
     }
 
     /** Starts the session of a day. */
     Floor start(String clientId, LocalDate date, String runId) {
         var client = clients.get(clientId);
-        var planned = planOf(clientId, date);
+        var plan = openPlan(clientId, date);
+        var planned = plan.map(p -> p.planned(Inputs.day(WeekPlans.monday(date), date)))
+                .orElse(List.of());
         if (planned.isEmpty()) {
             throw Problem.conflict("nothing-planned", "Nothing is planned on this day any more.");
         }
-        var setLess = Optional.ofNullable(plans.fresh(clientId).stored().get(WeekPlans.monday(date)))
-                .map(p -> p.own().setLess())
-                .orElse(Set.of());
+        var setLess = plan.map(p -> p.own().setLess()).orElse(Set.of());
         return runs.openPlanned(
                 client,
                 dayId(date),

@@ -1,4 +1,4 @@
-package gradino.server.schedule.calendar;
+package gradino.core.schedule.calendar;
 
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
