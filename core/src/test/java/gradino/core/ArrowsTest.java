@@ -24,7 +24,8 @@ public class ArrowsTest {
             "effort",
             "perform",
             "advance",
-            "schedule");
+            "schedule",
+            "report");
     private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
             .importPackages("gradino.core");
@@ -34,7 +35,8 @@ public class ArrowsTest {
             List.of("measure.noise", "measure.reading", "measure.limit"),
             List.of("prescribe.block", "prescribe.method", "prescribe.timeline", "prescribe.program"),
             List.of("advance.state", "advance.gate", "advance.lever", "advance.", "advance.look"),
-            List.of("schedule.week", "schedule.calendar", "schedule.solve", "schedule."));
+            List.of("schedule.week", "schedule.calendar", "schedule.solve", "schedule."),
+            List.of("report.", "report.studio"));
 
     @DataProvider
     public Object[][] rooms() {

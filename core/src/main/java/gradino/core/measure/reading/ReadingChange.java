@@ -23,13 +23,24 @@ public record ReadingChange(RangeReading from, RangeReading to) {
     }
 
     private double k() {
-        if (from.freedom() == 0 && to.freedom() == 0) {
-            return UncertainAngle.Z_95_TWO_SIDED;
-        }
-        int fewer = from.freedom() == 0 || to.freedom() == 0
-                ? Math.max(from.freedom(), to.freedom())
-                : Math.min(from.freedom(), to.freedom());
-        return TDistribution.of(fewer).inverseCumulativeProbability(UPPER);
+        return k(freedom());
+    }
+
+    /** Of the studies behind them the fewer degrees of freedom; 0 where both are house values. */
+    public int freedom() {
+        return fewer(from.freedom(), to.freedom());
+    }
+
+    /** Of two degrees of freedom the fewer; 0 stands for a house value, which counts as known. */
+    public static int fewer(int one, int other) {
+        return one == 0 || other == 0 ? Math.max(one, other) : Math.min(one, other);
+    }
+
+    /** Standard errors to either side of a 95 % interval: Student's t, or the normal quantile where the variance counts as known. */
+    public static double k(int freedom) {
+        return freedom == 0
+                ? UncertainAngle.Z_95_TWO_SIDED
+                : TDistribution.of(freedom).inverseCumulativeProbability(UPPER);
     }
 
     public boolean isReal() {

@@ -1,0 +1,61 @@
+package gradino.core.report.studio;
+
+import gradino.core.advance.look.Flight.Turned;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What lines of one motion, or of one method, came to.
+ *
+ * @param clients how many people
+ * @param sides how many sides of lines
+ * @param overrides how those that a coach decided another way turned out
+ * @param painful sessions with pain, of all
+ * @param real sides that changed beyond noise for more, of those measured twice
+ * @param lost the same for less
+ * @param change mean change a person, degrees
+ * @param kept mean retention a person
+ */
+public record StudioGroup(
+        String key,
+        int clients,
+        int sides,
+        int sessions,
+        int up,
+        int down,
+        Map<Turned, Integer> overrides,
+        Share painful,
+        int stops,
+        Share real,
+        Share lost,
+        Mean change,
+        Mean kept) {
+    public StudioGroup {
+        overrides = Map.copyOf(overrides);
+    }
+
+    /** Whether it is so small that no mean is shown. */
+    public boolean small() {
+        return clients < Mean.LEAST;
+    }
+
+    static StudioGroup of(String key, List<LineLife> lives) {
+        var measured = lives.stream().filter(l -> l.change() != null).toList();
+        return new StudioGroup(
+                key,
+                (int) lives.stream().map(LineLife::client).distinct().count(),
+                lives.size(),
+                lives.stream().mapToInt(LineLife::sessions).sum(),
+                lives.stream().mapToInt(LineLife::up).sum(),
+                lives.stream().mapToInt(LineLife::down).sum(),
+                Grouping.turned(lives),
+                Share.of(
+                        lives.stream().mapToInt(LineLife::painful).sum(),
+                        lives.stream().mapToInt(LineLife::sessions).sum()),
+                lives.stream().mapToInt(LineLife::stops).sum(),
+                Share.of(Grouping.judged(measured, gradino.core.report.Judged.MORE), measured.size()),
+                Share.of(Grouping.judged(measured, gradino.core.report.Judged.LESS), measured.size()),
+                Mean.of(Grouping.byPerson(lives, Grouping::change)),
+                Mean.of(Grouping.byPerson(lives, LineLife::kept)));
+    }
+}
