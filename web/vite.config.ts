@@ -38,7 +38,7 @@ export default defineConfig({
     target: 'es2022',
     modulePreload: { polyfill: false },
     sourcemap: false,
-    rollupOptions: { input: ['index.html', 'home.html'] },
+    rollupOptions: { input: ['index.html', 'home.html', 'report.html'] },
   },
   worker: { format: 'es' },
   server: { proxy: { '/api': 'http://localhost:8417' } },

@@ -43,6 +43,7 @@ const PerformPage = lazy(() => import('../steps/perform/floor/PerformPage').then
 const WeekPage = lazy(() => import('../steps/schedule/WeekPage').then((m) => ({ default: m.WeekPage })));
 const CalendarPage = lazy(() => import('../steps/schedule/CalendarPage').then((m) => ({ default: m.CalendarPage })));
 const MonthPage = lazy(() => import('../steps/schedule/MonthPage').then((m) => ({ default: m.MonthPage })));
+const ReportPage = lazy(() => import('../steps/report/ReportPage').then((m) => ({ default: m.ReportPage })));
 const LinksPage = lazy(() => import('../steps/home/LinksPage').then((m) => ({ default: m.LinksPage })));
 const AccountsPage = lazy(() => import('../steps/account/AccountsPage').then((m) => ({ default: m.AccountsPage })));
 const SharingPage = lazy(() => import('../steps/account/SharingPage').then((m) => ({ default: m.SharingPage })));
@@ -72,6 +73,7 @@ function Pages() {
         <Route path="/clients/:clientId/week" element={<WeekPage />} />
         <Route path="/clients/:clientId/week/:monday" element={<WeekPage />} />
         <Route path="/clients/:clientId/calendar" element={<CalendarPage />} />
+        <Route path="/clients/:clientId/report" element={<ReportPage />} />
         <Route path="/month" element={<MonthPage />} />
         <Route path="/month/:month" element={<MonthPage />} />
         <Route path="/clients/:clientId/home" element={<LinksPage />} />

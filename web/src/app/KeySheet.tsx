@@ -58,6 +58,13 @@ const KEYS: [string, [string, string][]][] = [
     ],
   ],
   [
+    'Report',
+    [
+      ['c k o', 'for the client, the coach, another professional'],
+      ['p', 'print'],
+    ],
+  ],
+  [
     'Session floor',
     [
       ['Space', 'pause, go on'],

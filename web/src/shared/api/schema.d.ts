@@ -740,6 +740,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/report": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["report"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/report-links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["link"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/report/comparison": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["comparison"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/report/note": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["note"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/restrictions": {
         parameters: {
             query?: never;
@@ -1373,7 +1437,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["note"];
+        post: operations["note_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1934,6 +1998,22 @@ export interface paths {
         get: operations["questions"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shared-report": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["shared"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2651,6 +2731,14 @@ export interface components {
             /** @enum {string} */
             warmth: "COLD" | "WARM";
         };
+        Drawing: {
+            /** Format: double */
+            height: number;
+            strokes: components["schemas"]["Stroke"][];
+            /** Format: double */
+            width: number;
+            words: string;
+        };
         Entry: {
             account: string;
             /** @enum {string} */
@@ -2934,7 +3022,10 @@ export interface components {
             id: string;
             /** Format: date-time */
             madeAt: string;
+            /** Format: int32 */
+            opened: number;
             pin: boolean;
+            report: boolean;
             stands: boolean;
             state: string;
         };
@@ -3640,6 +3731,16 @@ export interface components {
             side: "LEFT" | "RIGHT" | "MIDLINE";
             tries: components["schemas"]["Samples"][];
         };
+        NewReportLink: {
+            /** Format: int32 */
+            days: number;
+            id: string;
+            pin?: string;
+            report: components["schemas"]["ReportAsk"];
+        };
+        NewReportNote: {
+            text: string;
+        };
         NewRestriction: {
             id: string;
             /** @enum {string} */
@@ -3786,6 +3887,12 @@ export interface components {
             note: string;
             /** Format: date */
             until?: string;
+        };
+        Period: {
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
         };
         Phase: {
             /** @enum {string} */
@@ -4095,6 +4202,50 @@ export interface components {
             at: string;
             moved: string[];
             why: string[];
+        };
+        ReportAsk: {
+            /** @enum {string} */
+            audience?: "CLIENT" | "COACH" | "PROFESSIONAL";
+            /** Format: date */
+            from?: string;
+            left?: ("BETTER" | "STAYED" | "DONE" | "CLIMBED" | "HARD" | "NEXT")[];
+            named?: boolean;
+            /** @enum {string} */
+            period?: "BASELINE" | "BLOCK" | "DATES";
+            /** Format: date */
+            to?: string;
+        };
+        ReportKey: {
+            pin?: string;
+            token: string;
+        };
+        ReportPiece: {
+            drawings: components["schemas"]["Drawing"][];
+            heading: string;
+            sentences: string[];
+            table?: components["schemas"]["ReportTable"];
+            toMeasure: components["schemas"]["ToMeasure"][];
+        };
+        ReportSection: {
+            answer: string;
+            heading: string;
+            /** @enum {string} */
+            part: "BETTER" | "STAYED" | "DONE" | "CLIMBED" | "HARD" | "NEXT";
+            pieces: components["schemas"]["ReportPiece"][];
+        };
+        ReportTable: {
+            head: string[];
+            rows: string[][];
+        };
+        ReportView: {
+            /** Format: date */
+            baseline?: string;
+            blocks: components["schemas"]["Period"][];
+            days: components["schemas"]["Period"];
+            note: string;
+            /** Format: date-time */
+            noteAt?: string;
+            told: components["schemas"]["Told"];
         };
         Restriction: {
             id: string;
@@ -4570,6 +4721,14 @@ export interface components {
             until?: string;
         };
         StreamingResponseBody: unknown;
+        Stroke: {
+            at: number[];
+            /** @enum {string} */
+            ink: "INK" | "SOFT" | "FAINT" | "BAND" | "BEFORE" | "NOW" | "GOAL" | "PRESS" | "PULL" | "WARN";
+            /** @enum {string} */
+            shape: "PATH" | "DASHED" | "AREA" | "DOT" | "RING" | "BAR" | "FRAME" | "TEXT";
+            text: string;
+        };
         StudioHours: {
             shifts: components["schemas"]["Shift"][];
         };
@@ -4688,12 +4847,30 @@ export interface components {
         Timeline: {
             phases: components["schemas"]["Phase"][];
         };
+        ToMeasure: {
+            /** @enum {string} */
+            instrument: "GONIOMETER" | "INCLINOMETER" | "TAPE" | "TYPED";
+            /** @enum {string} */
+            mode: "PASSIVE" | "ACTIVE" | "HANDS_OFF";
+            motion: string;
+            position: string;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "MIDLINE";
+            words: string;
+        };
         Today: {
             backupWarning?: string;
             clients: components["schemas"]["ClientDay"][];
             mornings: components["schemas"]["MorningAsked"][];
             /** Format: date-time */
             now: string;
+        };
+        Told: {
+            about: string;
+            footer: string;
+            note: string;
+            sections: components["schemas"]["ReportSection"][];
+            title: string;
         };
         TorqueWanted: {
             /** Format: double */
@@ -6398,6 +6575,112 @@ export interface operations {
             };
         };
     };
+    report: {
+        parameters: {
+            query?: {
+                period?: "BASELINE" | "BLOCK" | "DATES" | null;
+                from?: string | null;
+                to?: string | null;
+                audience?: "CLIENT" | "COACH" | "PROFESSIONAL" | null;
+                left?: ("BETTER" | "STAYED" | "DONE" | "CLIMBED" | "HARD" | "NEXT")[] | null;
+                named?: boolean | null;
+            };
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReportView"];
+                };
+            };
+        };
+    };
+    link: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewReportLink"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeLink"];
+                };
+            };
+        };
+    };
+    comparison: {
+        parameters: {
+            query: {
+                firstFrom: string;
+                firstTo: string;
+                secondFrom: string;
+                secondTo: string;
+            };
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReportSection"];
+                };
+            };
+        };
+    };
+    note: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewReportNote"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     restrict: {
         parameters: {
             query?: never;
@@ -7442,7 +7725,7 @@ export interface operations {
             };
         };
     };
-    note: {
+    note_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -8429,6 +8712,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Questions"];
+                };
+            };
+        };
+    };
+    shared: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReportKey"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Told"];
                 };
             };
         };

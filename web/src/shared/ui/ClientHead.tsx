@@ -70,6 +70,9 @@ export function ClientHead({ clientId, tread }: { clientId: string; tread?: Trea
         <Link className="underline" to={`/clients/${clientId}/calendar`}>
           Calendar
         </Link>
+        <Link className="underline" to={`/clients/${clientId}/report`}>
+          Report
+        </Link>
       </div>
       <p className="text-soft">{day.data?.goal}</p>
       {day.data && <Cautions clientId={clientId} restrictions={day.data.restrictions} due={day.data.screeningDue} />}

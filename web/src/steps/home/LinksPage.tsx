@@ -1,12 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import qrcode from 'qrcode-generator';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { api, ask, findingsOf, newId, type Schemas } from '../../shared/api/client';
-import { day } from '../../shared/units';
+import { counted, day } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { ClientHead } from '../../shared/ui/ClientHead';
 import { Failure } from '../../shared/ui/Findings';
+import { MadeLink } from '../../shared/ui/MadeLink';
 import { NumberField } from '../../shared/ui/NumberField';
 import { TextField } from '../../shared/ui/TextField';
 
@@ -55,7 +55,7 @@ function NewLink({ clientId }: { clientId: string }) {
     onSuccess: () => queries.invalidateQueries({ queryKey: ['home-links', clientId] }),
   });
   const findings = findingsOf(make.error);
-  if (make.data) return <Made token={make.data.token} again={() => make.reset()} />;
+  if (make.data) return <MadeLink address={`${location.origin}/home#${make.data.token}`} again={() => make.reset()} />;
   return (
     <section className="space-y-4">
       <h2 className="text-xl font-bold">A new link for home</h2>
@@ -84,56 +84,6 @@ function NewLink({ clientId }: { clientId: string }) {
   );
 }
 
-function Made({ token, again }: { token: string; again: () => void }) {
-  const address = `${location.origin}/home#${token}`;
-  const [copied, setCopied] = useState(false);
-  const onlyHere = ['localhost', '127.0.0.1', '[::1]'].includes(location.hostname);
-  return (
-    <section className="space-y-3">
-      <h2 className="text-xl font-bold">Point the phone at this, or send the address</h2>
-      <QrCode text={address} />
-      <p className="break-all font-mono text-sm">{address}</p>
-      <p className="text-soft">It is shown this once. Send a PIN another way than the link.</p>
-      {onlyHere && (
-        <p className="font-semibold text-warn">
-          ▲ This address works on this machine only. For phones, start Gradino with --host and --keystore (see the
-          README).
-        </p>
-      )}
-      <div className="flex gap-3">
-        <Button
-          look="main"
-          onClick={() =>
-            void navigator.clipboard?.writeText(address).then(
-              () => setCopied(true),
-              () => undefined,
-            )
-          }
-        >
-          {copied ? 'Copied' : 'Copy the address'}
-        </Button>
-        <Button onClick={again}>Another link</Button>
-      </div>
-    </section>
-  );
-}
-
-/** Dark on light in either theme: cameras want it so. */
-function QrCode({ text }: { text: string }) {
-  const code = qrcode(0, 'M');
-  code.addData(text);
-  code.make();
-  const size = code.getModuleCount();
-  const cells = Array.from({ length: size * size }, (_, i) => [i % size, Math.floor(i / size)] as const);
-  const dark = cells.filter(([x, y]) => code.isDark(y, x));
-  return (
-    <svg viewBox={`-4 -4 ${size + 8} ${size + 8}`} className="w-64" role="img" aria-label="The link as a code">
-      <rect x={-4} y={-4} width={size + 8} height={size + 8} fill="#fff" />
-      <path d={dark.map(([x, y]) => `M${x} ${y}h1v1h-1z`).join('')} fill="#000" />
-    </svg>
-  );
-}
-
 function OneLink({ clientId, link }: { clientId: string; link: Schemas['HomeLink'] }) {
   const queries = useQueryClient();
   const end = useMutation({
@@ -152,8 +102,8 @@ function OneLink({ clientId, link }: { clientId: string; link: Schemas['HomeLink
           {link.stands ? `works until ${day(link.expiresAt)}` : link.state}
         </span>{' '}
         <span className="text-sm text-soft">
-          made {day(link.madeAt)}, {link.pin ? 'with a PIN' : 'no PIN'},{' '}
-          {link.devices === 0 ? 'not used yet' : `used on ${link.devices} device${link.devices > 1 ? 's' : ''}`}
+          {link.report ? 'a report' : 'the training'}, made {day(link.madeAt)}, {link.pin ? 'with a PIN' : 'no PIN'},{' '}
+          {used(link)}
         </span>
       </span>
       {link.stands && (
@@ -164,4 +114,9 @@ function OneLink({ clientId, link }: { clientId: string; link: Schemas['HomeLink
       <Failure error={end.error} />
     </li>
   );
+}
+
+function used(link: Schemas['HomeLink']): string {
+  if (link.report) return link.opened === 0 ? 'not opened yet' : `opened ${counted(link.opened, 'time')}`;
+  return link.devices === 0 ? 'not used yet' : `used on ${counted(link.devices, 'device')}`;
 }

@@ -40,8 +40,8 @@ function startState(params: URLSearchParams, { body, rows }: Props): BenchState 
     motion: params.get('motion') ?? last?.motion ?? 'hip-internal-rotation',
     position: params.get('position') ?? last?.position ?? 'prone-knee-bent',
     instrument: (params.get('instrument') ?? last?.instrument ?? 'GONIOMETER') as Item['instrument'],
-    side: 'LEFT',
-    mode: 'PASSIVE',
+    side: (params.get('side') ?? 'LEFT') as Item['side'],
+    mode: (params.get('mode') ?? 'PASSIVE') as Item['mode'],
     warmth: 'COLD',
   };
   return withMotion(stateOf(item), item.motion, body);

@@ -454,7 +454,7 @@ CREATE TABLE studio_method (
 
 CREATE INDEX studio_method_id ON studio_method (id, seq);
 
--- A client's own way in: a link that a coach made. Only digests are kept.
+-- A client's own way in: a link that a coach made. Only digests are kept. It opens the training, or one report and nothing else.
 CREATE TABLE home_link (
   id          TEXT PRIMARY KEY,
   client_id   TEXT NOT NULL REFERENCES client,
@@ -464,7 +464,9 @@ CREATE TABLE home_link (
   wrong_pins  INTEGER NOT NULL DEFAULT 0,
   happened_at INTEGER NOT NULL,
   expires_at  INTEGER NOT NULL,
-  revoked_at  INTEGER
+  revoked_at  INTEGER,
+  report      TEXT,                        -- JSON: which report it opens; null: the training
+  opened      INTEGER NOT NULL DEFAULT 0   -- how often its report was
 ) STRICT;
 
 CREATE INDEX home_link_client ON home_link (client_id);
@@ -477,6 +479,19 @@ CREATE TABLE home_visit (
 ) STRICT;
 
 CREATE INDEX home_visit_link ON home_visit (link_id);
+
+-- What a coach writes above a client's report; each saving is a new row.
+CREATE TABLE report_note (
+  seq         INTEGER PRIMARY KEY,
+  client_id   TEXT NOT NULL REFERENCES client,
+  account_id  TEXT NOT NULL REFERENCES account,
+  recorded_at INTEGER NOT NULL,
+  text        TEXT NOT NULL
+) STRICT;
+
+CREATE INDEX report_note_client ON report_note (client_id, seq);
+
+CREATE INDEX report_note_account ON report_note (account_id);
 
 -- Short notes from home to the coach.
 CREATE TABLE home_note (

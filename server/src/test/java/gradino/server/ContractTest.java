@@ -34,6 +34,7 @@ public class ContractTest {
             "schedule",
             "today",
             "home",
+            "report",
             "exchange",
             "demo");
     private static final JsonMapper SORTED = JsonMapper.builder()
@@ -50,6 +51,7 @@ public class ContractTest {
             List.of("perform.record", "perform.force", "perform.floor"),
             List.of("advance.line", "advance."),
             List.of("schedule.calendar", "schedule.plan"),
+            List.of("report.read", "report.draw", "report.told", "report.format", "report.studio", "report."),
             List.of("exchange.table", "exchange."));
 
     @DataProvider

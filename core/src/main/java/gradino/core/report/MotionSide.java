@@ -13,7 +13,7 @@ public record MotionSide(String motion, Side side, String position, Instrument i
         return new MotionSide(key.motion(), key.side(), key.position(), key.instrument());
     }
 
-    SeriesKey series(Mode mode) {
+    public SeriesKey series(Mode mode) {
         return new SeriesKey(motion, side, mode, position, instrument);
     }
 

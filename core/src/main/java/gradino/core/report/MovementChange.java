@@ -1,6 +1,8 @@
 package gradino.core.report;
 
 import java.time.Instant;
+import java.time.ZoneId;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -31,9 +33,28 @@ public record MovementChange(
     /** One test. */
     public record Tested(Instant at, double value) {}
 
-    static MovementChange of(
-            String name, Unit unit, boolean higherIsBetter, @Nullable Tested from, @Nullable Tested to) {
+    /**
+     * @param cold tests of this movement, in the order of time
+     */
+    public static MovementChange of(
+            String name, Unit unit, boolean higherIsBetter, List<Tested> cold, Period period, ZoneId zone) {
+        var all = period.restsOn(cold, Tested::at, zone);
         Double bound = unit == Unit.CENTIMETRE ? Double.valueOf(Z * Math.sqrt(2) * TAPE_CM) : null;
-        return new MovementChange(name, unit, higherIsBetter, from, to, bound);
+        return new MovementChange(
+                name,
+                unit,
+                higherIsBetter,
+                all.isEmpty() ? null : all.get(0),
+                all.size() < 2 ? null : all.get(all.size() - 1),
+                bound);
+    }
+
+    /** What it comes to: better is more, whichever way the numbers run; null where it was not tested twice. */
+    public @Nullable Judged judged() {
+        if (from == null || to == null) {
+            return null;
+        }
+        double better = higherIsBetter ? to.value() - from.value() : from.value() - to.value();
+        return Judged.of(better, bound == null ? 0 : bound);
     }
 }

@@ -35,7 +35,7 @@ public class BatteryRepository {
                 """, b.id(), b.clientId(), b.recordedAt(), b.name(), json.write(b.body()));
     }
 
-    List<Battery> of(String clientId) {
+    public List<Battery> of(String clientId) {
         return sql.list(
                 "SELECT " + BATTERY_COLUMNS + " FROM battery WHERE client_id = ? ORDER BY recorded_at, id",
                 this::battery,
@@ -75,7 +75,7 @@ public class BatteryRepository {
                 """, a.id(), a.clientId(), a.batteryId(), a.happenedAt(), a.recordedAt());
     }
 
-    List<Assessment> assessments(String clientId, String batteryId) {
+    public List<Assessment> assessments(String clientId, String batteryId) {
         return sql.list(
                 "SELECT " + ASSESSMENT_COLUMNS
                         + " FROM assessment WHERE client_id = ? AND battery_id = ? ORDER BY happened_at, recorded_at, id",
@@ -124,7 +124,7 @@ public class BatteryRepository {
     }
 
     /** All of a client, by movement, in the order of time. */
-    List<MovementResult> resultsOf(String clientId) {
+    public List<MovementResult> resultsOf(String clientId) {
         return sql.list(
                 "SELECT " + MOVEMENT_RESULT_COLUMNS
                         + " FROM movement_result WHERE client_id = ? ORDER BY movement, happened_at, id",

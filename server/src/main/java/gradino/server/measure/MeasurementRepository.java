@@ -63,6 +63,14 @@ public class MeasurementRepository {
                 clientIds);
     }
 
+    /** When a client was first measured. */
+    public Optional<Instant> first(String clientId) {
+        return sql.first(
+                "SELECT happened_at FROM measurement WHERE client_id = ? ORDER BY happened_at LIMIT 1",
+                row -> Sql.instant(row, "happened_at"),
+                clientId);
+    }
+
     /** When each client was last measured. */
     public Map<String, Instant> last(Collection<String> clientIds) {
         var last = new HashMap<String, Instant>();

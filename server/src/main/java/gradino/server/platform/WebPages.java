@@ -17,7 +17,8 @@ class WebPages implements WebMvcConfigurer {
         registry.addResourceHandler("/assets/**")
                 .addResourceLocations("classpath:/static/assets/")
                 .setCacheControl(CacheControl.maxAge(YEAR).immutable());
-        registry.addResourceHandler("/index.html", "/home.html", "/favicon.svg", "/sw.js", "/home.webmanifest")
+        registry.addResourceHandler(
+                        "/index.html", "/home.html", "/report.html", "/favicon.svg", "/sw.js", "/home.webmanifest")
                 .addResourceLocations("classpath:/static/")
                 .setCacheControl(CacheControl.noCache());
         registry.addResourceHandler("/icons/**")
@@ -41,6 +42,7 @@ class WebPages implements WebMvcConfigurer {
         }) {
             registry.addViewController(deepLink).setViewName("forward:/index.html");
         }
+        registry.addViewController("/report").setViewName("forward:/report.html");
         registry.addViewController("/home/**").setViewName("forward:/home.html");
     }
 }

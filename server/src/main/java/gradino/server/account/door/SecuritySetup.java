@@ -88,8 +88,12 @@ class SecuritySetup {
         http.csrf(csrf -> csrf.csrfTokenRepository(forgery)
                         .csrfTokenRequestHandler(forgery)
                         .requireCsrfProtectionMatcher(forgery::isNeeded)
-                        .ignoringRequestMatchers(
-                                any(HttpMethod.POST, "/api/sign-in", "/api/sign-in/owner", "/api/home/enter"))
+                        .ignoringRequestMatchers(any(
+                                HttpMethod.POST,
+                                "/api/sign-in",
+                                "/api/sign-in/owner",
+                                "/api/home/enter",
+                                "/api/shared-report"))
                         .sessionAuthenticationStrategy(new NullAuthenticatedSessionStrategy()))
                 .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
                 .requestCache(cache -> cache.disable())
@@ -113,7 +117,8 @@ class SecuritySetup {
             AuthorizeHttpRequestsConfigurer<HttpSecurity>.AuthorizationManagerRequestMatcherRegistry may) {
         may.dispatcherTypeMatchers(DispatcherType.FORWARD, DispatcherType.ERROR, DispatcherType.ASYNC)
                 .permitAll()
-                .requestMatchers("/api/sign-in", "/api/sign-in/**", "/api/home/enter", "/api/feeds/**")
+                .requestMatchers(
+                        "/api/sign-in", "/api/sign-in/**", "/api/home/enter", "/api/shared-report", "/api/feeds/**")
                 .permitAll()
                 .requestMatchers("/api/home/**")
                 .hasRole("HOME")

@@ -28,7 +28,9 @@ class HomeLinkRepository {
             Instant madeAt,
             Instant expiresAt,
             @Nullable Instant revokedAt,
-            int devices) {
+            int devices,
+            @Nullable String report,
+            int opened) {
         boolean stands(Instant now) {
             return revokedAt == null && now.isBefore(expiresAt);
         }
@@ -45,11 +47,16 @@ class HomeLinkRepository {
             String digest,
             @Nullable String pin,
             Instant now,
-            Instant end) {
+            Instant end,
+            @Nullable String report) {
         sql.update("""
-                INSERT INTO home_link (id, client_id, account_id, digest, pin_hash, happened_at, expires_at)
-                VALUES (?, ?, ?, ?, ?, ?, ?)
-                """, id, clientId, accountId, digest, pin, now, end);
+                INSERT INTO home_link (id, client_id, account_id, digest, pin_hash, happened_at, expires_at, report)
+                VALUES (?, ?, ?, ?, ?, ?, ?, ?)
+                """, id, clientId, accountId, digest, pin, now, end, report);
+    }
+
+    void opened(String id) {
+        sql.update("UPDATE home_link SET opened = opened + 1 WHERE id = ?", id);
     }
 
     List<Link> of(String clientId) {
@@ -113,6 +120,8 @@ class HomeLinkRepository {
                 Sql.instant(row, "happened_at"),
                 Sql.instant(row, "expires_at"),
                 Sql.instantOrNull(row, "revoked_at"),
-                row.getInt("devices"));
+                row.getInt("devices"),
+                row.getString("report"),
+                row.getInt("opened"));
     }
 }

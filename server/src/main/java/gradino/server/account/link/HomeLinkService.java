@@ -11,6 +11,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
@@ -40,9 +41,19 @@ public class HomeLinkService {
      * A link as a coach sees it; what is in it is told once, when it is made.
      *
      * @param devices that came in by it
+     * @param report whether it opens a report and nothing else
+     * @param opened how often the report was opened by it
      */
     public record HomeLink(
-            String id, Instant madeAt, Instant expiresAt, boolean stands, boolean pin, int devices, String state) {}
+            String id,
+            Instant madeAt,
+            Instant expiresAt,
+            boolean stands,
+            boolean pin,
+            int devices,
+            boolean report,
+            int opened,
+            String state) {}
 
     /** @param token for the link's address; kept nowhere */
     public record MadeLink(HomeLink link, String token) {}
@@ -50,6 +61,12 @@ public class HomeLinkService {
     /** A link for so many days, 1 to 365, with a PIN of four to eight digits or none. */
     @Transactional
     public MadeLink make(String clientId, String id, int days, @Nullable String pin) {
+        return make(clientId, id, days, pin, null);
+    }
+
+    /** @param report which report it opens, in whatever way its maker writes it; null for the training */
+    @Transactional
+    public MadeLink make(String clientId, String id, int days, @Nullable String pin, @Nullable String report) {
         if (days < 1 || days > LONGEST_DAYS) {
             throw Problem.invalid("days", "out-of-bounds", "Between 1 and 365 days.");
         }
@@ -68,7 +85,8 @@ public class HomeLinkService {
                 Tokens.digest(token),
                 pin == null ? null : encoder.encode(pin),
                 now,
-                now.plus(Duration.ofDays(days)));
+                now.plus(Duration.ofDays(days)),
+                report);
         var made = links.byDigest(Tokens.digest(token)).orElseThrow(Problem::nothingHere);
         return new MadeLink(shown(made), token);
     }
@@ -111,6 +129,8 @@ public class HomeLinkService {
                 l.stands(clock.instant()) && !closed,
                 l.pinHash() != null,
                 l.devices(),
+                l.report() != null,
+                l.opened(),
                 state);
     }
 
@@ -122,18 +142,34 @@ public class HomeLinkService {
      */
     public Entered enter(String token, @Nullable String pin) {
         var now = StudioClock.now(clock);
-        var link = links.byDigest(Tokens.digest(token))
-                .filter(l -> l.stands(now) && l.wrongPins() < MOST_WRONG_PINS)
-                .orElseThrow(() -> Problem.gone(GONE));
-        if (link.pinHash() != null) {
-            check(link, pin);
-        }
+        var link = known(token, pin, l -> l.report() == null);
         var device = Tokens.fresh();
         links.visit(Tokens.digest(device), link.id(), now);
         return new Entered(device, Duration.between(now, link.expiresAt()));
     }
 
     public record Entered(String token, Duration valid) {}
+
+    /** Whose report, and which one. */
+    public record Opened(String clientId, String report) {}
+
+    /** Opens the report of a link; nobody is let in by it. */
+    public Opened open(String token, @Nullable String pin) {
+        var link = known(token, pin, l -> l.report() != null);
+        links.opened(link.id());
+        return new Opened(link.clientId(), Optional.ofNullable(link.report()).orElseThrow());
+    }
+
+    private Link known(String token, @Nullable String pin, Predicate<Link> kind) {
+        var now = StudioClock.now(clock);
+        var link = links.byDigest(Tokens.digest(token))
+                .filter(l -> kind.test(l) && l.stands(now) && l.wrongPins() < MOST_WRONG_PINS)
+                .orElseThrow(() -> Problem.gone(GONE));
+        if (link.pinHash() != null) {
+            check(link, pin);
+        }
+        return link;
+    }
 
     private void check(Link link, @Nullable String pin) {
         if (pin == null || pin.isBlank()) {

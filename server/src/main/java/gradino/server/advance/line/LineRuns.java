@@ -5,6 +5,7 @@ import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.MeasuredEffort;
+import gradino.core.perform.SessionRecord;
 import gradino.core.prescribe.method.Dose;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;
 import gradino.server.perform.force.TraceRepository;
@@ -30,7 +31,7 @@ import org.springframework.stereotype.Component;
 
 /** What of the runs that a line was part of belongs to it. */
 @Component
-class LineRuns {
+public class LineRuns {
     private final RunRepository runs;
     private final RecordRepository records;
     private final BlockRepository blockRows;
@@ -41,6 +42,16 @@ class LineRuns {
         this.records = records;
         this.blockRows = blockRows;
         this.traces = traces;
+    }
+
+    /** What was done of each line, by its id, in the order of time. */
+    public Map<String, List<SessionRecord>> records(Collection<Line> lines) {
+        var read = read(lines.stream().map(Line::id).toList());
+        var found = new HashMap<String, List<SessionRecord>>();
+        lines.forEach(line -> found.put(
+                line.id(),
+                read.held(line, new ArrayList<>()).stream().map(Held::record).toList()));
+        return found;
     }
 
     /** All runs of some lines with what was logged of them. */

@@ -67,6 +67,15 @@ public class CalendarRepository {
                 """ + Sql.AMONG + "ORDER BY seq", CalendarRepository::entry, clientIds);
     }
 
+    /** Every saving of a client's entries of one kind that was not a removal, the oldest first. */
+    List<String> bodies(String clientId, Kind kind) {
+        return sql.list(
+                "SELECT body FROM calendar_entry WHERE client_id = ? AND kind = ? AND body IS NOT NULL ORDER BY seq",
+                row -> row.getString("body"),
+                clientId,
+                kind);
+    }
+
     /** What a removed entry was. */
     Optional<String> lastBody(String clientId, Kind kind, String id) {
         return sql.first("""

@@ -26,6 +26,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -149,6 +150,15 @@ public class CalendarService {
                 each(byKind, Kind.EVERY_SECOND_WEEK, e -> read(e, EverySecondWeek.class)),
                 first(byKind, Kind.BLOCK, Block.class).orElse(null),
                 LocalDate.now(clock));
+    }
+
+    /** Every block of weeks that a client had, the oldest first; of those that begin on one day the last that was saved. */
+    public List<Block> blocks(String clientId) {
+        var byStart = new TreeMap<LocalDate, Block>();
+        entries.bodies(clientId, Kind.BLOCK).stream()
+                .map(body -> json.read(body, Block.class))
+                .forEach(b -> byStart.put(b.start(), b));
+        return List.copyOf(byStart.values());
     }
 
     /** As it is now, or as it was before it was removed. */

@@ -27,6 +27,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -215,17 +216,36 @@ public class DayPlans {
         public static final Attended NONE = new Attended("", new Entry(LocalDate.EPOCH, "", Outcome.PLANNED));
     }
 
+    /**
+     * What a client was to do and did.
+     *
+     * @param paused days without training
+     */
+    public record History(PlanAndDone days, Predicate<LocalDate> paused) {}
+
+    /** Everything that was planned, and everything that was done since a day. */
+    public History history(Client client, LocalDate since) {
+        var weeks = planned(client);
+        var from = since.atStartOfDay(clock.getZone()).toInstant();
+        var days = planAndDone(weeks, byDay(done.lines(List.of(client.id()), from)), LocalDate.now(clock));
+        return new History(days, calendars.of(client).days()::isPaused);
+    }
+
+    private Map<LocalDate, WeekPlan> planned(Client client) {
+        return plans
+                .newest(
+                        List.of(client.id()),
+                        LocalDate.EPOCH,
+                        LocalDate.now(clock).plusYears(1))
+                .stream()
+                .collect(Collectors.toMap(Stored::monday, Stored::plan));
+    }
+
     /** Everything that was planned or done since the client's first plan. */
     public void outcomes(Client client, Consumer<Attended> to) {
-        var id = List.of(client.id());
-        var calendar = calendars.of(client).days();
-        var weeks = plans.newest(id, LocalDate.EPOCH, LocalDate.now(clock).plusYears(1)).stream()
-                .collect(Collectors.toMap(Stored::monday, Stored::plan));
-        weeks.keySet().stream().min(Comparator.naturalOrder()).ifPresent(first -> {
-            var since = first.atStartOfDay(clock.getZone()).toInstant();
-            planAndDone(weeks, byDay(done.lines(id, since)), LocalDate.now(clock))
-                    .entries(calendar::isPaused)
-                    .forEach(e -> to.accept(new Attended(client.id(), e)));
+        planned(client).keySet().stream().min(Comparator.naturalOrder()).ifPresent(first -> {
+            var history = history(client, first);
+            history.days().entries(history.paused()).forEach(e -> to.accept(new Attended(client.id(), e)));
         });
     }
 

@@ -1,0 +1,134 @@
+package gradino.server.report;
+
+import gradino.core.report.Period;
+import gradino.server.account.link.HomeLinkService;
+import gradino.server.account.link.HomeLinkService.MadeLink;
+import gradino.server.account.people.SignedIn;
+import gradino.server.intake.Client;
+import gradino.server.intake.ClientService;
+import gradino.server.platform.Json;
+import gradino.server.platform.Problem;
+import gradino.server.platform.StudioClock;
+import gradino.server.report.ReportNoteRepository.ReportNote;
+import gradino.server.report.read.Periods;
+import gradino.server.report.read.ReportReader;
+import gradino.server.report.read.ReportReader.Read;
+import gradino.server.report.told.ComparisonWords;
+import gradino.server.report.told.Teller;
+import gradino.server.report.told.Told;
+import gradino.server.report.told.Told.ReportSection;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What weeks of work came to, for whoever asks. */
+@Service
+public class ReportService {
+    static final int LONGEST_NOTE = 2_000;
+
+    private final ClientService clients;
+    private final ReportReader reader;
+    private final Periods periods;
+    private final ReportNoteRepository notes;
+    private final HomeLinkService links;
+    private final SignedIn signedIn;
+    private final Json json;
+    private final Clock clock;
+
+    ReportService(
+            ClientService clients,
+            ReportReader reader,
+            Periods periods,
+            ReportNoteRepository notes,
+            HomeLinkService links,
+            SignedIn signedIn,
+            Json json,
+            Clock clock) {
+        this.clients = clients;
+        this.reader = reader;
+        this.periods = periods;
+        this.notes = notes;
+        this.links = links;
+        this.signedIn = signedIn;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /**
+     * A report with what else its page needs.
+     *
+     * @param baseline day from which it counts since the baseline; null while nothing was measured
+     * @param blocks of weeks that have begun, the oldest first
+     * @param noteAt when the note was saved; null for none
+     */
+    record ReportView(
+            Told told,
+            Period days,
+            @Nullable LocalDate baseline,
+            List<Period> blocks,
+            String note,
+            @Nullable Instant noteAt) {}
+
+    @Transactional(readOnly = true)
+    ReportView view(String clientId, ReportAsk ask) {
+        var read = read(clientId, ask);
+        var note = notes.newest(clientId);
+        return new ReportView(
+                told(read, ask),
+                read.report().period(),
+                periods.baseline(read.client()).orElse(null),
+                read.blocks(),
+                note.map(ReportNote::text).orElse(""),
+                note.map(ReportNote::recordedAt).orElse(null));
+    }
+
+    @Transactional(readOnly = true)
+    public Read read(String clientId, ReportAsk ask) {
+        var client = clients.get(clientId);
+        return reader.of(client, periods.of(client, ask.days()));
+    }
+
+    Told told(Read read, ReportAsk ask) {
+        var name = ask.isNamed() ? read.client().details().name() : "";
+        var note = notes.newest(read.client().id()).map(ReportNote::text).orElse("");
+        return new Teller(ask.whom(), ask.without(), clock.getZone()).tell(read, name, note);
+    }
+
+    /** Two periods beside each other. */
+    @Transactional(readOnly = true)
+    ReportSection comparison(String clientId, Period first, Period second) {
+        var client = clients.get(clientId);
+        return new ComparisonWords(clock.getZone()).of(reader.of(client, first), reader.of(client, second));
+    }
+
+    @Transactional
+    void note(String clientId, String text) {
+        var client = clients.get(clientId);
+        if (text.length() > LONGEST_NOTE) {
+            throw Problem.invalid("text", "too-long", "Up to %d letters.".formatted(LONGEST_NOTE));
+        }
+        notes.add(new ReportNote(client.id(), signedIn.required().id(), StudioClock.now(clock), text.strip()));
+    }
+
+    /** A link that opens the client's own report of some days, and nothing else. */
+    @Transactional
+    MadeLink link(String clientId, String id, int days, @Nullable String pin, ReportAsk ask) {
+        Client client = clients.get(clientId);
+        periods.of(client, ask.days());
+        return links.make(clientId, id, days, pin, json.write(ask.forClient()));
+    }
+
+    /** Not one transaction: a wrong PIN is counted although it is refused. */
+    Told shared(String token, @Nullable String pin) {
+        var opened = links.open(token, pin);
+        return reading(opened.clientId(), json.read(opened.report(), ReportAsk.class));
+    }
+
+    private Told reading(String clientId, ReportAsk ask) {
+        return told(read(clientId, ask), ask);
+    }
+}

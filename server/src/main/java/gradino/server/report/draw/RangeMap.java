@@ -1,0 +1,83 @@
+package gradino.server.report.draw;
+
+import gradino.server.report.draw.Drawing.Ink;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** Ranges before and after: the beginning as an outline, now solid with its 95 % band, the goal as a flag. */
+public final class RangeMap {
+    private static final double WIDTH = 640;
+    private static final double LABELS = 210;
+    private static final double ROW = 30;
+    private static final double TOP = 18;
+    private static final double STEP = 30;
+
+    private RangeMap() {}
+
+    /**
+     * One row of it, degrees.
+     *
+     * @param before null without a reading at the beginning
+     * @param goal null without one
+     */
+    public record Row(
+            String name,
+            @Nullable Double before,
+            double now,
+            double lower,
+            double upper,
+            @Nullable Double goal) {}
+
+    public static Drawing of(List<Row> rows) {
+        double most = rows.stream().mapToDouble(RangeMap::most).max().orElse(STEP);
+        double least =
+                Math.min(0, rows.stream().mapToDouble(RangeMap::least).min().orElse(0));
+        var scale = new Scale(Scale.down(least, STEP), Scale.up(most, STEP), LABELS, WIDTH - 20);
+        var sheet = new Sheet();
+        for (double d = scale.from(); d <= scale.to(); d += STEP) {
+            sheet.path(Ink.FAINT, scale.at(d), TOP, scale.at(d), TOP + rows.size() * ROW);
+            sheet.text(Ink.SOFT, scale.at(d), TOP - 6, Sheet.MIDDLE, Math.round(d) + "°");
+        }
+        for (int i = 0; i < rows.size(); i++) {
+            row(sheet, rows.get(i), scale, TOP + i * ROW);
+        }
+        return sheet.drawing(
+                WIDTH,
+                TOP + rows.size() * ROW + 4,
+                "Ranges at the beginning as outlines, now as solid bars with their 95 % band; a flag is the goal.");
+    }
+
+    private static double most(Row row) {
+        return Math.max(
+                Math.max(row.now(), Math.min(row.upper(), row.now() + STEP)),
+                Math.max(
+                        Optional.ofNullable(row.before()).orElse(row.now()),
+                        Optional.ofNullable(row.goal()).orElse(row.now())));
+    }
+
+    private static double least(Row row) {
+        return Math.min(row.now(), Optional.ofNullable(row.before()).orElse(row.now()));
+    }
+
+    private static void row(Sheet sheet, Row row, Scale scale, double top) {
+        double middle = top + ROW / 2;
+        double zero = scale.at(0);
+        sheet.text(Ink.INK, LABELS - 10, middle + 3.5, Sheet.END, row.name());
+        sheet.bar(Ink.NOW, zero, middle - 4, scale.at(row.now()) - zero, 8);
+        var before = row.before();
+        if (before != null) {
+            sheet.frame(Ink.BEFORE, zero, middle - 8, scale.at(before) - zero, 16);
+        }
+        sheet.path(Ink.INK, scale.at(row.lower()), middle, scale.at(row.upper()), middle);
+        for (double end : new double[] {row.lower(), row.upper()}) {
+            sheet.path(Ink.INK, scale.at(end), middle - 4, scale.at(end), middle + 4);
+        }
+        var goal = row.goal();
+        if (goal != null) {
+            double x = scale.at(goal);
+            sheet.path(Ink.GOAL, x, top + 3, x, top + ROW - 3);
+            sheet.area(Ink.GOAL, x, top + 3, x + 9, top + 7, x, top + 11);
+        }
+    }
+}

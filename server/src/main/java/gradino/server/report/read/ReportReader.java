@@ -1,0 +1,100 @@
+package gradino.server.report.read;
+
+import gradino.core.report.Hard;
+import gradino.core.report.LineSession;
+import gradino.core.report.Next;
+import gradino.core.report.Period;
+import gradino.core.report.Report;
+import gradino.core.report.Report.Measured;
+import gradino.core.report.Report.Trained;
+import gradino.core.report.Report.Troubled;
+import gradino.server.intake.Client;
+import gradino.server.measure.Measurement;
+import gradino.server.perform.force.ForceService;
+import gradino.server.perform.record.StopRepository;
+import gradino.server.perform.record.StopRepository.Stop;
+import gradino.server.schedule.plan.DayPlans;
+import java.time.Clock;
+import java.util.List;
+import org.springframework.stereotype.Component;
+
+/** Gathers what a client's report is made of, and has it worked out. */
+@Component
+public class ReportReader {
+    private final MeasuredReader measured;
+    private final LinesReader lines;
+    private final DayPlans days;
+    private final ForceService forces;
+    private final StopRepository stops;
+    private final Periods periods;
+    private final Clock clock;
+
+    ReportReader(
+            MeasuredReader measured,
+            LinesReader lines,
+            DayPlans days,
+            ForceService forces,
+            StopRepository stops,
+            Periods periods,
+            Clock clock) {
+        this.measured = measured;
+        this.lines = lines;
+        this.days = days;
+        this.forces = forces;
+        this.stops = stops;
+        this.periods = periods;
+        this.clock = clock;
+    }
+
+    /**
+     * A report with what it rests on.
+     *
+     * @param measurements of all time
+     * @param sessions of all time, line by line
+     */
+    public record Read(
+            Client client,
+            Report report,
+            Measured measured,
+            List<Measurement> measurements,
+            List<LineSession> sessions,
+            List<Period> blocks) {}
+
+    public Read of(Client client, Period period) {
+        var zone = clock.getZone();
+        var measurements = measured.measurements(client);
+        var facts = measured.of(client, measurements, period);
+        var own = lines.of(client, period);
+        var sessions = lines.sessions(own);
+        var attendance = days.history(client, period.from());
+        var blocks = periods.blocks(client);
+        var trained = new Trained(
+                attendance.days(),
+                attendance.paused(),
+                sessions,
+                forces.referenceSeconds(
+                        sessions.stream().map(s -> s.record().id()).distinct().toList()),
+                own.climbs(),
+                blocks);
+        var report = Report.of(period, zone, facts, trained, troubled(client, period), next(client, own));
+        return new Read(client, report, facts, measurements, sessions, blocks);
+    }
+
+    private Troubled troubled(Client client, Period period) {
+        var seen = stops.of(List.of(client.id())).getOrDefault(client.id(), List.of()).stream()
+                .map(ReportReader::seen)
+                .toList();
+        var cleared = client.intake().clearances().stream()
+                .map(c -> new Hard.Cleared(c.writtenOn(), c.clearedBy(), c.note()))
+                .toList();
+        return new Troubled(seen, Restricted.during(client, period, clock), cleared);
+    }
+
+    private static Hard.StopSeen seen(Stop stop) {
+        return new Hard.StopSeen(stop.happenedAt(), stop.sign(), stop.side(), stop.name());
+    }
+
+    private Next next(Client client, LinesReader.Lines own) {
+        return new Next(measured.limits(client), own.proposals(), measured.weeks(client), measured.retest(client));
+    }
+}
