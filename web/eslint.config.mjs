@@ -2,7 +2,18 @@ import js from '@eslint/js';
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
-const steps = ['account', 'today', 'intake', 'measure', 'prescribe', 'perform', 'advance', 'home', 'report', 'exchange'];
+const steps = [
+  'account',
+  'today',
+  'intake',
+  'measure',
+  'prescribe',
+  'perform',
+  'advance',
+  'home',
+  'report',
+  'exchange',
+];
 
 // The rooms of a step that has grown, in the order of its arrows; '' is what all of them share.
 const rooms = { perform: ['', 'gauge', 'floor', 'record'] };

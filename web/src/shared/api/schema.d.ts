@@ -196,6 +196,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/archive.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["archive"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/assessments": {
         parameters: {
             query?: never;
@@ -756,6 +772,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/report-fhir.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fhir"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/report-links": {
         parameters: {
             query?: never;
@@ -766,6 +798,54 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["link"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/report.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/report.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["json"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/report.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pdf"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1838,6 +1918,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["rehearse"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/report-dictionary.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["dictionary"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -5537,6 +5633,28 @@ export interface operations {
             };
         };
     };
+    archive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": components["schemas"]["StreamingResponseBody"];
+                };
+            };
+        };
+    };
     begin: {
         parameters: {
             query?: never;
@@ -6604,6 +6722,35 @@ export interface operations {
             };
         };
     };
+    fhir: {
+        parameters: {
+            query?: {
+                period?: "BASELINE" | "BLOCK" | "DATES" | null;
+                from?: string | null;
+                to?: string | null;
+                audience?: "CLIENT" | "COACH" | "PROFESSIONAL" | null;
+                left?: ("BETTER" | "STAYED" | "DONE" | "CLIMBED" | "HARD" | "NEXT")[] | null;
+                named?: boolean | null;
+            };
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/fhir+json": components["schemas"]["StreamingResponseBody"];
+                };
+            };
+        };
+    };
     link: {
         parameters: {
             query?: never;
@@ -6626,6 +6773,94 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MadeLink"];
+                };
+            };
+        };
+    };
+    csv: {
+        parameters: {
+            query?: {
+                period?: "BASELINE" | "BLOCK" | "DATES" | null;
+                from?: string | null;
+                to?: string | null;
+                audience?: "CLIENT" | "COACH" | "PROFESSIONAL" | null;
+                left?: ("BETTER" | "STAYED" | "DONE" | "CLIMBED" | "HARD" | "NEXT")[] | null;
+                named?: boolean | null;
+            };
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": components["schemas"]["StreamingResponseBody"];
+                };
+            };
+        };
+    };
+    json: {
+        parameters: {
+            query?: {
+                period?: "BASELINE" | "BLOCK" | "DATES" | null;
+                from?: string | null;
+                to?: string | null;
+                audience?: "CLIENT" | "COACH" | "PROFESSIONAL" | null;
+                left?: ("BETTER" | "STAYED" | "DONE" | "CLIMBED" | "HARD" | "NEXT")[] | null;
+                named?: boolean | null;
+            };
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StreamingResponseBody"];
+                };
+            };
+        };
+    };
+    pdf: {
+        parameters: {
+            query?: {
+                period?: "BASELINE" | "BLOCK" | "DATES" | null;
+                from?: string | null;
+                to?: string | null;
+                audience?: "CLIENT" | "COACH" | "PROFESSIONAL" | null;
+                left?: ("BETTER" | "STAYED" | "DONE" | "CLIMBED" | "HARD" | "NEXT")[] | null;
+                named?: boolean | null;
+                paper?: "A4" | "LETTER";
+            };
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
                 };
             };
         };
@@ -8412,6 +8647,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Life"][];
+                };
+            };
+        };
+    };
+    dictionary: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": components["schemas"]["StreamingResponseBody"];
                 };
             };
         };

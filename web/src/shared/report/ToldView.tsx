@@ -35,9 +35,28 @@ export function SectionView({ section, toMeasure }: { section: Schemas['ReportSe
   );
 }
 
+/** Wider drawings have a row of their own. */
+const NARROW = 320;
+
 function PieceView({ piece, toMeasure }: { piece: Piece; toMeasure?: ToMeasure }) {
+  const beside = piece.drawings.length > 0 && piece.drawings.every((d) => d.width <= NARROW);
   return (
-    <div className="mt-4 break-inside-avoid">
+    <div className={`mt-4 break-inside-avoid ${beside ? 'gap-6 md:grid md:grid-cols-[minmax(0,1fr)_20rem]' : ''}`}>
+      <PieceWords piece={piece} toMeasure={toMeasure} />
+      <div>
+        {piece.drawings.map((d, i) => (
+          <div key={i} className="mt-2 overflow-x-auto">
+            <Marks drawing={d} />
+          </div>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+function PieceWords({ piece, toMeasure }: { piece: Piece; toMeasure?: ToMeasure }) {
+  return (
+    <div className="min-w-0">
       {piece.heading && <h4 className="font-bold">{piece.heading}</h4>}
       {piece.sentences.map((s, i) => (
         <p key={i} className="max-w-prose">
@@ -45,11 +64,6 @@ function PieceView({ piece, toMeasure }: { piece: Piece; toMeasure?: ToMeasure }
         </p>
       ))}
       {piece.table && <Table table={piece.table} name={piece.heading} />}
-      {piece.drawings.map((d, i) => (
-        <div key={i} className="mt-2 overflow-x-auto">
-          <Marks drawing={d} />
-        </div>
-      ))}
       {piece.toMeasure.map((m, i) => (
         <p key={i} className="text-soft">
           {m.words} {toMeasure?.(m)}

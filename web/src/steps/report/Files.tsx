@@ -27,7 +27,7 @@ export function Files({ clientId, asked }: { clientId: string; asked: Query }) {
         <a className={look} href={`/api/clients/${clientId}/calendar.ics`} download>
           iCalendar of the weeks
         </a>
-        <a className={look} href={to('archive.zip')} download>
+        <a className={look} href={`/api/clients/${clientId}/archive.zip`} download>
           Everything of this client
         </a>
       </div>

@@ -484,7 +484,7 @@ CREATE INDEX home_visit_link ON home_visit (link_id);
 CREATE TABLE report_note (
   seq         INTEGER PRIMARY KEY,
   client_id   TEXT NOT NULL REFERENCES client,
-  account_id  TEXT NOT NULL REFERENCES account,
+  account_id  TEXT REFERENCES account,     -- null: came in by a file
   recorded_at INTEGER NOT NULL,
   text        TEXT NOT NULL
 ) STRICT;

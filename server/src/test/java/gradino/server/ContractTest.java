@@ -23,6 +23,7 @@ import tools.jackson.databind.json.JsonMapper;
 public class ContractTest {
     private static final List<String> ORDER = List.of(
             "platform",
+            "paper",
             "backup",
             "account",
             "device",

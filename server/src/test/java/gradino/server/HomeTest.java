@@ -23,6 +23,7 @@ public class HomeTest {
             "POST /api/sign-in",
             "POST /api/sign-in/owner",
             "GET /api/stop-signs",
+            "POST /api/shared-report",
             "GET /api/home/plan",
             "POST /api/home/notes",
             "POST /api/home/enter",

@@ -119,7 +119,7 @@ public final class TestServer implements AutoCloseable {
     }
 
     /** Where its data are. */
-    Path data() {
+    public Path data() {
         return running.directory;
     }
 

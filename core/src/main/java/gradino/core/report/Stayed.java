@@ -46,7 +46,8 @@ public record Stayed(List<Kept> kept, int untold) {
                 .filter(v -> span.contains(day(v.cold().at(), zone))
                         && span.contains(day(v.nextCold().at(), zone)))
                 .toList();
-        return Retention.over(visits);
+        // With nothing gained at all there is no share of it.
+        return Retention.over(visits).filter(r -> Double.isFinite(r.ratio()));
     }
 
     private static LocalDate day(java.time.Instant at, ZoneId zone) {

@@ -158,6 +158,17 @@ public class ChangeTest {
     }
 
     @Test
+    public void fourHundredMotionsAreAFamilyLikeAnyOther() {
+        var all = IntStream.range(0, 400)
+                .mapToObj(i -> series("motion-" + i, Mode.PASSIVE, Instrument.TAPE, on(0, 50), on(40, i < 8 ? 90 : 52)))
+                .toArray(Series[]::new);
+
+        var family = better(all).family();
+        assertThat(family.tested()).isEqualTo(400);
+        assertThat(family.hold()).isEqualTo(8);
+    }
+
+    @Test
     public void passiveStandsForAMotionAndActiveWhereThereIsNoPassive() {
         var better = better(
                 series("hip-flexion", Mode.PASSIVE, Instrument.GONIOMETER, on(0, 100), on(40, 101)),

@@ -33,6 +33,7 @@ import gradino.server.perform.record.RunRepository;
 import gradino.server.platform.Problem;
 import gradino.server.prescribe.program.LineRepository;
 import gradino.server.prescribe.program.SessionRepository;
+import gradino.server.report.ReportNoteRepository;
 import gradino.server.schedule.calendar.CalendarRepository;
 import gradino.server.schedule.plan.DayPlans;
 import gradino.server.schedule.plan.DayPlans.Attended;
@@ -72,6 +73,7 @@ public class ExportService {
     private final RunRepository runs;
     private final TraceRepository traces;
     private final NoteRepository notes;
+    private final ReportNoteRepository reportNotes;
     private final PolicyRepository policies;
     private final PauseRepository pauses;
     private final CalendarRepository calendar;
@@ -91,6 +93,7 @@ public class ExportService {
             RunRepository runs,
             TraceRepository traces,
             NoteRepository notes,
+            ReportNoteRepository reportNotes,
             PolicyRepository policies,
             PauseRepository pauses,
             CalendarRepository calendar,
@@ -108,6 +111,7 @@ public class ExportService {
         this.runs = runs;
         this.traces = traces;
         this.notes = notes;
+        this.reportNotes = reportNotes;
         this.policies = policies;
         this.pauses = pauses;
         this.calendar = calendar;
@@ -156,6 +160,7 @@ public class ExportService {
             case "blocks.csv" -> print(RecordTables.BLOCKS, out, blockRows::eachBlock);
             case "mornings.csv" -> print(RecordTables.MORNINGS, out, records::eachMorning);
             case "home-notes.csv" -> print(HomeTables.NOTES, out, notes.all()::forEach);
+            case "report-notes.csv" -> print(HomeTables.REPORT_NOTES, out, reportNotes::each);
             case "reference-contractions.csv" -> print(ForceTables.REFERENCES, out, traces.allReferences()::forEach);
             case "traces.csv" -> print(ForceTables.TRACES, out, traces::each);
             case "calendar.csv" -> print(ScheduleTables.CALENDAR, out, calendar::each);
@@ -168,7 +173,7 @@ public class ExportService {
 
     /** Hands rows on one by one: a year of a studio does not fit into memory. */
     @FunctionalInterface
-    private interface Rows<T> {
+    interface Rows<T> {
         void each(Consumer<T> to);
     }
 
@@ -194,7 +199,7 @@ public class ExportService {
         runs.each(run -> to.accept(new RunRow(run, records.closed(run.id()).orElse(null))));
     }
 
-    private static <T> void print(CsvTable<T> table, Writer out, Rows<T> rows) throws IOException {
+    static <T> void print(CsvTable<T> table, Writer out, Rows<T> rows) throws IOException {
         var printer = new CSVPrinter(out, FORMAT);
         printer.printRecord(table.columns());
         try {

@@ -29,6 +29,7 @@ import gradino.server.perform.record.RunRepository;
 import gradino.server.platform.Problem;
 import gradino.server.prescribe.program.LineRepository;
 import gradino.server.prescribe.program.SessionRepository;
+import gradino.server.report.ReportNoteRepository;
 import gradino.server.schedule.calendar.CalendarRepository;
 import gradino.server.schedule.plan.PlanRepository;
 import gradino.server.schedule.plan.WeekPlans;
@@ -60,6 +61,7 @@ public class ImportService {
             RunRepository runs,
             TraceRepository traces,
             NoteRepository notes,
+            ReportNoteRepository reportNotes,
             PolicyRepository policies,
             PauseRepository pauses,
             DecisionRepository decisions,
@@ -85,6 +87,7 @@ public class ImportService {
                 runs,
                 traces,
                 notes,
+                reportNotes,
                 policies,
                 pauses,
                 decisions,
@@ -107,6 +110,7 @@ public class ImportService {
             RunRepository runs,
             TraceRepository traces,
             NoteRepository notes,
+            ReportNoteRepository reportNotes,
             PolicyRepository policies,
             PauseRepository pauses,
             DecisionRepository decisions,
@@ -141,6 +145,7 @@ public class ImportService {
         reader.each(RecordTables.BLOCKS, runs::block);
         reader.each(RecordTables.MORNINGS, runs::morning);
         reader.each(HomeTables.NOTES, runs::note);
+        reader.each(HomeTables.REPORT_NOTES, runs::reportNote);
         reader.each(ForceTables.REFERENCES, runs::reference);
         reader.each(ForceTables.TRACES, runs::trace);
         reader.each(DecisionTables.DECISIONS, run::decision);

@@ -9,6 +9,7 @@ import gradino.server.perform.force.TraceRepository.StoredReference;
 import gradino.server.perform.force.TraceRepository.StoredTrace;
 import gradino.server.perform.record.BlockRepository.StoredBlock;
 import gradino.server.perform.record.RecordRepository.Morning;
+import gradino.server.report.ReportNoteRepository.ReportNote;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -69,6 +70,13 @@ final class ImportedRuns {
                 && facts.past(row, "happened_at", n.happenedAt())
                 && findings.isEmpty()
                 && stores.notes().add(n);
+    }
+
+    boolean reportNote(CsvRow row, ReportNote n) {
+        return facts.knowsClient(row, n.clientId())
+                && facts.past(row, "recorded_at", n.recordedAt())
+                && findings.isEmpty()
+                && stores.reportNotes().add(n);
     }
 
     boolean reference(CsvRow row, StoredReference r) {

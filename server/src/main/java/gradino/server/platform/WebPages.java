@@ -21,6 +21,9 @@ class WebPages implements WebMvcConfigurer {
                         "/index.html", "/home.html", "/report.html", "/favicon.svg", "/sw.js", "/home.webmanifest")
                 .addResourceLocations("classpath:/static/")
                 .setCacheControl(CacheControl.noCache());
+        registry.addResourceHandler("/schema/**")
+                .addResourceLocations("classpath:/schema/")
+                .setCacheControl(CacheControl.noCache());
         registry.addResourceHandler("/icons/**")
                 .addResourceLocations("classpath:/static/icons/")
                 .setCacheControl(CacheControl.noCache());

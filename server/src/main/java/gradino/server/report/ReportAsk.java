@@ -23,6 +23,8 @@ record ReportAsk(
         @Nullable List<ReportPart> left,
         @Nullable Boolean named) {
 
+    static final ReportAsk ALL = new ReportAsk(Periods.Kind.BASELINE, null, null, Audience.COACH, null, true);
+
     Periods.Asked days() {
         return new Periods.Asked(period == null ? Periods.Kind.BASELINE : period, from, to);
     }

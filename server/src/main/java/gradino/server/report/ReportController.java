@@ -26,9 +26,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class ReportController {
     private final ReportService reports;
+    private final SharedReports shared;
 
-    ReportController(ReportService reports) {
+    ReportController(ReportService reports, SharedReports shared) {
         this.reports = reports;
+        this.shared = shared;
     }
 
     record NewReportNote(
@@ -83,6 +85,6 @@ class ReportController {
     @Reads
     @PostMapping("/api/shared-report")
     Told shared(@Valid @RequestBody ReportKey key) {
-        return reports.shared(key.token(), key.pin());
+        return shared.open(key.token(), key.pin());
     }
 }

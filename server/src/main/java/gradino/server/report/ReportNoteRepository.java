@@ -6,6 +6,7 @@ import java.sql.SQLException;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 
 /** Owns report_note: each saving is a new row, the newest counts. */
@@ -19,15 +20,20 @@ public class ReportNoteRepository {
     }
 
     /** What was written above a client's report. */
-    public record ReportNote(String clientId, String accountId, Instant recordedAt, String text) {}
+    public record ReportNote(String clientId, @Nullable String accountId, Instant recordedAt, String text) {}
 
-    public void add(ReportNote n) {
+    /** @return whether it was new */
+    public boolean add(ReportNote n) {
+        if (has(n)) {
+            return false;
+        }
         sql.update(
                 "INSERT INTO report_note (client_id, account_id, recorded_at, text) VALUES (?, ?, ?, ?)",
                 n.clientId(),
                 n.accountId(),
                 n.recordedAt(),
                 n.text());
+        return true;
     }
 
     Optional<ReportNote> newest(String clientId) {
@@ -37,7 +43,7 @@ public class ReportNoteRepository {
                 clientId);
     }
 
-    public boolean has(ReportNote n) {
+    private boolean has(ReportNote n) {
         return sql.first(
                         "SELECT 1 FROM report_note WHERE client_id = ? AND recorded_at = ? AND text = ?",
                         row -> true,

@@ -28,7 +28,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** What weeks of work came to, for whoever asks. */
 @Service
 public class ReportService {
-    static final int LONGEST_NOTE = 2_000;
+    public static final int LONGEST_NOTE = 2_000;
 
     private final ClientService clients;
     private final ReportReader reader;
@@ -92,6 +92,7 @@ public class ReportService {
         return reader.of(client, periods.of(client, ask.days()));
     }
 
+    @Transactional(readOnly = true)
     Told told(Read read, ReportAsk ask) {
         var name = ask.isNamed() ? read.client().details().name() : "";
         var note = notes.newest(read.client().id()).map(ReportNote::text).orElse("");
@@ -122,13 +123,9 @@ public class ReportService {
         return links.make(clientId, id, days, pin, json.write(ask.forClient()));
     }
 
-    /** Not one transaction: a wrong PIN is counted although it is refused. */
-    Told shared(String token, @Nullable String pin) {
-        var opened = links.open(token, pin);
-        return reading(opened.clientId(), json.read(opened.report(), ReportAsk.class));
-    }
-
-    private Told reading(String clientId, ReportAsk ask) {
+    /** As it is told now. */
+    @Transactional(readOnly = true)
+    Told told(String clientId, ReportAsk ask) {
         return told(read(clientId, ask), ask);
     }
 }

@@ -9,7 +9,7 @@ import org.jspecify.annotations.Nullable;
 public final class RangeMap {
     private static final double WIDTH = 640;
     private static final double LABELS = 210;
-    private static final double ROW = 30;
+    private static final double ROW = 24;
     private static final double TOP = 18;
     private static final double STEP = 30;
 
@@ -64,10 +64,10 @@ public final class RangeMap {
         double middle = top + ROW / 2;
         double zero = scale.at(0);
         sheet.text(Ink.INK, LABELS - 10, middle + 3.5, Sheet.END, row.name());
-        sheet.bar(Ink.NOW, zero, middle - 4, scale.at(row.now()) - zero, 8);
+        sheet.bar(Ink.NOW, zero, middle - 3, scale.at(row.now()) - zero, 6);
         var before = row.before();
         if (before != null) {
-            sheet.frame(Ink.BEFORE, zero, middle - 8, scale.at(before) - zero, 16);
+            sheet.frame(Ink.BEFORE, zero, middle - 7, scale.at(before) - zero, 14);
         }
         sheet.path(Ink.INK, scale.at(row.lower()), middle, scale.at(row.upper()), middle);
         for (double end : new double[] {row.lower(), row.upper()}) {

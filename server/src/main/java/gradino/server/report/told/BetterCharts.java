@@ -36,8 +36,8 @@ final class BetterCharts {
     }
 
     /** Empty while nothing was measured. */
-    Optional<Drawing> map() {
-        var rows = report.better().motions().stream()
+    Optional<Drawing> map(List<MotionChange> of) {
+        var rows = of.stream()
                 .filter(m -> m.now() != null)
                 .filter(m -> m.tested() != null || report.better().family().tested() == 0)
                 .limit(MOST_ROWS)

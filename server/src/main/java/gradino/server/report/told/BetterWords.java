@@ -37,14 +37,14 @@ final class BetterWords {
 
     ReportSection of(Read read) {
         var better = read.report().better();
+        var order = new BetterOrder(read.report());
         var charts = new BetterCharts(read, zone);
         var pieces = new ArrayList<ReportPiece>();
-        charts.map().ifPresent(map -> pieces.add(ReportPiece.of("Before and now", List.of(), map)));
-        for (var motion : better.motions()) {
-            if (!audience.plain() || motion.tested() != null) {
-                pieces.add(piece(motion, charts));
-            }
-        }
+        var first = order.first();
+        charts.map(audience.plain() && !first.isEmpty() ? first : better.motions())
+                .ifPresent(map -> pieces.add(ReportPiece.of("Before and now", List.of(), map)));
+        first.forEach(motion -> pieces.add(piece(motion, charts)));
+        rest(order.rest()).ifPresent(pieces::add);
         if (!better.movements().isEmpty()) {
             pieces.add(movements(better));
         }
@@ -53,6 +53,41 @@ final class BetterWords {
                 "Is it better?",
                 audience.plain() ? plain(better.family()) : answer(better.family()),
                 pieces);
+    }
+
+    /** Ranges that nobody works on and that did not change, together. */
+    private Optional<ReportPiece> rest(List<MotionChange> rest) {
+        if (audience.plain()) {
+            var same = rest.stream()
+                    .filter(m -> m.tested() != null)
+                    .map(m -> Says.side(m.of()))
+                    .toList();
+            return same.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(ReportPiece.of("About the same", List.of(String.join(", ", same) + ".")));
+        }
+        var rows = new ArrayList<List<String>>();
+        rest.forEach(m -> {
+            inShort(m, "passive", m.passive(), rows);
+            inShort(m, "active", m.active(), rows);
+        });
+        var missing = rest.stream().flatMap(m -> missing(m, true).stream()).toList();
+        if (rows.isEmpty() && missing.isEmpty()) {
+            return Optional.empty();
+        }
+        var table = rows.isEmpty()
+                ? null
+                : new ReportTable(List.of("Motion", "Range", "Before", "Now", "Change", "95 % interval", "p"), rows);
+        return Optional.of(
+                new ReportPiece("Within measurement noise, and not trained", List.of(), table, List.of(), missing));
+    }
+
+    private void inShort(MotionChange m, String range, @Nullable Pair pair, List<List<String>> rows) {
+        if (pair != null) {
+            var row = row(
+                    range, Says.fine(pair.from().degrees()), Says.fine(pair.to().degrees()), pair.change(), "");
+            rows.add(List.of(Says.side(m.of()), range, row.get(1), row.get(2), row.get(3), row.get(4), row.get(7)));
+        }
     }
 
     private static String plain(Family family) {
@@ -79,7 +114,7 @@ final class BetterWords {
                         + " together %s (Benjamini and Hochberg 1995, 5 %%).")
                 .formatted(
                         family.changed(),
-                        Says.count(family.tested(), "motion and side").replace("sides", "sides"),
+                        family.tested() == 1 ? "1 motion and side" : family.tested() + " motions and sides",
                         Says.number(family.byChance(), 1),
                         family.hold() == 1 ? "1 holds" : family.hold() + " hold");
     }
@@ -99,7 +134,7 @@ final class BetterWords {
                 sentences,
                 audience.plain() ? null : table(motion),
                 charts.of(motion).map(List::of).orElse(List.of()),
-                audience.plain() ? List.of() : missing(motion));
+                audience.plain() ? List.of() : missing(motion, false));
     }
 
     private String heading(MotionChange motion) {
@@ -197,10 +232,10 @@ final class BetterWords {
                 change.p() < 0.001 ? "< 0.001" : Says.number(change.p(), 3));
     }
 
-    private static List<ToMeasure> missing(MotionChange motion) {
+    private static List<ToMeasure> missing(MotionChange motion, boolean named) {
         return motion.missing().stream()
                 .map(m -> new ToMeasure(
-                        words(m),
+                        (named ? Says.side(motion.of()) + ". " : "") + words(m),
                         motion.of().motion(),
                         motion.of().side(),
                         m.mode(),

@@ -22,7 +22,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Weeks and appointments for calendar programs: as a file, and under secret addresses that end with their maker's right. */
 @Service
-class FeedService {
+public class FeedService {
     private static final int MOST_LINKS = 20;
 
     private final FeedRepository links;
@@ -60,7 +60,7 @@ class FeedService {
     record MadeFeed(FeedLink link, String address) {}
 
     @Transactional(readOnly = true)
-    String file(String clientId) {
+    public String file(String clientId) {
         return calendar(clients.get(clientId));
     }
 

@@ -1,0 +1,96 @@
+package gradino.server.exchange;
+
+import gradino.server.intake.Client;
+import gradino.server.intake.ClientService;
+import gradino.server.paper.Paper;
+import gradino.server.report.ReportFiles;
+import gradino.server.report.ReportFiles.Files;
+import gradino.server.schedule.plan.FeedService;
+import java.io.FilterOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Everything of one client, for the person's own right to it: the report in every format, and their rows of every file. */
+@Service
+class ClientArchive {
+    private final ClientService clients;
+    private final ReportFiles reports;
+    private final FeedService feeds;
+    private final ClientRows rows;
+
+    ClientArchive(ClientService clients, ReportFiles reports, FeedService feeds, ClientRows rows) {
+        this.clients = clients;
+        this.reports = reports;
+        this.feeds = feeds;
+        this.rows = rows;
+    }
+
+    @Transactional(readOnly = true)
+    void zip(String clientId, OutputStream out) throws IOException {
+        var client = clients.get(clientId);
+        var report = reports.ofAll(clientId);
+        try (var zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
+            entry(zip, "report.pdf", to -> to.write(report.pdf(Paper.Size.A4)));
+            entry(zip, "report.json", report::json);
+            entry(zip, "report-fhir.json", report::fhir);
+            text(zip, "report.csv", report::csv);
+            text(zip, "report-dictionary.csv", Files::dictionary);
+            text(zip, "calendar.ics", to -> to.write(feeds.file(clientId)));
+            tables(zip, client);
+        }
+    }
+
+    private void tables(ZipOutputStream zip, Client client) throws IOException {
+        for (var table : Tables.all()) {
+            if (ClientRows.has(table)) {
+                text(zip, "data/" + table.file(), to -> rows.table(client, table, to));
+            }
+        }
+    }
+
+    private interface Bytes {
+        void write(OutputStream to) throws IOException;
+    }
+
+    private interface Text {
+        void write(Writer to) throws IOException;
+    }
+
+    private static void entry(ZipOutputStream zip, String name, Bytes bytes) throws IOException {
+        zip.putNextEntry(new ZipEntry(name));
+        bytes.write(new Open(zip));
+        zip.closeEntry();
+    }
+
+    private static void text(ZipOutputStream zip, String name, Text text) throws IOException {
+        entry(zip, name, to -> {
+            var writer = new OutputStreamWriter(to, StandardCharsets.UTF_8);
+            text.write(writer);
+            writer.flush();
+        });
+    }
+
+    /** Whoever writes one entry must not close the archive. */
+    private static final class Open extends FilterOutputStream {
+        Open(OutputStream to) {
+            super(to);
+        }
+
+        @Override
+        public void write(byte[] bytes, int from, int length) throws IOException {
+            out.write(bytes, from, length);
+        }
+
+        @Override
+        public void close() throws IOException {
+            flush();
+        }
+    }
+}
