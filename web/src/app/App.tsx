@@ -44,6 +44,9 @@ const WeekPage = lazy(() => import('../steps/schedule/WeekPage').then((m) => ({ 
 const CalendarPage = lazy(() => import('../steps/schedule/CalendarPage').then((m) => ({ default: m.CalendarPage })));
 const MonthPage = lazy(() => import('../steps/schedule/MonthPage').then((m) => ({ default: m.MonthPage })));
 const ReportPage = lazy(() => import('../steps/report/ReportPage').then((m) => ({ default: m.ReportPage })));
+const StudioReportPage = lazy(() =>
+  import('../steps/report/StudioReportPage').then((m) => ({ default: m.StudioReportPage })),
+);
 const LinksPage = lazy(() => import('../steps/home/LinksPage').then((m) => ({ default: m.LinksPage })));
 const AccountsPage = lazy(() => import('../steps/account/AccountsPage').then((m) => ({ default: m.AccountsPage })));
 const SharingPage = lazy(() => import('../steps/account/SharingPage').then((m) => ({ default: m.SharingPage })));
@@ -88,6 +91,7 @@ function Pages() {
         <Route path="/library" element={<LibraryPage />} />
         <Route path="/noise" element={<NoisePage />} />
         <Route path="/noise/:studyId" element={<StudyPage />} />
+        <Route path="/studio/report" element={<StudioReportPage />} />
         <Route path="/studio" element={<StudioPage />} />
         <Route path="/studio/accounts" element={<AccountsPage />} />
         <Route path="*" element={<NotFound />} />

@@ -40,6 +40,9 @@ export function Shell() {
         <NavLink to="/library" className={railLink}>
           Library
         </NavLink>
+        <NavLink to="/studio/report" className={railLink}>
+          Report
+        </NavLink>
         {owner && (
           <>
             <NavLink to="/studio" end className={railLink}>

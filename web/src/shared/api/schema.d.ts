@@ -2228,6 +2228,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/studio-report": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["report_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/today": {
         parameters: {
             query?: never;
@@ -4304,7 +4320,7 @@ export interface components {
             audience?: "CLIENT" | "COACH" | "PROFESSIONAL";
             /** Format: date */
             from?: string;
-            left?: ("BETTER" | "STAYED" | "DONE" | "CLIMBED" | "HARD" | "NEXT")[];
+            left?: ("BETTER" | "STAYED" | "DONE" | "CLIMBED" | "HARD" | "NEXT" | "METHODS")[];
             named?: boolean;
             /** @enum {string} */
             period?: "BASELINE" | "BLOCK" | "DATES";
@@ -4326,7 +4342,7 @@ export interface components {
             answer: string;
             heading: string;
             /** @enum {string} */
-            part: "BETTER" | "STAYED" | "DONE" | "CLIMBED" | "HARD" | "NEXT";
+            part: "BETTER" | "STAYED" | "DONE" | "CLIMBED" | "HARD" | "NEXT" | "METHODS";
             pieces: components["schemas"]["ReportPiece"][];
         };
         ReportTable: {
@@ -6700,7 +6716,7 @@ export interface operations {
                 from?: string | null;
                 to?: string | null;
                 audience?: "CLIENT" | "COACH" | "PROFESSIONAL" | null;
-                left?: ("BETTER" | "STAYED" | "DONE" | "CLIMBED" | "HARD" | "NEXT")[] | null;
+                left?: ("BETTER" | "STAYED" | "DONE" | "CLIMBED" | "HARD" | "NEXT" | "METHODS")[] | null;
                 named?: boolean | null;
             };
             header?: never;
@@ -6729,7 +6745,7 @@ export interface operations {
                 from?: string | null;
                 to?: string | null;
                 audience?: "CLIENT" | "COACH" | "PROFESSIONAL" | null;
-                left?: ("BETTER" | "STAYED" | "DONE" | "CLIMBED" | "HARD" | "NEXT")[] | null;
+                left?: ("BETTER" | "STAYED" | "DONE" | "CLIMBED" | "HARD" | "NEXT" | "METHODS")[] | null;
                 named?: boolean | null;
             };
             header?: never;
@@ -6784,7 +6800,7 @@ export interface operations {
                 from?: string | null;
                 to?: string | null;
                 audience?: "CLIENT" | "COACH" | "PROFESSIONAL" | null;
-                left?: ("BETTER" | "STAYED" | "DONE" | "CLIMBED" | "HARD" | "NEXT")[] | null;
+                left?: ("BETTER" | "STAYED" | "DONE" | "CLIMBED" | "HARD" | "NEXT" | "METHODS")[] | null;
                 named?: boolean | null;
             };
             header?: never;
@@ -6813,7 +6829,7 @@ export interface operations {
                 from?: string | null;
                 to?: string | null;
                 audience?: "CLIENT" | "COACH" | "PROFESSIONAL" | null;
-                left?: ("BETTER" | "STAYED" | "DONE" | "CLIMBED" | "HARD" | "NEXT")[] | null;
+                left?: ("BETTER" | "STAYED" | "DONE" | "CLIMBED" | "HARD" | "NEXT" | "METHODS")[] | null;
                 named?: boolean | null;
             };
             header?: never;
@@ -6842,7 +6858,7 @@ export interface operations {
                 from?: string | null;
                 to?: string | null;
                 audience?: "CLIENT" | "COACH" | "PROFESSIONAL" | null;
-                left?: ("BETTER" | "STAYED" | "DONE" | "CLIMBED" | "HARD" | "NEXT")[] | null;
+                left?: ("BETTER" | "STAYED" | "DONE" | "CLIMBED" | "HARD" | "NEXT" | "METHODS")[] | null;
                 named?: boolean | null;
                 paper?: "A4" | "LETTER";
             };
@@ -9193,6 +9209,29 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StudyView"];
+                };
+            };
+        };
+    };
+    report_1: {
+        parameters: {
+            query?: {
+                from?: string;
+                to?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Told"];
                 };
             };
         };

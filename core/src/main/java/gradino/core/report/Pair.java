@@ -17,7 +17,8 @@ public record Pair(RangeReading from, RangeReading to, Difference change) {
         return new Pair(from, to, Difference.between(from, to));
     }
 
-    static Optional<Pair> of(Series series, Period period, ZoneId zone) {
+    /** Empty without readings of two days. */
+    public static Optional<Pair> of(Series series, Period period, ZoneId zone) {
         List<RangeReading> all = series.of(period, zone);
         if (all.size() < 2) {
             return Optional.empty();

@@ -22,7 +22,7 @@ public record Stayed(List<Kept> kept, int untold) {
     public record Kept(MotionSide of, Period weeks, Retention retention) {}
 
     /** @param blocks of weeks that lie in the period; the period itself stands for none */
-    static Stayed of(List<Series> series, List<Period> blocks, Period period, ZoneId zone) {
+    public static Stayed of(List<Series> series, List<Period> blocks, Period period, ZoneId zone) {
         var spans = blocks.isEmpty() ? List.of(period) : blocks;
         var kept = new ArrayList<Kept>();
         int untold = 0;

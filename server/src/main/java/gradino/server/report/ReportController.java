@@ -1,10 +1,9 @@
 package gradino.server.report;
 
-import gradino.core.report.Period;
 import gradino.server.account.link.HomeLinkService.MadeLink;
-import gradino.server.platform.Problem;
 import gradino.server.platform.Reads;
 import gradino.server.report.ReportService.ReportView;
+import gradino.server.report.read.Periods;
 import gradino.server.report.told.Told;
 import gradino.server.report.told.Told.ReportSection;
 import jakarta.validation.Valid;
@@ -60,14 +59,9 @@ class ReportController {
             @RequestParam LocalDate secondFrom,
             @RequestParam LocalDate secondTo) {
         return reports.comparison(
-                clientId, period("firstTo", firstFrom, firstTo), period("secondTo", secondFrom, secondTo));
-    }
-
-    private static Period period(String path, LocalDate from, LocalDate to) {
-        if (to.isBefore(from)) {
-            throw Problem.invalid(path, "before-start", "It cannot end before it begins.");
-        }
-        return new Period(from, to);
+                clientId,
+                Periods.between("firstFrom", firstFrom, "firstTo", firstTo),
+                Periods.between("secondFrom", secondFrom, "secondTo", secondTo));
     }
 
     @PutMapping("/api/clients/{clientId}/report/note")

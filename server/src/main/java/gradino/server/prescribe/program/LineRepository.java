@@ -60,6 +60,15 @@ public class LineRepository implements ClientOwned {
                 from);
     }
 
+    public List<Line> endedSince(Collection<String> clientIds, Instant from) {
+        return sql.list(
+                "SELECT " + LINE_COLUMNS + " FROM line WHERE ended_at >= ?2 AND client_id" + Sql.AMONG
+                        + "ORDER BY happened_at, id",
+                LineRepository::line,
+                clientIds,
+                from);
+    }
+
     /** Those that go on from a line. */
     public List<Line> after(String lineId) {
         return sql.list(

@@ -35,7 +35,7 @@ import org.springframework.stereotype.Component;
 
 /** What was measured of a client, and what limits each motion. */
 @Component
-class MeasuredReader {
+public class MeasuredReader {
     private final MeasurementRepository rows;
     private final BatteryRepository batteries;
     private final MeasureService measures;
@@ -74,7 +74,7 @@ class MeasuredReader {
                 book.rules());
     }
 
-    static List<Series> series(List<Measurement> measurements, NoiseBook book) {
+    public static List<Series> series(List<Measurement> measurements, NoiseBook book) {
         return measurements.stream().collect(Collectors.groupingBy(Measurement::series)).entrySet().stream()
                 .map(e -> series(e.getKey(), e.getValue(), book))
                 .toList();

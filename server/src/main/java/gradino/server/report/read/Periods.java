@@ -112,11 +112,16 @@ public class Periods {
         if (from == null || to == null) {
             throw Problem.invalid(from == null ? "from" : "to", "required", "Which day?");
         }
+        return between("from", from, "to", to);
+    }
+
+    /** @throws Problem beside the day that cannot be */
+    public static Period between(String fromPath, LocalDate from, String toPath, LocalDate to) {
         if (to.isBefore(from)) {
-            throw Problem.invalid("to", "before-start", "It cannot end before it begins.");
+            throw Problem.invalid(toPath, "before-start", "It cannot end before it begins.");
         }
         if (ChronoUnit.YEARS.between(from, to) >= LONGEST_YEARS) {
-            throw Problem.invalid("from", "too-long", "Ten years at most.");
+            throw Problem.invalid(fromPath, "too-long", "Ten years at most.");
         }
         return new Period(from, to);
     }

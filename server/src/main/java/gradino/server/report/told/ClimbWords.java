@@ -1,7 +1,6 @@
 package gradino.server.report.told;
 
 import gradino.core.advance.Change;
-import gradino.core.advance.look.Flight.Turned;
 import gradino.core.advance.state.Event.Answer;
 import gradino.core.because.Term;
 import gradino.core.prescribe.method.Method;
@@ -111,7 +110,7 @@ final class ClimbWords {
                             proposed(step),
                             answer(step),
                             changes(step.changes()),
-                            turned(step.turned()))));
+                            Says.turned(step.turned()))));
         }
         return rows.isEmpty()
                 ? null
@@ -139,14 +138,5 @@ final class ClimbWords {
                                         Term.of(c.from(), c.unit()).text(),
                                         Term.of(c.to(), c.unit()).text()))
                         .collect(Collectors.joining("; "));
-    }
-
-    static String turned(Turned turned) {
-        return switch (turned) {
-            case TOO_EARLY -> "too early to say";
-            case HELD -> "held";
-            case HURT -> "hurt";
-            case TAKEN_BACK -> "taken back";
-        };
     }
 }

@@ -1,5 +1,6 @@
 package gradino.server.report.told;
 
+import gradino.core.advance.look.Flight.Turned;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Motion;
 import gradino.core.body.Position;
@@ -31,11 +32,11 @@ public final class Says {
         return instrument == Instrument.TYPED ? "typed angle" : word(instrument);
     }
 
-    static String word(Enum<?> value) {
+    public static String word(Enum<?> value) {
         return value.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
-    static String capital(String words) {
+    public static String capital(String words) {
         return words.isEmpty() ? words : Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 
@@ -53,7 +54,7 @@ public final class Says {
         return Character.toLowerCase(name.charAt(0)) + name.substring(1);
     }
 
-    static String day(LocalDate day) {
+    public static String day(LocalDate day) {
         return DAY.format(day);
     }
 
@@ -68,11 +69,11 @@ public final class Says {
     }
 
     /** With one decimal, for whoever works with them. */
-    static String fine(double degrees) {
+    public static String fine(double degrees) {
         return number(degrees, 1) + "°";
     }
 
-    static String number(double value, int decimals) {
+    public static String number(double value, int decimals) {
         var text = String.format(Locale.ROOT, "%." + decimals + "f", Math.abs(value));
         boolean zero = Double.parseDouble(text) == 0;
         return value < 0 && !zero ? "−" + text : text;
@@ -82,7 +83,7 @@ public final class Says {
         return Math.round(share * 100) + " %";
     }
 
-    static String interval(double lower, double upper, int decimals, String unit) {
+    public static String interval(double lower, double upper, int decimals, String unit) {
         return number(lower, decimals) + " to " + number(upper, decimals) + unit;
     }
 
@@ -93,5 +94,15 @@ public final class Says {
     /** "1 session", "2 sessions". */
     public static String count(int n, String what) {
         return n + " " + what + (n == 1 ? "" : "s");
+    }
+
+    /** How a decision turned out. */
+    public static String turned(Turned turned) {
+        return switch (turned) {
+            case TOO_EARLY -> "too early to say";
+            case HELD -> "held";
+            case HURT -> "hurt";
+            case TAKEN_BACK -> "taken back";
+        };
     }
 }

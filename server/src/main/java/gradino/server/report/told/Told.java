@@ -26,7 +26,9 @@ public record Told(String title, String about, String note, List<ReportSection> 
         DONE,
         CLIMBED,
         HARD,
-        NEXT
+        NEXT,
+        /** Over many clients only. */
+        METHODS
     }
 
     /**
@@ -59,15 +61,15 @@ public record Told(String title, String about, String note, List<ReportSection> 
             toMeasure = List.copyOf(toMeasure);
         }
 
-        static ReportPiece of(String heading, List<String> sentences) {
+        public static ReportPiece of(String heading, List<String> sentences) {
             return new ReportPiece(heading, sentences, null, List.of(), List.of());
         }
 
-        static ReportPiece of(String heading, List<String> sentences, Drawing drawing) {
+        public static ReportPiece of(String heading, List<String> sentences, Drawing drawing) {
             return new ReportPiece(heading, sentences, null, List.of(drawing), List.of());
         }
 
-        static ReportPiece of(String heading, ReportTable table) {
+        public static ReportPiece of(String heading, ReportTable table) {
             return new ReportPiece(heading, List.of(), table, List.of(), List.of());
         }
     }

@@ -1,0 +1,198 @@
+package gradino.server.report.studio;
+
+import gradino.core.advance.look.Flight;
+import gradino.core.advance.look.Flight.Rung;
+import gradino.core.advance.state.LineState;
+import gradino.core.body.Side;
+import gradino.core.measure.noise.Mode;
+import gradino.core.measure.noise.NoiseBook;
+import gradino.core.report.Pair;
+import gradino.core.report.Period;
+import gradino.core.report.Series;
+import gradino.core.report.Stayed;
+import gradino.core.report.studio.LineLife;
+import gradino.server.advance.line.Known;
+import gradino.server.advance.line.LineDoor;
+import gradino.server.intake.Client;
+import gradino.server.measure.Measurement;
+import gradino.server.measure.MeasurementRepository;
+import gradino.server.measure.NoiseService;
+import gradino.server.perform.record.StopRepository;
+import gradino.server.perform.record.StopRepository.Stop;
+import gradino.server.prescribe.program.EachLine;
+import gradino.server.prescribe.program.Line;
+import gradino.server.prescribe.program.LineRepository;
+import gradino.server.report.read.MeasuredReader;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+
+/** Every side of every line of many clients, as far as a studio looks at it. */
+@Component
+class LivesReader {
+    private final LineRepository lines;
+    private final LineDoor door;
+    private final EachLine each;
+    private final MeasurementRepository measurements;
+    private final NoiseService noise;
+    private final StopRepository stops;
+    private final Clock clock;
+
+    LivesReader(
+            LineRepository lines,
+            LineDoor door,
+            EachLine each,
+            MeasurementRepository measurements,
+            NoiseService noise,
+            StopRepository stops,
+            Clock clock) {
+        this.lines = lines;
+        this.door = door;
+        this.each = each;
+        this.measurements = measurements;
+        this.noise = noise;
+        this.stops = stops;
+        this.clock = clock;
+    }
+
+    /** What is the same for all lines. */
+    private record Around(
+            Period period,
+            ZoneId zone,
+            NoiseBook book,
+            Map<String, List<Measurement>> measured,
+            Map<String, List<Stop>> stops) {}
+
+    List<LineLife> of(List<Client> clients, Period period) {
+        var ids = clients.stream().map(Client::id).toList();
+        var from = period.from().atStartOfDay(clock.getZone()).toInstant();
+        var all = Stream.concat(lines.of(ids).stream(), lines.endedSince(ids, from).stream())
+                .toList();
+        var around = new Around(
+                period,
+                clock.getZone(),
+                noise.book(),
+                measurements.of(ids).stream().collect(Collectors.groupingBy(Measurement::clientId)),
+                stops.of(ids));
+        var known = door.of(clients, all);
+        // Nothing is read from here on, so that all processors may look.
+        return all.parallelStream()
+                .flatMap(line -> each.tried(line, () -> lives(line, known, around)).found().stream())
+                .flatMap(List::stream)
+                .toList();
+    }
+
+    private static List<LineLife> lives(Line line, Known known, Around around) {
+        var state = known.state(line);
+        var series = MeasuredReader.series(
+                around.measured().getOrDefault(line.clientId(), List.of()).stream()
+                        .filter(m ->
+                                m.motion().equals(line.motion()) && m.position().equals(line.position()))
+                        .toList(),
+                around.book());
+        return state.plan().trained().stream()
+                .flatMap(side -> life(line, side, state, known, series, around).stream())
+                .toList();
+    }
+
+    /** Days of the period in which the line was there; empty where it was in none. */
+    private static Optional<Period> days(Line line, Around around) {
+        var began = LocalDate.ofInstant(line.happenedAt(), around.zone());
+        var ended = line.endedAt() == null ? around.period().to() : LocalDate.ofInstant(line.endedAt(), around.zone());
+        var from =
+                began.isAfter(around.period().from()) ? began : around.period().from();
+        var to = ended.isBefore(around.period().to()) ? ended : around.period().to();
+        return to.isBefore(from) ? Optional.empty() : Optional.of(new Period(from, to));
+    }
+
+    private static Optional<LineLife> life(
+            Line line, Side side, LineState state, Known known, List<Series> series, Around around) {
+        return days(line, around).map(days -> {
+            var sessions = state.sessions().stream()
+                    .filter(s -> days.contains(s.endedAt(), around.zone()))
+                    .toList();
+            var rungs = Flight.of(state, side, known.policy()).stream()
+                    .filter(r -> r.answer() != null && days.contains(r.at(), around.zone()))
+                    .toList();
+            var pair = pair(series, side, days, around.zone());
+            return new LineLife(
+                    line.clientId(),
+                    line.motion(),
+                    line.position(),
+                    state.plan().method(),
+                    side,
+                    sessions.size(),
+                    (int) sessions.stream()
+                            .filter(s -> s.on(side).worstPain().value() > 0)
+                            .count(),
+                    stops(line, sessions.stream().map(s -> s.id()).collect(Collectors.toSet()), side, around),
+                    (int) rungs.stream().filter(r -> isRise(r, rungs, true)).count(),
+                    (int) rungs.stream().filter(r -> isRise(r, rungs, false)).count(),
+                    rungs.stream().filter(Rung::override).map(Rung::turned).toList(),
+                    pair.map(p -> p.series().key().instrument()).orElse(null),
+                    pair.map(p -> p.pair().change()).orElse(null),
+                    kept(series, side, days, around.zone()));
+        });
+    }
+
+    private static boolean isRise(Rung rung, List<Rung> all, boolean up) {
+        int i = all.indexOf(rung);
+        int before = i == 0 ? rung.level() - rise(rung) : all.get(i - 1).level();
+        return up ? rung.level() > before : rung.level() < before;
+    }
+
+    /** Of the first one in the period: a change of the dose is a step one way or the other. */
+    private static int rise(Rung rung) {
+        return rung.before().equals(rung.after())
+                ? 0
+                : gradino.core.advance.Change.isMore(rung.before(), rung.after()) ? 1 : -1;
+    }
+
+    private static int stops(Line line, Set<String> sessions, Side side, Around around) {
+        return (int) around.stops().getOrDefault(line.clientId(), List.of()).stream()
+                .filter(s -> sessions.contains(s.runId()) && (s.side() == null || s.side() == side))
+                .count();
+    }
+
+    private record Found(Series series, Pair pair) {
+        Duration span() {
+            Instant from = pair.from().at();
+            return Duration.between(from, pair.to().at());
+        }
+    }
+
+    /** Passive before active, then the longest span. */
+    private static Optional<Found> pair(List<Series> series, Side side, Period days, ZoneId zone) {
+        return Stream.of(Mode.PASSIVE, Mode.ACTIVE)
+                .map(mode -> series.stream()
+                        .filter(s -> isOf(s, side) && s.key().mode() == mode)
+                        .flatMap(s -> Pair.of(s, days, zone).map(p -> new Found(s, p)).stream())
+                        .max(Comparator.comparing(Found::span)))
+                .flatMap(Optional::stream)
+                .findFirst();
+    }
+
+    private static boolean isOf(Series series, Side side) {
+        return series.key().side() == side || series.key().side() == Side.MIDLINE;
+    }
+
+    private static @org.jspecify.annotations.Nullable Double kept(
+            List<Series> series, Side side, Period days, ZoneId zone) {
+        var own = series.stream().filter(s -> isOf(s, side)).toList();
+        return Stayed.of(own, List.of(), days, zone).kept().stream()
+                .filter(k -> k.retention().lower95() != null)
+                .map(k -> k.retention().ratio())
+                .findFirst()
+                .orElse(null);
+    }
+}
