@@ -2642,6 +2642,8 @@ export interface components {
             name: string;
             plan: components["schemas"]["ClientPlan"];
             restrictions: components["schemas"]["Restriction"][];
+            /** Format: date-time */
+            retestedAt?: string;
             /** @enum {string} */
             screeningDue: "NOT_DUE" | "NEVER_ASKED" | "OLDER_THAN_TWELVE_MONTHS" | "FLAG_SINCE";
             /** @enum {string} */

@@ -39,7 +39,7 @@ export function SectionView({ section, toMeasure }: { section: Schemas['ReportSe
 const NARROW = 320;
 
 function PieceView({ piece, toMeasure }: { piece: Piece; toMeasure?: ToMeasure }) {
-  const beside = piece.drawings.length > 0 && piece.drawings.every((d) => d.width <= NARROW);
+  const beside = !piece.table && piece.drawings.length > 0 && piece.drawings.every((d) => d.width <= NARROW);
   return (
     <div className={`mt-4 break-inside-avoid ${beside ? 'gap-6 md:grid md:grid-cols-[minmax(0,1fr)_20rem]' : ''}`}>
       <PieceWords piece={piece} toMeasure={toMeasure} />

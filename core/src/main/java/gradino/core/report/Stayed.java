@@ -7,9 +7,11 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
- * Did it stay? What each session gained in passive range and how much of it was there the next time, block of weeks by block of weeks.
+ * Did it stay? What each session gained in passive range and how much of it was there the next time: over the period, and block of
+ * weeks by block of weeks.
  *
  * @param untold how many motions and sides have warm readings, but too few or too short a span to say
  */
@@ -21,9 +23,10 @@ public record Stayed(List<Kept> kept, int untold) {
     /** Retention of one side of a motion within some weeks. */
     public record Kept(MotionSide of, Period weeks, Retention retention) {}
 
-    /** @param blocks of weeks that lie in the period; the period itself stands for none */
+    /** @param blocks of weeks in the period; the period as a whole is told too */
     public static Stayed of(List<Series> series, List<Period> blocks, Period period, ZoneId zone) {
-        var spans = blocks.isEmpty() ? List.of(period) : blocks;
+        var spans = Stream.concat(Stream.of(period), blocks.stream().filter(b -> !b.equals(period)))
+                .toList();
         var kept = new ArrayList<Kept>();
         int untold = 0;
         for (var one : series) {

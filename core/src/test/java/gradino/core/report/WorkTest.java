@@ -240,8 +240,8 @@ public class WorkTest {
                 "prone",
                 method,
                 Side.LEFT,
-                8,
-                2,
+                Set.of(client + "-1", client + "-2"),
+                Set.of(client + "-1"),
                 0,
                 3,
                 1,
@@ -272,7 +272,7 @@ public class WorkTest {
             assertThat(like.difference().upper()).isCloseTo(8 + 2.306 * Math.sqrt(1), within(1e-3));
         });
         assertThat(report.methods().get(0).real().count()).isEqualTo(6);
-        assertThat(report.all().painful().of()).isEqualTo(12 * 8);
+        assertThat(report.all().painful().of()).isEqualTo(11 * 2);
     }
 
     @Test

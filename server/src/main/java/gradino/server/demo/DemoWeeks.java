@@ -75,6 +75,7 @@ class DemoWeeks {
                 "demo-rower",
                 "demo-regatta",
                 new FixedDates(FixedDates.Kind.EVENT, regatta, regatta, null, "Harbour regatta"));
+        calendars.keepBlock("demo-rower", new Block(monday.minusWeeks(9), 6, "demo-rower-battery"));
         calendars.keepBlock("demo-rower", new Block(monday.minusWeeks(3), 8, "demo-rower-battery"));
     }
 

@@ -8,6 +8,8 @@ import gradino.server.platform.Json;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Repository;
@@ -82,6 +84,19 @@ public class BatteryRepository {
                 BatteryRepository::assessment,
                 clientId,
                 batteryId);
+    }
+
+    /** Those since a moment that were not the first of their battery. */
+    List<Assessment> again(Collection<String> clientIds, Instant since) {
+        return sql.list(
+                "SELECT " + ASSESSMENT_COLUMNS + """
+                 FROM assessment a WHERE happened_at >= ?2 AND EXISTS
+                   (SELECT 1 FROM assessment b WHERE b.battery_id = a.battery_id AND b.client_id = a.client_id
+                       AND b.happened_at < a.happened_at) AND client_id
+                """ + Sql.AMONG + "ORDER BY happened_at",
+                BatteryRepository::assessment,
+                clientIds,
+                since);
     }
 
     public Optional<Assessment> assessment(String clientId, String id) {

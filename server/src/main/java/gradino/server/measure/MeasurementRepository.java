@@ -63,6 +63,14 @@ public class MeasurementRepository {
                 clientIds);
     }
 
+    List<Measurement> ofAssessment(String clientId, String assessmentId) {
+        return sql.list(
+                "SELECT " + COLUMNS + " FROM measurement WHERE client_id = ? AND assessment_id = ? ORDER BY happened_at, id",
+                MeasurementRepository::measurement,
+                clientId,
+                assessmentId);
+    }
+
     /** When a client was first measured. */
     public Optional<Instant> first(String clientId) {
         return sql.first(

@@ -19,6 +19,7 @@ import gradino.server.intake.ClientFile;
 import gradino.server.intake.ClientRepository;
 import gradino.server.intake.ClientService;
 import gradino.server.measure.MeasurementRepository;
+import gradino.server.measure.Retests;
 import gradino.server.perform.record.RunRepository;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.program.ClientProgram;
@@ -46,6 +47,8 @@ public class TodayService {
     private static final int MORNING_DAYS = 7;
     /** Days beyond the plan after which a client has gone quiet (common practice, no source). */
     private static final int QUIET_DAYS = 7;
+    /** A re-test of that long ago is news no more (house rule). */
+    private static final Duration REPORT_NEWS = Duration.ofDays(7);
 
     private final ClientService clients;
     private final ClientRepository rows;
@@ -55,6 +58,7 @@ public class TodayService {
     private final Program program;
     private final LineDoor door;
     private final DayPlans days;
+    private final Retests retests;
     private final BackupService backups;
     private final SignedIn signedIn;
     private final Clock clock;
@@ -68,6 +72,7 @@ public class TodayService {
             Program program,
             LineDoor door,
             DayPlans days,
+            Retests retests,
             BackupService backups,
             SignedIn signedIn,
             Clock clock) {
@@ -79,6 +84,7 @@ public class TodayService {
         this.program = program;
         this.door = door;
         this.days = days;
+        this.retests = retests;
         this.backups = backups;
         this.signedIn = signedIn;
         this.clock = clock;
@@ -101,6 +107,7 @@ public class TodayService {
      * @param lastMeasured null when never
      * @param state in one word
      * @param plan what is planned for today and when they come
+     * @param retestedAt when their battery was measured again, whole, in the last week, so that the report is ready; null otherwise
      */
     public record ClientDay(
             String id,
@@ -111,7 +118,8 @@ public class TodayService {
             @Nullable Instant lastMeasured,
             State state,
             List<LineDay> lines,
-            ClientPlan plan) {}
+            ClientPlan plan,
+            @Nullable Instant retestedAt) {}
 
     /** What a client waits for, the most urgent first. */
     public enum State {
@@ -200,6 +208,7 @@ public class TodayService {
         var files = clients.files(of);
         var programs = program.of(of, all, known);
         var plans = days.of(of);
+        var retested = retests.since(ids, known.moment().instant().minus(REPORT_NEWS));
         // Nothing is read from here on, so that all processors may judge.
         return IntStream.range(0, of.size())
                 .parallel()
@@ -208,13 +217,18 @@ public class TodayService {
                                 files.get(i),
                                 measured.get(ids.get(i)),
                                 plans.getOrDefault(ids.get(i), ClientPlan.NONE),
-                                lineDays(
-                                        programs.get(i), known, open, plans.getOrDefault(ids.get(i), ClientPlan.NONE))),
+                                lineDays(programs.get(i), known, open, plans.getOrDefault(ids.get(i), ClientPlan.NONE)),
+                                retested.get(ids.get(i))),
                         mornings.getOrDefault(ids.get(i), List.of())))
                 .toList();
     }
 
-    private static ClientDay day(ClientFile file, @Nullable Instant measured, ClientPlan plan, List<LineDay> lines) {
+    private static ClientDay day(
+            ClientFile file,
+            @Nullable Instant measured,
+            ClientPlan plan,
+            List<LineDay> lines,
+            @Nullable Instant retested) {
         return new ClientDay(
                 file.id(),
                 file.details().name(),
@@ -224,7 +238,8 @@ public class TodayService {
                 measured,
                 state(file.restrictions(), plan, lines),
                 lines,
-                plan);
+                plan,
+                retested);
     }
 
     /** What waits for the coach stands first. */

@@ -6,6 +6,7 @@ import java.util.Collection;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -19,6 +20,12 @@ final class Grouping {
         var count = new EnumMap<Turned, Integer>(Turned.class);
         lives.stream().flatMap(l -> l.overrides().stream()).forEach(t -> count.merge(t, 1, Integer::sum));
         return count;
+    }
+
+    /** A session of two sides, or of two lines, is one. */
+    static int distinct(List<LineLife> lives, Function<LineLife, Set<String>> ids) {
+        return (int)
+                lives.stream().flatMap(l -> ids.apply(l).stream()).distinct().count();
     }
 
     static int judged(List<LineLife> measured, Judged as) {

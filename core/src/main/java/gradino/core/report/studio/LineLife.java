@@ -4,12 +4,14 @@ import gradino.core.advance.look.Flight;
 import gradino.core.body.Side;
 import gradino.core.measure.noise.Instrument;
 import gradino.core.report.Difference;
+import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
  * One side of a client's line within the period, as far as a studio looks at it.
  *
- * @param sessions in which it was trained
+ * @param sessions ids of those in which it was trained
  * @param painful of these, with pain above 0 on this side
  * @param overrides decisions that went another way than proposed
  * @param instrument of the change; null with it
@@ -22,12 +24,12 @@ public record LineLife(
         String position,
         String method,
         Side side,
-        int sessions,
-        int painful,
+        Set<String> sessions,
+        Set<String> painful,
         int stops,
         int up,
         int down,
-        java.util.List<Flight.Turned> overrides,
+        List<Flight.Turned> overrides,
         @Nullable Instrument instrument,
         @Nullable Difference change,
         @Nullable Double kept) {}

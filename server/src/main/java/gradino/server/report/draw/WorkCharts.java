@@ -68,7 +68,7 @@ public final class WorkCharts {
 
     private static void legend(Sheet sheet, double y) {
         double x = LEFT;
-        var names = List.of("done", "partly", "moved in its week", "missed", "extra", "paused", "ahead");
+        var names = List.of("done", "partly", "moved in its week", "missed", "not planned", "paused", "ahead");
         var marks = List.of(Mark.DONE, Mark.PARTLY, Mark.MOVED, Mark.MISSED, Mark.EXTRA, Mark.PAUSED, Mark.PLANNED);
         for (int i = 0; i < names.size(); i++) {
             mark(sheet, marks.get(i), x, y, 10);

@@ -3,6 +3,7 @@ package gradino.server.report.studio;
 import gradino.core.advance.look.Flight;
 import gradino.core.advance.look.Flight.Rung;
 import gradino.core.advance.state.LineState;
+import gradino.core.advance.state.SessionFacts;
 import gradino.core.body.Side;
 import gradino.core.measure.noise.Mode;
 import gradino.core.measure.noise.NoiseBook;
@@ -33,6 +34,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
@@ -131,11 +133,9 @@ class LivesReader {
                     line.position(),
                     state.plan().method(),
                     side,
-                    sessions.size(),
-                    (int) sessions.stream()
-                            .filter(s -> s.on(side).worstPain().value() > 0)
-                            .count(),
-                    stops(line, sessions.stream().map(s -> s.id()).collect(Collectors.toSet()), side, around),
+                    ids(sessions, s -> true),
+                    ids(sessions, s -> s.on(side).worstPain().value() > 0),
+                    stops(line, ids(sessions, s -> true), side, around),
                     (int) rungs.stream().filter(r -> isRise(r, rungs, true)).count(),
                     (int) rungs.stream().filter(r -> isRise(r, rungs, false)).count(),
                     rungs.stream().filter(Rung::override).map(Rung::turned).toList(),
@@ -143,6 +143,10 @@ class LivesReader {
                     pair.map(p -> p.pair().change()).orElse(null),
                     kept(series, side, days, around.zone()));
         });
+    }
+
+    private static Set<String> ids(List<SessionFacts> sessions, Predicate<SessionFacts> which) {
+        return sessions.stream().filter(which).map(SessionFacts::id).collect(Collectors.toSet());
     }
 
     private static boolean isRise(Rung rung, List<Rung> all, boolean up) {

@@ -151,8 +151,7 @@ final class StudioWords {
         return new ReportSection(
                 ReportPart.HARD,
                 "What was hard?",
-                "Pain in %s of what was trained; %s."
-                        .formatted(share(all.painful()), Says.count(all.stops(), "stop sign")),
+                "Pain in %s of the sessions; %s.".formatted(share(all.painful()), Says.count(all.stops(), "stop sign")),
                 both(
                         report,
                         List.of("Sessions with pain", "Stop signs"),

@@ -3,11 +3,14 @@ package gradino.server.report.told;
 import gradino.core.report.Judged;
 import gradino.core.report.LineClimb;
 import gradino.core.report.MotionChange;
+import gradino.core.report.MotionSide;
 import gradino.core.report.Pair;
 import gradino.core.report.Report;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -44,5 +47,20 @@ final class BetterOrder {
 
     private static boolean isReal(@Nullable Pair pair) {
         return pair != null && pair.change().judged() != Judged.WITHIN_NOISE;
+    }
+
+    /** "Hip flexion (both sides)", "Left wrist extension". */
+    static List<String> bySide(List<MotionChange> all) {
+        var sides = all.stream()
+                .map(MotionChange::of)
+                .collect(Collectors.groupingBy(
+                        MotionSide::motion,
+                        LinkedHashMap::new,
+                        Collectors.mapping(MotionSide::side, Collectors.toCollection(TreeSet::new))));
+        return sides.entrySet().stream()
+                .map(e -> e.getValue().size() > 1
+                        ? Says.motion(e.getKey()) + " (both sides)"
+                        : Says.side(e.getKey(), e.getValue().first()))
+                .toList();
     }
 }

@@ -58,10 +58,8 @@ final class BetterWords {
     /** Ranges that nobody works on and that did not change, together. */
     private Optional<ReportPiece> rest(List<MotionChange> rest) {
         if (audience.plain()) {
-            var same = rest.stream()
-                    .filter(m -> m.tested() != null)
-                    .map(m -> Says.side(m.of()))
-                    .toList();
+            var same = BetterOrder.bySide(
+                    rest.stream().filter(m -> m.tested() != null).toList());
             return same.isEmpty()
                     ? Optional.empty()
                     : Optional.of(ReportPiece.of("About the same", List.of(String.join(", ", same) + ".")));
@@ -97,8 +95,14 @@ final class BetterWords {
         if (family.changed() == 0) {
             return "So far nothing has changed by more than measuring can explain.";
         }
-        return "%s of the %s that were measured twice changed by more than measuring can explain."
-                .formatted(Says.capital(words(family.changed())), Says.count(family.tested(), "range"));
+        long chance = Math.round(family.byChance());
+        return "%s of the %s that were measured twice changed by more than measuring can explain.%s"
+                .formatted(
+                        Says.capital(words(family.changed())),
+                        Says.count(family.tested(), "range"),
+                        chance == 0
+                                ? ""
+                                : " Among so many, about %s would seem to by chance.".formatted(words((int) chance)));
     }
 
     private static String words(int n) {

@@ -25,13 +25,20 @@ final class NextWords {
         var next = report.next();
         var pieces = new ArrayList<ReportPiece>();
         var limits = next.limits().stream()
-                .filter(l -> l.limiter() != Limiter.UNKNOWN)
+                .filter(l -> l.limiter() != Limiter.UNKNOWN && l.limiter() != Limiter.NEITHER)
                 .toList();
+        int free = (int) next.limits().stream()
+                .filter(l -> l.limiter() == Limiter.NEITHER)
+                .count();
         if (!limits.isEmpty()) {
             pieces.add(
                     audience.plain()
                             ? ReportPiece.of("", plain(limits))
                             : ReportPiece.of("What limits now", limits(limits)));
+        }
+        if (!audience.plain() && free > 0) {
+            pieces.add(
+                    ReportPiece.of("", List.of("Nothing limits %s: maintain.".formatted(Says.count(free, "range")))));
         }
         if (!audience.plain() && !next.proposals().isEmpty()) {
             pieces.add(ReportPiece.of("What is proposed", proposals(next.proposals())));
@@ -53,7 +60,6 @@ final class NextWords {
 
     private static List<String> plain(List<Limits> limits) {
         return limits.stream()
-                .filter(l -> l.limiter() != Limiter.NEITHER)
                 .map(l -> "%s: %s.".formatted(Says.side(l.of()), plain(l.limiter())))
                 .distinct()
                 .toList();

@@ -1,6 +1,7 @@
 package gradino.server.report.told;
 
 import gradino.core.measure.reading.Retention;
+import gradino.core.report.Period;
 import gradino.core.report.Report;
 import gradino.core.report.Stayed;
 import gradino.core.report.Stayed.Kept;
@@ -25,9 +26,13 @@ final class StayedWords {
         if (!stayed.kept().isEmpty()) {
             if (audience.plain()) {
                 pieces.add(ReportPiece.of(
-                        "", stayed.kept().stream().map(StayedWords::plain).toList()));
+                        "",
+                        stayed.kept().stream()
+                                .filter(k -> k.weeks().equals(report.period()))
+                                .map(StayedWords::plain)
+                                .toList()));
             } else {
-                pieces.add(ReportPiece.of("", table(stayed)));
+                pieces.add(ReportPiece.of("", table(stayed, report.period())));
             }
         }
         var borrowed = stayed.kept().stream()
@@ -73,11 +78,11 @@ final class StayedWords {
         return "%s: of what a session gained, %s still there the next time.".formatted(name, share);
     }
 
-    private static ReportTable table(Stayed stayed) {
+    private static ReportTable table(Stayed stayed, Period all) {
         var rows = stayed.kept().stream()
                 .map(k -> List.of(
                         Says.side(k.of()),
-                        Teller.days(k.weeks()),
+                        k.weeks().equals(all) ? "all" : Teller.days(k.weeks()),
                         String.valueOf(k.retention().sessions()),
                         Says.fine(k.retention().acuteDegrees()),
                         Says.fine(k.retention().keptDegrees()),
