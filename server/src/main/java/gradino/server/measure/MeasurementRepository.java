@@ -65,7 +65,8 @@ public class MeasurementRepository {
 
     List<Measurement> ofAssessment(String clientId, String assessmentId) {
         return sql.list(
-                "SELECT " + COLUMNS + " FROM measurement WHERE client_id = ? AND assessment_id = ? ORDER BY happened_at, id",
+                "SELECT " + COLUMNS
+                        + " FROM measurement WHERE client_id = ? AND assessment_id = ? ORDER BY happened_at, id",
                 MeasurementRepository::measurement,
                 clientId,
                 assessmentId);
