@@ -16,13 +16,16 @@ const INKS: Record<Ink, string> = {
   WARN: 'var(--warn)',
 };
 
+/** Narrower than a phone is; wider ones scroll sideways there. */
+const READABLE = 400;
+
 /** A chart as the server worked it out; paper has the same. */
 export function Marks({ drawing }: { drawing: Schemas['Drawing'] }) {
   return (
     <svg
       viewBox={`0 0 ${drawing.width} ${drawing.height}`}
       className="block h-auto w-full"
-      style={{ maxWidth: drawing.width * 1.35 }}
+      style={{ maxWidth: drawing.width * 1.35, minWidth: drawing.width > READABLE ? READABLE * 1.4 : undefined }}
       role="img"
       aria-label={drawing.words}
     >

@@ -36,16 +36,16 @@ export function SectionView({ section, toMeasure }: { section: Schemas['ReportSe
 }
 
 /** Wider drawings have a row of their own. */
-const NARROW = 320;
+const NARROW = 340;
 
 function PieceView({ piece, toMeasure }: { piece: Piece; toMeasure?: ToMeasure }) {
   const beside = !piece.table && piece.drawings.length > 0 && piece.drawings.every((d) => d.width <= NARROW);
   return (
-    <div className={`mt-4 break-inside-avoid ${beside ? 'gap-6 md:grid md:grid-cols-[minmax(0,1fr)_20rem]' : ''}`}>
+    <div className={`mt-4 break-inside-avoid ${beside ? 'gap-6 md:grid md:grid-cols-[minmax(0,1fr)_21.5rem]' : ''}`}>
       <PieceWords piece={piece} toMeasure={toMeasure} />
       <div>
         {piece.drawings.map((d, i) => (
-          <div key={i} className="mt-2 overflow-x-auto">
+          <div key={i} className="mt-2 overflow-x-auto" tabIndex={d.width > NARROW ? 0 : undefined}>
             <Marks drawing={d} />
           </div>
         ))}

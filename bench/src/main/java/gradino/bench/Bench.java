@@ -68,6 +68,8 @@ public final class Bench {
         all.put("exchange", StudioBench::exchange);
         all.put("backtests", HeavyBench::backtests);
         all.put("week", WeekBench::plan);
+        all.put("report", ReportBench::report);
+        all.put("studio-report", ReportBench::studio);
         all.put("estimate", RangeBench::estimate);
         all.put("ranges", ServerBench::ranges);
         all.put("draw", DrawBench::rangeMap);

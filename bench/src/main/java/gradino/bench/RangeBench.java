@@ -19,6 +19,10 @@ final class RangeBench {
     private static final int MOTIONS = 40;
     private static final int SECONDS_IN_TEN_YEARS = 315_000_000;
 
+    static final String HEADER = "measurement_id,client_id,motion,side,mode,warmth,position,instrument,tester,"
+            + "happened_at,recorded_at,trials_deg,tape_lengths_cm,tape_start_cm,tape_body_cm,end_feel,pain,"
+            + "control_grade,note,measured_by,bench,incline_deg,assessment_id\r\n";
+
     private RangeBench() {}
 
     /** The filter over 20,000 readings of one series, with the fixed-point difference carried along. */
@@ -45,28 +49,36 @@ final class RangeBench {
 
     /** 20,000 measurements over forty motions as measurements.csv. */
     static String measurements() {
-        var csv = new StringBuilder("measurement_id,client_id,motion,side,mode,warmth,position,instrument,tester,"
-                + "happened_at,recorded_at,trials_deg,tape_lengths_cm,tape_start_cm,tape_body_cm,end_feel,pain,"
-                + "control_grade,note,measured_by,bench,incline_deg,assessment_id\r\n");
+        var csv = new StringBuilder(HEADER);
         var motions = Catalogue.motions().subList(0, MOTIONS);
         for (int n = 0; n < MEASUREMENTS; n++) {
             var motion = motions.get(n % MOTIONS);
-            var position = Catalogue.positions().stream()
-                    .filter(p -> p.allows(motion.id()))
-                    .findFirst()
-                    .orElseThrow();
             var sides = Side.of(motion);
-            double truth = 40 + RANDOM.nextGaussian();
-            csv.append("m%d,c,%s,%s,%s,cold,%s,goniometer,coach,%s,,%s,,,,stretch,0,,,,,,\r\n"
-                    .formatted(
-                            n,
-                            motion.id(),
-                            sides.get(n / MOTIONS % sides.size()).word(),
-                            n / MOTIONS / 2 % 2 == 0 ? "passive" : "active",
-                            position.id(),
-                            at(n),
-                            String.format(Locale.ROOT, "%.0f;%.0f;%.0f", truth, truth + 1, truth - 1)));
+            csv.append(row(
+                    n,
+                    motion.id(),
+                    sides.get(n / MOTIONS % sides.size()).word(),
+                    n / MOTIONS / 2 % 2 == 0 ? "passive" : "active",
+                    at(n),
+                    40 + RANDOM.nextGaussian()));
         }
         return csv.toString();
+    }
+
+    /** A cold reading by a coach in the first position that allows the motion. */
+    static String row(int n, String motion, String side, String mode, Instant at, double truth) {
+        var position = Catalogue.positions().stream()
+                .filter(p -> p.allows(motion))
+                .findFirst()
+                .orElseThrow();
+        return "m%d,c,%s,%s,%s,cold,%s,goniometer,coach,%s,,%s,,,,stretch,0,,,,,,\r\n"
+                .formatted(
+                        n,
+                        motion,
+                        side,
+                        mode,
+                        position.id(),
+                        at,
+                        String.format(Locale.ROOT, "%.0f;%.0f;%.0f", truth, truth + 1, truth - 1));
     }
 }

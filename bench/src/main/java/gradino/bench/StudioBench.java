@@ -19,9 +19,7 @@ import java.util.zip.ZipOutputStream;
 
 /** A large studio in 256 MB: five hundred clients, a year of three sessions a week, gauges in one session of ten. */
 final class StudioBench {
-    private static final int CLIENTS = 500;
     private static final int FILES = 20;
-    private static final int RUNS_A_CLIENT = 156;
     private static final int BLOCKS_A_RUN = 16;
     private static final int TRACED = 10;
     private static final int SAMPLES = 1_600;
@@ -31,10 +29,16 @@ final class StudioBench {
 
     private final Random random = new Random(1);
 
-    private StudioBench() {}
+    private final int clients;
+    private final int runsOfEach;
+
+    StudioBench(int clients, int runsOfEach) {
+        this.clients = clients;
+        this.runsOfEach = runsOfEach;
+    }
 
     static List<Measured> exchange() throws Exception {
-        var zip = new StudioBench().archive();
+        var zip = new StudioBench(500, 156).archive();
         var figures = new ArrayList<Measured>();
         try (var server = Running.start(Files.createTempDirectory("gradino-bench"))) {
             server.visitor().signIn();
@@ -94,7 +98,7 @@ final class StudioBench {
         return (System.nanoTime() - since) / 1e9;
     }
 
-    private Path archive() throws IOException {
+    Path archive() throws IOException {
         var file = Files.createTempFile("gradino-bench", ".zip");
         try (var zip = new ZipOutputStream(Files.newOutputStream(file));
                 var out = new PrintWriter(new OutputStreamWriter(zip, StandardCharsets.UTF_8))) {
@@ -122,7 +126,7 @@ final class StudioBench {
     private void clients(PrintWriter out) {
         var lines = ServerBench.clients().split("\r\n");
         out.print(lines[0] + "\r\n");
-        for (int c = 0; c < CLIENTS; c++) {
+        for (int c = 0; c < clients; c++) {
             out.print(lines[1].replaceFirst("^c,Invented Person", "c" + c + ",Invented Person " + c) + "\r\n");
         }
     }
@@ -130,7 +134,7 @@ final class StudioBench {
     private void lines(PrintWriter out) {
         var lines = ServerBench.lines().split("\r\n");
         out.print(lines[0] + "\r\n");
-        for (int c = 0; c < CLIENTS; c++) {
+        for (int c = 0; c < clients; c++) {
             out.print(lines[1].replaceFirst("^l,c,", "l" + c + ",c" + c + ",") + "\r\n");
         }
     }
@@ -141,9 +145,9 @@ final class StudioBench {
 
     private void runs(PrintWriter out) {
         out.print(ServerBench.RUN_HEADER);
-        for (int c = 0; c < CLIENTS; c++) {
+        for (int c = 0; c < clients; c++) {
             var session = ServerBench.cell(ServerBench.session("l" + c));
-            for (int r = 0; r < RUNS_A_CLIENT; r++) {
+            for (int r = 0; r < runsOfEach; r++) {
                 out.print("r%d-%d,c%d,,Hip,%s,%s,,%s,,coach,5,,,\r\n"
                         .formatted(c, r, c, session, at(r), at(r).plusSeconds(600)));
             }
@@ -152,8 +156,8 @@ final class StudioBench {
 
     private void blocks(PrintWriter out) {
         out.print(ServerBench.BLOCK_HEADER);
-        for (int c = 0; c < CLIENTS; c++) {
-            for (int r = 0; r < RUNS_A_CLIENT; r++) {
+        for (int c = 0; c < clients; c++) {
+            for (int r = 0; r < runsOfEach; r++) {
                 for (int b = 0; b < BLOCKS_A_RUN; b++) {
                     var side = b % 2 == 0 ? "left" : "right";
                     out.print(String.format(
@@ -177,8 +181,8 @@ final class StudioBench {
 
     private void traces(PrintWriter out) {
         out.print("trace_id,run_id,block,side,reference_newtons,phase_seconds,samples,happened_at,recorded_at\r\n");
-        for (int c = 0; c < CLIENTS; c++) {
-            for (int r = 0; r < RUNS_A_CLIENT; r += TRACED) {
+        for (int c = 0; c < clients; c++) {
+            for (int r = 0; r < runsOfEach; r += TRACED) {
                 for (var side : new String[] {"left", "right"}) {
                     out.print("t%d-%d-%s,r%d-%d,l1-%s-1-press,%s,200,5 5 10,".formatted(c, r, side, c, r, side, side));
                     for (int s = 0; s < SAMPLES; s++) {

@@ -7,11 +7,18 @@ import org.jspecify.annotations.Nullable;
 
 /** Ranges before and after: the beginning as an outline, now solid with its 95 % band, the goal as a flag. */
 public final class RangeMap {
-    private static final double WIDTH = 640;
-    private static final double LABELS = 210;
-    private static final double ROW = 24;
     private static final double TOP = 18;
     private static final double STEP = 30;
+
+    /** How wide it is: on a phone names stand above their bars. */
+    private record Frame(double width, double left, double row, double bar) {
+        static final Frame WIDE = new Frame(640, 210, 24, 12);
+        static final Frame NARROW = new Frame(340, 10, 40, 28);
+
+        boolean above() {
+            return left < bar;
+        }
+    }
 
     private RangeMap() {}
 
@@ -29,22 +36,24 @@ public final class RangeMap {
             double upper,
             @Nullable Double goal) {}
 
-    public static Drawing of(List<Row> rows) {
+    public static Drawing of(List<Row> rows, boolean narrow) {
+        var frame = narrow ? Frame.NARROW : Frame.WIDE;
+        double height = rows.size() * frame.row();
         double most = rows.stream().mapToDouble(RangeMap::most).max().orElse(STEP);
         double least =
                 Math.min(0, rows.stream().mapToDouble(RangeMap::least).min().orElse(0));
-        var scale = new Scale(Scale.down(least, STEP), Scale.up(most, STEP), LABELS, WIDTH - 20);
+        var scale = new Scale(Scale.down(least, STEP), Scale.up(most, STEP), frame.left(), frame.width() - 20);
         var sheet = new Sheet();
         for (double d = scale.from(); d <= scale.to(); d += STEP) {
-            sheet.path(Ink.FAINT, scale.at(d), TOP, scale.at(d), TOP + rows.size() * ROW);
+            sheet.path(Ink.FAINT, scale.at(d), TOP, scale.at(d), TOP + height);
             sheet.text(Ink.SOFT, scale.at(d), TOP - 6, Sheet.MIDDLE, Math.round(d) + "°");
         }
         for (int i = 0; i < rows.size(); i++) {
-            row(sheet, rows.get(i), scale, TOP + i * ROW);
+            row(sheet, rows.get(i), scale, frame, TOP + i * frame.row());
         }
         return sheet.drawing(
-                WIDTH,
-                TOP + rows.size() * ROW + 4,
+                frame.width(),
+                TOP + height + 4,
                 "Ranges at the beginning as outlines, now as solid bars with their 95 % band; a flag is the goal.");
     }
 
@@ -60,10 +69,14 @@ public final class RangeMap {
         return Math.min(row.now(), Optional.ofNullable(row.before()).orElse(row.now()));
     }
 
-    private static void row(Sheet sheet, Row row, Scale scale, double top) {
-        double middle = top + ROW / 2;
+    private static void row(Sheet sheet, Row row, Scale scale, Frame frame, double top) {
+        double middle = top + frame.bar();
         double zero = scale.at(0);
-        sheet.text(Ink.INK, LABELS - 10, middle + 3.5, Sheet.END, row.name());
+        if (frame.above()) {
+            sheet.text(Ink.INK, frame.left(), top + 14, Sheet.START, row.name());
+        } else {
+            sheet.text(Ink.INK, frame.left() - 10, middle + 3.5, Sheet.END, row.name());
+        }
         sheet.bar(Ink.NOW, zero, middle - 3, scale.at(row.now()) - zero, 6);
         var before = row.before();
         if (before != null) {
@@ -76,8 +89,8 @@ public final class RangeMap {
         var goal = row.goal();
         if (goal != null) {
             double x = scale.at(goal);
-            sheet.path(Ink.GOAL, x, top + 3, x, top + ROW - 3);
-            sheet.area(Ink.GOAL, x, top + 3, x + 9, top + 7, x, top + 11);
+            sheet.path(Ink.GOAL, x, middle - 9, x, middle + 9);
+            sheet.area(Ink.GOAL, x, middle - 9, x + 9, middle - 5, x, middle - 1);
         }
     }
 }

@@ -13,7 +13,9 @@ import java.util.List;
 
 /** What was planned and done day by day, the load week by week, left against right. */
 public final class WorkCharts {
-    private static final double WIDTH = 640;
+    private static final double WIDE = 640;
+    private static final double NARROW = 340;
+    private static final int FEW_WEEKS = 14;
     private static final double LEFT = 30;
     private static final String[] DAYS = {"M", "T", "W", "T", "F", "S", "S"};
 
@@ -26,7 +28,8 @@ public final class WorkCharts {
     /** A column a week. */
     public static Drawing strip(List<Day> days, Period period) {
         long weeks = ChronoUnit.WEEKS.between(monday(period.from()), monday(period.to())) + 1;
-        double cell = Math.min(17, (WIDTH - LEFT) / weeks);
+        double width = width(weeks);
+        double cell = Math.min(17, (width - LEFT) / weeks);
         var sheet = new Sheet();
         for (int d = 0; d < DAYS.length; d++) {
             sheet.text(Ink.SOFT, LEFT - 10, 6 + 17 * d + 7, Sheet.END, DAYS[d]);
@@ -40,8 +43,12 @@ public final class WorkCharts {
                     2 + 17.0 * (day.date().getDayOfWeek().getValue() - 1),
                     cell - 3);
         }
-        legend(sheet, 2 + 17 * 7 + 6);
-        return sheet.drawing(WIDTH, 2 + 17 * 7 + 22, "Days that were planned and done, a column a week.");
+        double end = legend(sheet, 2 + 17 * 7 + 6, width);
+        return sheet.drawing(width, end + 16, "Days that were planned and done, a column a week.");
+    }
+
+    private static double width(long weeks) {
+        return weeks > FEW_WEEKS ? WIDE : NARROW;
     }
 
     private static void mark(Sheet sheet, Mark mark, double x, double y, double side) {
@@ -66,15 +73,23 @@ public final class WorkCharts {
         }
     }
 
-    private static void legend(Sheet sheet, double y) {
+    /** @return where its last row begins */
+    private static double legend(Sheet sheet, double top, double width) {
         double x = LEFT;
+        double y = top;
         var names = List.of("done", "partly", "moved in its week", "missed", "not planned", "paused", "ahead");
         var marks = List.of(Mark.DONE, Mark.PARTLY, Mark.MOVED, Mark.MISSED, Mark.EXTRA, Mark.PAUSED, Mark.PLANNED);
         for (int i = 0; i < names.size(); i++) {
+            double wide = 30 + names.get(i).length() * 5.6;
+            if (x + wide > width) {
+                x = LEFT;
+                y += 16;
+            }
             mark(sheet, marks.get(i), x, y, 10);
             sheet.text(Ink.SOFT, x + 14, y + 9, Sheet.START, names.get(i));
-            x += 30 + names.get(i).length() * 5.6;
+            x += wide;
         }
+        return y;
     }
 
     /** Rating × minutes a week. */
@@ -83,9 +98,10 @@ public final class WorkCharts {
         double most =
                 Math.max(1, weeks.stream().mapToDouble(LoadWeek::points).max().orElse(1));
         var scale = new Scale(0, most, height - 16, 12);
-        double step = (WIDTH - LEFT - 10) / Math.max(8, weeks.size());
+        double width = width(weeks.size());
+        double step = (width - LEFT - 10) / Math.max(8, weeks.size());
         var sheet = new Sheet();
-        sheet.path(Ink.SOFT, LEFT, scale.at(0), WIDTH - 10, scale.at(0));
+        sheet.path(Ink.SOFT, LEFT, scale.at(0), width - 10, scale.at(0));
         sheet.text(Ink.SOFT, LEFT - 4, scale.at(most) + 6, Sheet.END, String.valueOf(Math.round(most)));
         for (int i = 0; i < weeks.size(); i++) {
             var week = weeks.get(i);
@@ -96,7 +112,7 @@ public final class WorkCharts {
             } else {
                 sheet.frame(Ink.NOW, x, y, step - 4, scale.at(0) - y);
             }
-            if (i % Math.max(1, weeks.size() / 8) == 0) {
+            if (i % Math.max(1, weeks.size() / (width == WIDE ? 8 : 5)) == 0) {
                 sheet.text(
                         Ink.SOFT,
                         x,
@@ -105,7 +121,7 @@ public final class WorkCharts {
                         week.monday().getDayOfMonth() + "." + week.monday().getMonthValue() + ".");
             }
         }
-        return sheet.drawing(WIDTH, height, "Load of each week: rating times minutes.");
+        return sheet.drawing(width, height, "Load of each week: rating times minutes.");
     }
 
     /** Seconds under tension of one motion. */
@@ -121,33 +137,33 @@ public final class WorkCharts {
 
     /** Left from the middle to the left, right to the right. */
     public static Drawing balance(List<Sides> motions) {
-        double row = 22;
-        double middle = 420;
+        double row = 34;
+        double middle = NARROW / 2;
         double most = Math.max(
                 1,
                 motions.stream()
                         .mapToDouble(m -> Math.max(m.left(), m.right()))
                         .max()
                         .orElse(1));
-        var scale = new Scale(0, most, 0, 180);
+        var scale = new Scale(0, most, 0, middle - 10);
         var sheet = new Sheet();
         sheet.text(Ink.SOFT, middle - 6, 10, Sheet.END, "left");
         sheet.text(Ink.SOFT, middle + 6, 10, Sheet.START, "right");
         for (int i = 0; i < motions.size(); i++) {
             var m = motions.get(i);
             double y = 16 + i * row;
-            sheet.text(Ink.INK, 220, y + 12, Sheet.END, m.name());
-            sheet.bar(Ink.PRESS, middle, y + 3, -scale.at(m.leftPress()), 12);
-            sheet.bar(Ink.PULL, middle - scale.at(m.leftPress()), y + 3, -scale.at(m.leftPull()), 12);
-            sheet.bar(Ink.PRESS, middle, y + 3, scale.at(m.rightPress()), 12);
-            sheet.bar(Ink.PULL, middle + scale.at(m.rightPress()), y + 3, scale.at(m.rightPull()), 12);
+            sheet.text(Ink.INK, 10, y + 12, Sheet.START, m.name());
+            sheet.bar(Ink.PRESS, middle, y + 17, -scale.at(m.leftPress()), 12);
+            sheet.bar(Ink.PULL, middle - scale.at(m.leftPress()), y + 17, -scale.at(m.leftPull()), 12);
+            sheet.bar(Ink.PRESS, middle, y + 17, scale.at(m.rightPress()), 12);
+            sheet.bar(Ink.PULL, middle + scale.at(m.rightPress()), y + 17, scale.at(m.rightPull()), 12);
         }
         sheet.path(Ink.INK, middle, 14, middle, 16 + motions.size() * row);
         double y = 16 + motions.size() * row + 6;
-        sheet.bar(Ink.PRESS, 240, y, 10, 10);
-        sheet.text(Ink.SOFT, 254, y + 9, Sheet.START, "press and other work");
-        sheet.bar(Ink.PULL, 380, y, 10, 10);
-        sheet.text(Ink.SOFT, 394, y + 9, Sheet.START, "pull");
-        return sheet.drawing(WIDTH, y + 16, "Time under tension, left against right.");
+        sheet.bar(Ink.PRESS, 60, y, 10, 10);
+        sheet.text(Ink.SOFT, 74, y + 9, Sheet.START, "press and other work");
+        sheet.bar(Ink.PULL, 210, y, 10, 10);
+        sheet.text(Ink.SOFT, 224, y + 9, Sheet.START, "pull");
+        return sheet.drawing(NARROW, y + 16, "Time under tension, left against right.");
     }
 }

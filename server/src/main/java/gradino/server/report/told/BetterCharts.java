@@ -23,7 +23,7 @@ import org.jspecify.annotations.Nullable;
 
 /** Draws the ranges of a report. */
 final class BetterCharts {
-    private static final int MOST_ROWS = 24;
+    private static final int MOST_ROWS = 80;
 
     private final Read read;
     private final Report report;
@@ -36,14 +36,14 @@ final class BetterCharts {
     }
 
     /** Empty while nothing was measured. */
-    Optional<Drawing> map(List<MotionChange> of) {
+    Optional<Drawing> map(List<MotionChange> of, boolean narrow) {
         var rows = of.stream()
                 .filter(m -> m.now() != null)
                 .filter(m -> m.tested() != null || report.better().family().tested() == 0)
                 .limit(MOST_ROWS)
                 .map(BetterCharts::row)
                 .toList();
-        return rows.isEmpty() ? Optional.empty() : Optional.of(RangeMap.of(rows));
+        return rows.isEmpty() ? Optional.empty() : Optional.of(RangeMap.of(rows, narrow));
     }
 
     private static RangeMap.Row row(MotionChange m) {

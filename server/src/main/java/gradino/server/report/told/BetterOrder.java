@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** What changed, is trained or has a goal comes first, each told on its own; the rest is told together. */
@@ -30,6 +31,10 @@ final class BetterOrder {
                 .sorted(Comparator.comparing((MotionChange m) -> m.goal() == null)
                         .thenComparing(m -> !changed(m)))
                 .toList();
+    }
+
+    List<MotionChange> all() {
+        return Stream.concat(first().stream(), rest().stream()).toList();
     }
 
     List<MotionChange> rest() {

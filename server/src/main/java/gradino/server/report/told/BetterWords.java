@@ -41,7 +41,7 @@ final class BetterWords {
         var charts = new BetterCharts(read, zone);
         var pieces = new ArrayList<ReportPiece>();
         var first = order.first();
-        charts.map(audience.plain() && !first.isEmpty() ? first : better.motions())
+        charts.map(audience.plain() && !first.isEmpty() ? first : order.all(), audience.plain())
                 .ifPresent(map -> pieces.add(ReportPiece.of("Before and now", List.of(), map)));
         first.forEach(motion -> pieces.add(piece(motion, charts)));
         rest(order.rest()).ifPresent(pieces::add);
@@ -62,7 +62,8 @@ final class BetterWords {
                     rest.stream().filter(m -> m.tested() != null).toList());
             return same.isEmpty()
                     ? Optional.empty()
-                    : Optional.of(ReportPiece.of("About the same", List.of(String.join(", ", same) + ".")));
+                    : Optional.of(
+                            ReportPiece.of("About the same", List.of(Says.capital(String.join(", ", same)) + ".")));
         }
         var rows = new ArrayList<List<String>>();
         rest.forEach(m -> {

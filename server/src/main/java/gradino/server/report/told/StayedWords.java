@@ -1,7 +1,8 @@
 package gradino.server.report.told;
 
 import gradino.core.measure.reading.Retention;
-import gradino.core.report.Period;
+import gradino.core.report.Judged;
+import gradino.core.report.MotionChange;
 import gradino.core.report.Report;
 import gradino.core.report.Stayed;
 import gradino.core.report.Stayed.Kept;
@@ -32,11 +33,11 @@ final class StayedWords {
                                 .map(StayedWords::plain)
                                 .toList()));
             } else {
-                pieces.add(ReportPiece.of("", table(stayed, report.period())));
+                pieces.add(ReportPiece.of("", table(stayed, report)));
             }
         }
         var borrowed = stayed.kept().stream()
-                .filter(k -> k.retention().borrowed())
+                .filter(k -> isBorrowed(k, report))
                 .map(k -> Says.side(k.of()))
                 .distinct()
                 .toList();
@@ -78,17 +79,26 @@ final class StayedWords {
         return "%s: of what a session gained, %s still there the next time.".formatted(name, share);
     }
 
-    private static ReportTable table(Stayed stayed, Period all) {
+    /** Where the cold range is more than at the beginning of the period, nothing was borrowed. */
+    private static boolean isBorrowed(Kept kept, Report report) {
+        boolean more = report.better().motions().stream()
+                .filter(m -> m.of().equals(kept.of()))
+                .map(MotionChange::passive)
+                .anyMatch(pair -> pair != null && pair.change().judged() == Judged.MORE);
+        return kept.retention().borrowed() && !more;
+    }
+
+    private static ReportTable table(Stayed stayed, Report report) {
         var rows = stayed.kept().stream()
                 .map(k -> List.of(
                         Says.side(k.of()),
-                        k.weeks().equals(all) ? "all" : Teller.days(k.weeks()),
+                        k.weeks().equals(report.period()) ? "all" : Teller.days(k.weeks()),
                         String.valueOf(k.retention().sessions()),
                         Says.fine(k.retention().acuteDegrees()),
                         Says.fine(k.retention().keptDegrees()),
                         Says.percent(k.retention().ratio()),
                         interval(k.retention()),
-                        k.retention().borrowed() ? "borrowed" : ""))
+                        isBorrowed(k, report) ? "borrowed" : ""))
                 .toList();
         return new ReportTable(
                 List.of("Motion", "Weeks", "Sessions", "Gained", "Kept", "Share kept", "95 % interval", ""), rows);
