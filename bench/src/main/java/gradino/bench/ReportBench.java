@@ -3,14 +3,43 @@ package gradino.bench;
 import com.microsoft.playwright.Playwright;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
+import gradino.core.body.Sided;
+import gradino.core.measure.noise.Instrument;
+import gradino.core.measure.noise.Mode;
+import gradino.core.measure.noise.NoiseRules;
+import gradino.core.measure.noise.SeriesKey;
+import gradino.core.measure.reading.RangeReading;
+import gradino.core.perform.BlockRecord;
+import gradino.core.perform.Observer;
+import gradino.core.perform.PhaseDone;
+import gradino.core.perform.SessionRecord;
+import gradino.core.prescribe.House;
+import gradino.core.prescribe.block.BlockKind;
+import gradino.core.prescribe.block.PhaseKind;
+import gradino.core.prescribe.timeline.BlockId;
+import gradino.core.prescribe.timeline.EffortClass;
+import gradino.core.quantity.Tenths;
+import gradino.core.report.LineSession;
+import gradino.core.report.Next;
+import gradino.core.report.Period;
+import gradino.core.report.Report;
+import gradino.core.report.Report.Trained;
+import gradino.core.report.Report.Troubled;
+import gradino.core.report.Series;
+import gradino.core.schedule.PlanAndDone;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 
 /** Half a year of one client over forty motions: worked out, drawn, on paper, and as FHIR; and a studio of two hundred. */
 final class ReportBench {
@@ -41,10 +70,13 @@ final class ReportBench {
 
     private static final Random RANDOM = new Random(7);
 
+    private static final Next NEXT = new Next(List.of(), List.of(), null, null);
+
     private ReportBench() {}
 
     static List<Measured> report() throws Exception {
         var figures = new ArrayList<Measured>();
+        figures.add(new Measured("report-computed", computed(), "ms", 60));
         try (var server = Running.start(Files.createTempDirectory("gradino-bench"))) {
             var visitor = server.visitor();
             visitor.signIn();
@@ -53,7 +85,7 @@ final class ReportBench {
             ServerBench.upload(visitor, "lines.csv", ServerBench.lines());
             ServerBench.upload(visitor, "runs.csv", runs());
             ServerBench.upload(visitor, "blocks.csv", blocks());
-            figures.add(new Measured("report", median(visitor, REPORT), "ms", 60));
+            figures.add(new Measured("report-answered", median(visitor, REPORT), "ms", 200));
             figures.add(new Measured("report-pdf", median(visitor, "/api/clients/c/report.pdf") / 1000, "s", 1.5));
             figures.add(new Measured(
                     "report-pdf-size",
@@ -76,6 +108,100 @@ final class ReportBench {
             figures.add(new Measured("fhir-of-%d".formatted(readings), seconds, "s", 2));
         }
         return figures;
+    }
+
+    /** Without reading it, without words and drawings. */
+    private static double computed() {
+        var zone = ZoneId.of("Europe/Berlin");
+        var today = LocalDate.now(zone);
+        var period = new Period(today.minusWeeks(WEEKS), today);
+        var measured = new Report.Measured(series(), Set.of(), List.of(), Map.of("motion-1", 50.0), NoiseRules.HOUSE);
+        var trained = new Trained(
+                new PlanAndDone(planned(today), planned(today), today),
+                d -> false,
+                sessions(),
+                Map.of(),
+                List.of(),
+                List.of());
+        var times = new ArrayList<Double>();
+        for (int run = 0; run < 41; run++) {
+            long before = System.nanoTime();
+            var report =
+                    Report.of(period, zone, measured, trained, new Troubled(List.of(), List.of(), List.of()), NEXT);
+            times.add((System.nanoTime() - before) / 1e6);
+            if (report.better().family().tested() != MOTIONS * 2
+                    || report.work().sessions() < SESSIONS / 2) {
+                throw new IllegalStateException("not the report that was meant");
+            }
+        }
+        return Bench.median(times);
+    }
+
+    private static List<Series> series() {
+        var all = new ArrayList<Series>();
+        for (int m = 0; m < MOTIONS; m++) {
+            for (var side : Side.PAIR) {
+                for (var mode : List.of(Mode.PASSIVE, Mode.ACTIVE)) {
+                    var readings = new ArrayList<RangeReading>();
+                    for (int week = WEEKS; week >= 0; week--) {
+                        readings.add(new RangeReading(
+                                now().minus(week * 7L, ChronoUnit.DAYS), 40 + 3 * RANDOM.nextGaussian(), 9));
+                    }
+                    all.add(new Series(
+                            new SeriesKey("motion-" + m, side, mode, "prone", Instrument.GONIOMETER),
+                            readings,
+                            readings,
+                            0));
+                }
+            }
+        }
+        return all;
+    }
+
+    private static Map<LocalDate, Set<String>> planned(LocalDate today) {
+        var days = new HashMap<LocalDate, Set<String>>();
+        for (int d = 1; d < WEEKS * 7; d += 2) {
+            days.put(today.minusDays(d), Set.of("l"));
+        }
+        return days;
+    }
+
+    private static List<LineSession> sessions() {
+        var dose = House.dose(30, 60, 2, 50, 10);
+        var all = new ArrayList<LineSession>();
+        for (int r = 0; r < SESSIONS; r++) {
+            var blocks = new ArrayList<BlockRecord>();
+            for (int b = 0; b < BLOCKS; b++) {
+                var side = b % 2 == 0 ? Side.LEFT : Side.RIGHT;
+                blocks.add(new BlockRecord(
+                        new BlockId(1, side, 1 + b / 2, BlockKind.PRESS, 1, BlockId.Way.PLANNED),
+                        side,
+                        BlockKind.PRESS,
+                        List.of(new PhaseDone(PhaseKind.STEP, 5, 4.8), new PhaseDone(PhaseKind.TOP_HOLD, 10, 9.6)),
+                        null,
+                        List.of(),
+                        List.of(),
+                        0,
+                        false,
+                        null,
+                        "",
+                        null));
+            }
+            var record = new SessionRecord(
+                    "r" + r,
+                    at(r),
+                    at(r).plusSeconds(600),
+                    Observer.COACH,
+                    Sided.both(dose),
+                    blocks,
+                    Tenths.of(5),
+                    null,
+                    null,
+                    "",
+                    List.of());
+            all.add(new LineSession("l", "motion-1", record, Sided.both(EffortClass.HARD)));
+        }
+        return all;
     }
 
     private static int count(String text, String part) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
+import java.time.Instant;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
@@ -162,7 +163,14 @@ public class MeasuringTest {
         assertThat(saved.status()).as(saved.body().toString()).isEqualTo(200);
         round("first", 30, 4);
         server.clock.move(Duration.ofDays(10));
+        assertThat(retested().isMissingNode()).isTrue();
         var paired = round("second", 45, 7);
+        assertThat(Instant.parse(retested().asString())).isEqualTo(server.clock.instant());
+        assertThat(server.get(CLIENT + "/report")
+                        .body()
+                        .at("/told/sections/0/answer")
+                        .asString())
+                .startsWith("2 of 2 motions and sides changed");
         assertThat(paired.path("next").isMissingNode()).isTrue();
         assertThat(paired.at("/items/0/then").asDouble()).isEqualTo(30);
         assertThat(paired.at("/items/0/now").asDouble()).isEqualTo(45);
@@ -183,6 +191,18 @@ public class MeasuringTest {
         assertThat(server.post(CLIENT + "/assessments", "{\"id\":\"x\",\"batteryId\":\"nobodys\"}")
                         .status())
                 .isEqualTo(404);
+    }
+
+    /** When Today says that all was measured again. */
+    private JsonNode retested() {
+        return server.get("/api/today")
+                .body()
+                .path("clients")
+                .valueStream()
+                .filter(c -> CLIENT.endsWith(c.path("id").asString()))
+                .findFirst()
+                .orElseThrow()
+                .path("retestedAt");
     }
 
     private static String movement(String id, int value) {

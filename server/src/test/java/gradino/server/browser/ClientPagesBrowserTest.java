@@ -24,6 +24,9 @@ public class ClientPagesBrowserTest extends EveryPage {
                 "/clients/demo-rower/perform",
                 "/clients/demo-waller/week",
                 "/clients/demo-rower/calendar",
+                "/clients/demo-rower/report",
+                "/clients/demo-waller/report?audience=CLIENT",
+                "/clients/demo-puppeteer/report",
                 "/clients/demo-bell-ringer/advance",
                 "/clients/demo-puppeteer/advance"));
     }

@@ -20,6 +20,8 @@ public class StudioPagesBrowserTest extends EveryPage {
                 "/rules/backtest",
                 "/rules/rehearsal",
                 "/studio",
+                "/studio/report",
+                "/report",
                 "/studio/nowhere"));
     }
 }

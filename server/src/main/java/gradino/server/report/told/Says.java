@@ -8,6 +8,8 @@ import gradino.core.body.Side;
 import gradino.core.measure.noise.Instrument;
 import gradino.core.report.Judged;
 import gradino.core.report.MotionSide;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -74,9 +76,9 @@ public final class Says {
     }
 
     public static String number(double value, int decimals) {
-        var text = String.format(Locale.ROOT, "%." + decimals + "f", Math.abs(value));
-        boolean zero = Double.parseDouble(text) == 0;
-        return value < 0 && !zero ? "−" + text : text;
+        var rounded = BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP);
+        var text = rounded.abs().toPlainString();
+        return rounded.signum() < 0 ? "−" + text : text;
     }
 
     static String percent(double share) {
