@@ -1,5 +1,6 @@
 package gradino.core.report;
 
+import gradino.core.because.Source;
 import gradino.core.intake.Restriction;
 import gradino.core.measure.noise.NoiseRules;
 import gradino.core.measure.noise.SeriesKey;
@@ -10,15 +11,35 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /**
  * What a period came to, in the order in which people ask: is it better, did it stay, what was done, how did it climb, what was hard,
  * what next. Values with intervals and reasons; words and drawings come after.
+ *
+ * @param sources of what was worked out
  */
 public record Report(
-        Period period, Better better, Stayed stayed, Work work, List<LineClimb> climb, Hard hard, Next next) {
+        Period period,
+        Better better,
+        Stayed stayed,
+        Work work,
+        List<LineClimb> climb,
+        Hard hard,
+        Next next,
+        List<Source> sources) {
+    private static final List<Source> SOURCES = Stream.of(
+                    "Change of a range: difference of two days' readings beyond k·√(var₁ + var₂). Weir JP 2005, J Strength Cond Res 19:231–240; JCGM 100:2008",
+                    "Several motions at once: Benjamini Y, Hochberg Y 1995, J R Stat Soc B 57:289–300",
+                    "Share kept: ratio of two sums with its interval. Fieller EC 1954, J R Stat Soc B 16:175–185",
+                    "Load: session rating × minutes. Foster C et al. 2001, J Strength Cond Res 15:109–115",
+                    "house rule: readings up to 28 days before the period count as its beginning")
+            .map(Source::parse)
+            .toList();
+
     public Report {
         climb = List.copyOf(climb);
+        sources = List.copyOf(sources);
     }
 
     /**
@@ -73,6 +94,7 @@ public record Report(
                         troubled.clearances(),
                         period,
                         zone),
-                next);
+                next,
+                SOURCES);
     }
 }

@@ -13,7 +13,7 @@ public final class RangeMap {
     /** How wide it is: on a phone names stand above their bars. */
     private record Frame(double width, double left, double row, double bar) {
         static final Frame WIDE = new Frame(640, 210, 24, 12);
-        static final Frame NARROW = new Frame(340, 10, 40, 28);
+        static final Frame NARROW = new Frame(340, 18, 40, 28);
 
         boolean above() {
             return left < bar;
@@ -46,7 +46,8 @@ public final class RangeMap {
         var sheet = new Sheet();
         for (double d = scale.from(); d <= scale.to(); d += STEP) {
             sheet.path(Ink.FAINT, scale.at(d), TOP, scale.at(d), TOP + height);
-            sheet.text(Ink.SOFT, scale.at(d), TOP - 6, Sheet.MIDDLE, Math.round(d) + "°");
+            sheet.text(
+                    Ink.SOFT, scale.at(d), TOP - 6, Sheet.MIDDLE, (d < 0 ? "−" : "") + Math.round(Math.abs(d)) + "°");
         }
         for (int i = 0; i < rows.size(); i++) {
             row(sheet, rows.get(i), scale, frame, TOP + i * frame.row());

@@ -17,6 +17,7 @@ public final class WorkCharts {
     private static final double NARROW = 340;
     private static final int FEW_WEEKS = 14;
     private static final double LEFT = 30;
+    private static final double LABEL = 38;
     private static final String[] DAYS = {"M", "T", "W", "T", "F", "S", "S"};
 
     private WorkCharts() {}
@@ -112,7 +113,7 @@ public final class WorkCharts {
             } else {
                 sheet.frame(Ink.NOW, x, y, step - 4, scale.at(0) - y);
             }
-            if (i % Math.max(1, weeks.size() / (width == WIDE ? 8 : 5)) == 0) {
+            if (i % Math.max(1, weeks.size() / (width == WIDE ? 8 : 5)) == 0 && x + LABEL < width) {
                 sheet.text(
                         Ink.SOFT,
                         x,

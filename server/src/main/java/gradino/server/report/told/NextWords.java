@@ -2,6 +2,7 @@ package gradino.server.report.told;
 
 import gradino.core.because.Verdict;
 import gradino.core.measure.limit.Limiter;
+import gradino.core.measure.noise.NoiseRules;
 import gradino.core.report.Next;
 import gradino.core.report.Next.Limits;
 import gradino.core.report.Next.Proposes;
@@ -21,7 +22,7 @@ final class NextWords {
         this.audience = audience;
     }
 
-    ReportSection of(Report report) {
+    ReportSection of(Report report, NoiseRules noise) {
         var next = report.next();
         var pieces = new ArrayList<ReportPiece>();
         var limits = next.limits().stream()
@@ -43,7 +44,19 @@ final class NextWords {
         if (!audience.plain() && !next.proposals().isEmpty()) {
             pieces.add(ReportPiece.of("What is proposed", proposals(next.proposals())));
         }
+        if (audience == Audience.PROFESSIONAL) {
+            pieces.add(ReportPiece.of("How this was worked out", workedOut(report, noise)));
+        }
         return new ReportSection(ReportPart.NEXT, "What next?", answer(next), pieces);
+    }
+
+    private static List<String> workedOut(Report report, NoiseRules noise) {
+        var sentences = new ArrayList<String>();
+        sentences.add(
+                "Cold readings only. Standard error of a day's reading: %s by a coach or assistant, %s by the client, or what the tester's own repeatability study gave."
+                        .formatted(Says.fine(noise.semCoachDegrees()), Says.fine(noise.semSelfDegrees())));
+        report.sources().forEach(source -> sentences.add(Says.capital(source.text()) + "."));
+        return sentences;
     }
 
     private static String answer(Next next) {

@@ -53,7 +53,8 @@ public final class Teller {
             case DONE -> new WorkWords(audience).of(read.report());
             case CLIMBED -> new ClimbWords(audience, zone).of(read.report());
             case HARD -> new HardWords(audience, zone).of(read.report());
-            case NEXT -> new NextWords(audience).of(read.report());
+            case NEXT ->
+                new NextWords(audience).of(read.report(), read.measured().noise());
             case METHODS -> throw new IllegalArgumentException("of many clients only");
         };
     }
