@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import { api, ask, type Schemas } from '../../shared/api/client';
 import { SectionView } from '../../shared/report/ToldView';
 import { Failure } from '../../shared/ui/Findings';
@@ -36,10 +36,14 @@ export function Compare({ clientId, blocks }: { clientId: string; blocks: Period
 type PickProps = { label: string; value: number | null; blocks: Period[]; onChange: (n: number) => void };
 
 function Pick({ label, value, blocks, onChange }: PickProps) {
+  const id = useId();
   return (
-    <label className="block text-sm text-soft">
-      {label}
+    <div>
+      <label htmlFor={id} className="block text-sm text-soft">
+        {label}
+      </label>
       <select
+        id={id}
         className="mt-1 block min-h-11 border border-rule bg-card px-2 text-base text-ink"
         value={value ?? ''}
         onChange={(e) => onChange(Number(e.target.value))}
@@ -51,7 +55,7 @@ function Pick({ label, value, blocks, onChange }: PickProps) {
           </option>
         ))}
       </select>
-    </label>
+    </div>
   );
 }
 

@@ -31,7 +31,7 @@ export function ReportPage() {
       <div className="no-print">
         <ClientHead clientId={clientId} />
       </div>
-      <div className="grid gap-8 lg:grid-cols-[19rem_minmax(0,1fr)]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-8 lg:grid-cols-[19rem_minmax(0,1fr)]">
         <aside className="no-print space-y-6" aria-label="Choices">
           <Choices asked={asked} change={change} findings={findings} days={report.data?.days} />
           {report.data && <Note key={report.data.noteAt ?? ''} clientId={clientId} view={report.data} />}

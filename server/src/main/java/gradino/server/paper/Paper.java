@@ -109,20 +109,51 @@ public final class Paper implements AutoCloseable {
 
     /** @param level 1 to 6 */
     public Part heading(int level, String words, float size) throws IOException {
-        return set(words, size, true, "H" + level);
+        return heading(level, words, size, width);
+    }
+
+    /** @param room in which it is wrapped */
+    public Part heading(int level, String words, float size, float room) throws IOException {
+        return set(words, size, true, "H" + level, room);
     }
 
     public Part text(String words, float size) throws IOException {
-        return set(words, size, false, StandardStructureTypes.P);
+        return text(words, size, width);
+    }
+
+    /** @param room in which it is wrapped */
+    public Part text(String words, float size, float room) throws IOException {
+        return set(words, size, false, StandardStructureTypes.P, room);
+    }
+
+    /** Parts one under the other, and one to the right of them. */
+    public Part beside(List<Part> left, Part right, float rightWidth) {
+        float tall = (float) left.stream().mapToDouble(Part::height).sum();
+        return new Part() {
+            @Override
+            public float height() {
+                return Math.max(tall, right.height());
+            }
+
+            @Override
+            public void draw(float x, float top) throws IOException {
+                float at = top;
+                for (var part : left) {
+                    part.draw(x, at);
+                    at -= part.height();
+                }
+                right.draw(x + width - rightWidth, top);
+            }
+        };
     }
 
     /** A line that weighs more than the text around it. */
     public Part strong(String words, float size) throws IOException {
-        return set(words, size, true, StandardStructureTypes.P);
+        return set(words, size, true, StandardStructureTypes.P, width);
     }
 
-    private Part set(String words, float size, boolean bold, String tag) throws IOException {
-        var lines = type.wrapped(words, size, width);
+    private Part set(String words, float size, boolean bold, String tag, float room) throws IOException {
+        var lines = type.wrapped(words, size, room);
         return new Part() {
             @Override
             public float height() {

@@ -28,8 +28,9 @@ final class Inked {
         this.scale = scale;
     }
 
-    static Paper.Part part(Paper paper, Drawing drawing) {
-        float scale = (float) Math.min(1, paper.width() / drawing.width());
+    /** @param room that it may take at most */
+    static Paper.Part part(Paper paper, Drawing drawing, float room) {
+        float scale = (float) Math.min(1, room / drawing.width());
         float height = (float) drawing.height() * scale;
         return paper.picture(
                 (float) drawing.width() * scale,

@@ -13,6 +13,10 @@ import java.util.List;
 public final class ReportPdf {
     private static final float TEXT = 10.5f;
     private static final float TABLE = 8.5f;
+    /** Drawings up to that wide stand beside their words, this wide. */
+    private static final double NARROW = 340;
+
+    private static final float BESIDE = 225;
 
     private ReportPdf() {}
 
@@ -53,21 +57,35 @@ public final class ReportPdf {
     }
 
     private static void piece(Paper paper, ReportPiece piece, List<Paper.Part> parts) throws IOException {
+        boolean beside = piece.table() == null
+                && piece.drawings().size() == 1
+                && piece.drawings().get(0).width() <= NARROW;
+        float room = beside ? paper.width() - BESIDE - 14 : paper.width();
+        var words = new ArrayList<Paper.Part>();
         if (!piece.heading().isEmpty()) {
-            parts.add(paper.heading(3, piece.heading(), 11));
+            words.add(paper.heading(3, piece.heading(), 11, room));
         }
         for (var sentence : piece.sentences()) {
-            parts.add(paper.text(sentence, TEXT));
+            words.add(paper.text(sentence, TEXT, room));
         }
+        if (beside) {
+            parts.add(paper.beside(words, Inked.part(paper, piece.drawings().get(0), BESIDE), BESIDE));
+        } else {
+            parts.addAll(words);
+            rest(paper, piece, parts);
+        }
+        for (var missing : piece.toMeasure()) {
+            parts.add(paper.text(missing.words(), 9));
+        }
+    }
+
+    private static void rest(Paper paper, ReportPiece piece, List<Paper.Part> parts) throws IOException {
         var table = piece.table();
         if (table != null) {
             parts.add(paper.table(table.head(), table.rows(), TABLE));
         }
         for (var drawing : piece.drawings()) {
-            parts.add(Inked.part(paper, drawing));
-        }
-        for (var missing : piece.toMeasure()) {
-            parts.add(paper.text(missing.words(), 9));
+            parts.add(Inked.part(paper, drawing, paper.width()));
         }
     }
 }
