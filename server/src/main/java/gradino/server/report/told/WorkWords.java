@@ -57,13 +57,13 @@ final class WorkWords {
         var who = audience.plain() ? "You did" : "Done:";
         var planned = days.planned() == 0
                 ? "No week was planned."
-                : "Of %s planned %s done%s%s%s."
+                : "Of %s %s done%s%s%s."
                         .formatted(
-                                Says.count(days.planned(), "day"),
+                                Says.count(days.planned(), "planned day"),
                                 days.done() == 1 ? "1 was" : days.done() + " were",
-                                more(days.partly(), "in part"),
-                                more(days.moved(), "on another day of its week"),
-                                more(days.missed(), "not at all"));
+                                more(days.partly(), "done in part"),
+                                more(days.moved(), "moved to another day of the week"),
+                                more(days.missed(), "missed"));
         return "%s %s, %s. %s"
                 .formatted(
                         who,
