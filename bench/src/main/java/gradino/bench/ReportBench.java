@@ -284,6 +284,23 @@ final class ReportBench {
         return csv.toString();
     }
 
+    /** Both sides of each client once a month. */
+    private static String monthly() {
+        var csv = new StringBuilder(RangeBench.HEADER);
+        int n = 0;
+        for (int client = 0; client < 200; client++) {
+            for (int month = 0; month < 24; month++) {
+                for (var side : Side.PAIR) {
+                    var at = Instant.parse("2024-10-02T08:00:00Z").plus(month * 30L, ChronoUnit.DAYS);
+                    double truth = 40 + 3 * RANDOM.nextGaussian();
+                    csv.append(RangeBench.row(n++, "hip-internal-rotation", side.word(), "passive", at, truth)
+                            .replaceFirst(",c,", ",c" + client + ","));
+                }
+            }
+        }
+        return csv.toString();
+    }
+
     /** Two hundred clients over two years, three sessions a week. */
     static List<Measured> studio() throws Exception {
         var zip = new StudioBench(200, 312).archive();
@@ -291,7 +308,8 @@ final class ReportBench {
             var visitor = server.visitor();
             visitor.signIn();
             visitor.uploadFile("gradino.zip", zip);
-            var path = "/api/studio-report?from=2025-01-01&to=2026-12-31";
+            ServerBench.upload(visitor, "measurements.csv", monthly());
+            var path = "/api/studio-report?from=2024-10-01&to=2026-10-01";
             long before = System.nanoTime();
             visitor.get(path);
             double first = (System.nanoTime() - before) / 1e9;

@@ -24,7 +24,7 @@ final class StudioBench {
     private static final int TRACED = 10;
     private static final int SAMPLES = 1_600;
     private static final int WRITES_A_SECOND = 50;
-    private static final Instant START = Instant.parse("2025-01-01T08:00:00Z");
+    private static final Instant START = Instant.parse("2024-10-01T08:00:00Z");
     private static final double MB = 1024 * 1024;
 
     private final Random random = new Random(1);

@@ -141,6 +141,33 @@ public class ReportTest {
                 .contains("Well done.", "Well done, keep on.");
     }
 
+    @Test
+    public void itIsWrittenDownWhoTookAReport() {
+        server.bytes(REPORT + ".pdf");
+        server.bytes("/api/clients/" + Scene.CLIENT + "/archive.zip");
+
+        var seen = server.get("/api/audit").body().toString();
+        assertThat(seen).contains("/api/clients/{clientId}/report.pdf", "/api/clients/{clientId}/archive.zip");
+    }
+
+    @Test
+    public void anAssistantReadsAReportAndAnotherCoachDoesNot() {
+        for (var role : List.of("ASSISTANT", "COACH")) {
+            server.post("/api/accounts", TestServer.account(role, role, role.toLowerCase(java.util.Locale.ROOT), role));
+        }
+        var other = server.signedIn("coach");
+        for (var path : List.of(".pdf", ".csv", ".json", "-fhir.json", "")) {
+            assertThat(other.get(REPORT + path).status()).as(path).isEqualTo(404);
+        }
+        assertThat(other.get("/api/clients/" + Scene.CLIENT + "/archive.zip").status())
+                .isEqualTo(404);
+        assertThat(other.get("/api/studio-report").body().toString()).doesNotContain("Perrin");
+        assertThat(server.signedIn("assistant")
+                        .put(REPORT + "/note", "{\"text\":\"x\"}")
+                        .status())
+                .isEqualTo(403);
+    }
+
     private String link(String pin) {
         var made = server.post(
                 LINKS,

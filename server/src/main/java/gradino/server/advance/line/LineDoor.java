@@ -46,7 +46,7 @@ public class LineDoor implements LineHistory, InMemory {
     /** Lines that are gathered together: more would not fit into a small memory with all that was logged of them. */
     private static final int AT_ONCE = 40;
 
-    private static final int MOST_SESSIONS = 60_000;
+    private static final int MOST_SESSIONS = 80_000;
 
     private final ClientRepository clients;
     private final LineRepository lines;
