@@ -142,6 +142,19 @@ public class ReportTest {
     }
 
     @Test
+    public void whoWasMeasuredLongAgoHasAReportOfTheLastTenYears() {
+        var old = Scene.measurement("old", "LEFT", "PASSIVE", "30")
+                .replace("\"note\"", "\"happenedAt\":\"2001-03-02T09:00:00Z\",\"note\"");
+        assertThat(server.post("/api/clients/" + Scene.CLIENT + "/measurements", old)
+                        .status())
+                .isEqualTo(200);
+
+        assertThat(server.get(REPORT).status()).isEqualTo(200);
+        assertThat(server.bytes("/api/clients/" + Scene.CLIENT + "/archive.zip"))
+                .isNotEmpty();
+    }
+
+    @Test
     public void itIsWrittenDownWhoTookAReport() {
         server.bytes(REPORT + ".pdf");
         server.bytes("/api/clients/" + Scene.CLIENT + "/archive.zip");

@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 public final class RangeMap {
     private static final double TOP = 18;
     private static final double STEP = 30;
+    private static final int MOST_ROWS = 20;
 
     /** How wide it is: on a phone names stand above their bars. */
     private record Frame(double width, double left, double row, double bar) {
@@ -36,8 +37,13 @@ public final class RangeMap {
             double upper,
             @Nullable Double goal) {}
 
-    public static Drawing of(List<Row> rows, boolean narrow) {
+    /** As many maps as it takes for each to stay on a page. */
+    public static List<Drawing> of(List<Row> rows, boolean narrow) {
         var frame = narrow ? Frame.NARROW : Frame.WIDE;
+        return Sheet.parts(rows, MOST_ROWS).map(part -> map(part, frame)).toList();
+    }
+
+    private static Drawing map(List<Row> rows, Frame frame) {
         double height = rows.size() * frame.row();
         double most = rows.stream().mapToDouble(RangeMap::most).max().orElse(STEP);
         double least =

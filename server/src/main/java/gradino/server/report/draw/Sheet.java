@@ -6,6 +6,8 @@ import gradino.server.report.draw.Drawing.Stroke;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** Takes marks one by one. */
 final class Sheet {
@@ -57,6 +59,12 @@ final class Sheet {
 
     void text(Ink ink, double x, double y, double anchor, String text) {
         add(Shape.TEXT, ink, text, x, y, SMALL, anchor);
+    }
+
+    /** Parts of a list that are no longer than a page takes. */
+    static <T> Stream<List<T>> parts(List<T> all, int most) {
+        return IntStream.iterate(0, from -> from < all.size(), from -> from + most)
+                .mapToObj(from -> all.subList(from, Math.min(all.size(), from + most)));
     }
 
     Drawing drawing(double width, double height, String words) {

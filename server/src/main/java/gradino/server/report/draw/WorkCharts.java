@@ -18,6 +18,7 @@ public final class WorkCharts {
     private static final int FEW_WEEKS = 14;
     private static final double LEFT = 30;
     private static final double LABEL = 38;
+    private static final int MOST_MOTIONS = 20;
     private static final String[] DAYS = {"M", "T", "W", "T", "F", "S", "S"};
 
     private WorkCharts() {}
@@ -137,7 +138,11 @@ public final class WorkCharts {
     }
 
     /** Left from the middle to the left, right to the right. */
-    public static Drawing balance(List<Sides> motions) {
+    public static List<Drawing> balance(List<Sides> motions) {
+        return Sheet.parts(motions, MOST_MOTIONS).map(WorkCharts::sides).toList();
+    }
+
+    private static Drawing sides(List<Sides> motions) {
         double row = 34;
         double middle = NARROW / 2;
         double most = Math.max(

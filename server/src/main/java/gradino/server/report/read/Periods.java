@@ -65,7 +65,10 @@ public class Periods {
     }
 
     private Period upToToday(LocalDate from) {
-        return new Period(from.isAfter(today()) ? today() : from, today());
+        // A report has a longest period; who was measured before it has a baseline before it, too.
+        var first = today().minusYears(LONGEST_YEARS).plusDays(1);
+        var begins = from.isBefore(first) ? first : from;
+        return new Period(begins.isAfter(today()) ? today() : begins, today());
     }
 
     /** Day of the first time that a battery was gone through, else of the first reading. */

@@ -23,8 +23,6 @@ import org.jspecify.annotations.Nullable;
 
 /** Draws the ranges of a report. */
 final class BetterCharts {
-    private static final int MOST_ROWS = 80;
-
     private final Read read;
     private final Report report;
     private final ZoneId zone;
@@ -35,15 +33,14 @@ final class BetterCharts {
         this.zone = zone;
     }
 
-    /** Empty while nothing was measured. */
-    Optional<Drawing> map(List<MotionChange> of, boolean narrow) {
+    /** None while nothing was measured. */
+    List<Drawing> map(List<MotionChange> of, boolean narrow) {
         var rows = of.stream()
                 .filter(m -> m.now() != null)
                 .filter(m -> m.tested() != null || report.better().family().tested() == 0)
-                .limit(MOST_ROWS)
                 .map(BetterCharts::row)
                 .toList();
-        return rows.isEmpty() ? Optional.empty() : Optional.of(RangeMap.of(rows, narrow));
+        return RangeMap.of(rows, narrow);
     }
 
     private static RangeMap.Row row(MotionChange m) {

@@ -41,8 +41,9 @@ final class BetterWords {
         var charts = new BetterCharts(read, zone);
         var pieces = new ArrayList<ReportPiece>();
         var first = order.first();
-        charts.map(audience.plain() && !first.isEmpty() ? first : order.all(), audience.plain())
-                .ifPresent(map -> pieces.add(ReportPiece.of("Before and now", List.of(), map)));
+        var maps = charts.map(audience.plain() && !first.isEmpty() ? first : order.all(), audience.plain());
+        maps.forEach(map -> pieces.add(
+                ReportPiece.of(map.equals(maps.get(0)) ? "Before and now" : "Before and now, more", List.of(), map)));
         first.forEach(motion -> pieces.add(piece(motion, charts)));
         rest(order.rest()).ifPresent(pieces::add);
         if (!better.movements().isEmpty()) {

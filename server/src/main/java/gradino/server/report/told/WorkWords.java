@@ -117,9 +117,7 @@ final class WorkWords {
                         seconds(work, motion, Side.RIGHT, false),
                         seconds(work, motion, Side.RIGHT, true)))
                 .toList();
-        if (!motions.isEmpty()) {
-            pieces.add(ReportPiece.of("Left and right", List.of(), WorkCharts.balance(motions)));
-        }
+        WorkCharts.balance(motions).forEach(chart -> pieces.add(ReportPiece.of("Left and right", List.of(), chart)));
         if (!audience.plain() && !work.tension().isEmpty()) {
             var rows = work.tension().stream()
                     .map(t -> List.of(Says.side(t.motion(), t.side()), Says.word(t.direction()), time(t.seconds())))
