@@ -4352,8 +4352,6 @@ export interface components {
             rows: string[][];
         };
         ReportView: {
-            /** Format: date */
-            baseline?: string;
             blocks: components["schemas"]["Period"][];
             days: components["schemas"]["Period"];
             note: string;

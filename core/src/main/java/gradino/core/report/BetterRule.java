@@ -185,10 +185,6 @@ final class BetterRule {
         var why = sameElse
                 ? Why.OTHER_INSTRUMENT
                 : !others.isEmpty() ? Why.OTHER_POSITION : readings.isEmpty() ? Why.NEVER_MEASURED : Why.ONE_DAY;
-        boolean early = readings.stream()
-                .anyMatch(r -> others.stream()
-                        .flatMap(s -> s.of(period, zone).stream())
-                        .allMatch(other -> r.at().isBefore(other.at())));
-        return new Missing(key.mode(), why, !readings.isEmpty() && early);
+        return new Missing(key.mode(), why);
     }
 }

@@ -7,7 +7,8 @@ public enum Judged {
     /** Within measurement noise: the 95 % interval holds zero. */
     WITHIN_NOISE;
 
-    static Judged of(double degrees, double bound) {
+    /** @param bound half the 95 % interval */
+    public static Judged of(double degrees, double bound) {
         return Math.abs(degrees) <= bound ? WITHIN_NOISE : degrees > 0 ? MORE : LESS;
     }
 }

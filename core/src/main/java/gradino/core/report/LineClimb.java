@@ -69,7 +69,7 @@ public record LineClimb(
             boolean plateau,
             Instant methodSince) {}
 
-    static LineClimb of(Known line, Period period, ZoneId zone) {
+    public static LineClimb of(Known line, Period period, ZoneId zone) {
         int started = 0;
         int ended = 0;
         int up = 0;

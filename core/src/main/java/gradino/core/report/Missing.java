@@ -4,10 +4,8 @@ import gradino.core.measure.noise.Mode;
 
 /**
  * Why a range has no change to tell: two readings are needed, of the same position and instrument.
- *
- * @param from whether the earlier one is there
  */
-public record Missing(Mode mode, Why why, boolean from) {
+public record Missing(Mode mode, Why why) {
 
     /** What keeps two readings apart, or away. */
     public enum Why {

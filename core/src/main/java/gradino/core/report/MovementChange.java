@@ -1,5 +1,7 @@
 package gradino.core.report;
 
+import gradino.core.measure.reading.Tape;
+import gradino.core.quantity.UncertainAngle;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
@@ -19,11 +21,6 @@ public record MovementChange(
         @Nullable Tested from,
         @Nullable Tested to,
         @Nullable Double bound) {
-    /** Standard uncertainty of a length, cm (handbook rule for tapes). */
-    private static final double TAPE_CM = 0.5;
-
-    private static final double Z = 1.959964;
-
     /** How it is told. */
     public enum Unit {
         GRADE,
@@ -39,7 +36,9 @@ public record MovementChange(
     public static MovementChange of(
             String name, Unit unit, boolean higherIsBetter, List<Tested> cold, Period period, ZoneId zone) {
         var all = period.restsOn(cold, Tested::at, zone);
-        Double bound = unit == Unit.CENTIMETRE ? Double.valueOf(Z * Math.sqrt(2) * TAPE_CM) : null;
+        Double bound = unit == Unit.CENTIMETRE
+                ? Double.valueOf(UncertainAngle.Z_95_TWO_SIDED * Math.sqrt(2) * Tape.READING_U_CM)
+                : null;
         return new MovementChange(
                 name,
                 unit,

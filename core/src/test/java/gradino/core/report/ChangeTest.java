@@ -194,11 +194,11 @@ public class ChangeTest {
         assertThat(better.motions()).allSatisfy(m -> assertThat(m.passive()).isNull());
         assertThat(better.motions().stream().flatMap(m -> m.missing().stream()))
                 .containsExactly(
-                        new Missing(Mode.PASSIVE, Why.ONE_DAY, true),
-                        new Missing(Mode.PASSIVE, Why.OTHER_INSTRUMENT, true),
-                        new Missing(Mode.PASSIVE, Why.OTHER_INSTRUMENT, false),
-                        new Missing(Mode.PASSIVE, Why.OTHER_POSITION, false),
-                        new Missing(Mode.PASSIVE, Why.OTHER_POSITION, true));
+                        new Missing(Mode.PASSIVE, Why.ONE_DAY),
+                        new Missing(Mode.PASSIVE, Why.OTHER_INSTRUMENT),
+                        new Missing(Mode.PASSIVE, Why.OTHER_INSTRUMENT),
+                        new Missing(Mode.PASSIVE, Why.OTHER_POSITION),
+                        new Missing(Mode.PASSIVE, Why.OTHER_POSITION));
     }
 
     @Test
@@ -207,8 +207,7 @@ public class ChangeTest {
         var better = new BetterRule(List.of(), Map.of(), NoiseRules.HOUSE, PERIOD, ZONE).of(Set.of(key), List.of());
 
         assertThat(better.motions()).hasSize(1);
-        assertThat(better.motions().get(0).missing())
-                .containsExactly(new Missing(Mode.ACTIVE, Why.NEVER_MEASURED, false));
+        assertThat(better.motions().get(0).missing()).containsExactly(new Missing(Mode.ACTIVE, Why.NEVER_MEASURED));
         assertThat(better.family()).isEqualTo(new Better.Family(0, 0, 0, 0, null));
     }
 

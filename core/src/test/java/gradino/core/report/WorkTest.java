@@ -232,11 +232,15 @@ public class WorkTest {
     }
 
     private static LineLife life(String client, String method, double change) {
+        return life(client, "hip-flexion", method, change);
+    }
+
+    private static LineLife life(String client, String motion, String method, double change) {
         var reading = new RangeReading(Instant.EPOCH, 50, 9);
         var later = new RangeReading(Instant.EPOCH.plusSeconds(999_999), 50 + change, 9);
         return new LineLife(
                 client,
-                "hip-flexion",
+                motion,
                 "prone",
                 method,
                 Side.LEFT,
@@ -281,7 +285,24 @@ public class WorkTest {
 
         assertThat(report.alike())
                 .allSatisfy(like -> assertThat(like.difference()).isNull());
-        assertThat(report.methods())
-                .allSatisfy(group -> assertThat(group.small()).isTrue());
+        assertThat(report.methods()).allSatisfy(group -> {
+            assertThat(group.clients()).isLessThan(Mean.LEAST);
+            assertThat(group.change().value()).isNull();
+        });
+    }
+
+    @Test
+    public void degreesOfDifferentMotionsHaveNoMean() {
+        var lives = new ArrayList<LineLife>();
+        for (int i = 0; i < 6; i++) {
+            lives.add(life("a" + i, "hip-flexion", "one", 10 + i));
+            lives.add(life("a" + i, "wrist-flexion", "one", 2));
+        }
+        var report = StudioReport.of(WEEK, lives);
+
+        assertThat(report.motions())
+                .allSatisfy(g -> assertThat(g.change().value()).isNotNull());
+        assertThat(report.methods()).allSatisfy(g -> assertThat(g.change().n()).isZero());
+        assertThat(report.all().real().of()).isEqualTo(12);
     }
 }

@@ -24,25 +24,30 @@ class ClientArchive {
     private final ReportFiles reports;
     private final FeedService feeds;
     private final ClientRows rows;
+    private final ExportService exports;
 
-    ClientArchive(ClientService clients, ReportFiles reports, FeedService feeds, ClientRows rows) {
+    ClientArchive(
+            ClientService clients, ReportFiles reports, FeedService feeds, ClientRows rows, ExportService exports) {
         this.clients = clients;
         this.reports = reports;
         this.feeds = feeds;
         this.rows = rows;
+        this.exports = exports;
     }
 
     @Transactional(readOnly = true)
     void zip(String clientId, OutputStream out) throws IOException {
-        var client = clients.get(clientId);
-        var report = reports.ofAll(clientId);
+        exports.alone(() -> write(clients.get(clientId), reports.ofAll(clientId), out));
+    }
+
+    private void write(Client client, Files report, OutputStream out) throws IOException {
         try (var zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
             entry(zip, "report.pdf", to -> to.write(report.pdf(Paper.Size.A4)));
             entry(zip, "report.json", report::json);
             entry(zip, "report-fhir.json", report::fhir);
             text(zip, "report.csv", report::csv);
             text(zip, "report-dictionary.csv", Files::dictionary);
-            text(zip, "calendar.ics", to -> to.write(feeds.file(clientId)));
+            text(zip, "calendar.ics", to -> to.write(feeds.file(client.id())));
             tables(zip, client);
         }
     }

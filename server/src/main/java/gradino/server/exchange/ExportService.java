@@ -123,9 +123,26 @@ public class ExportService {
     /** All files in one archive; one archive at a time. */
     @Transactional(readOnly = true)
     public void zip(OutputStream out) throws IOException {
+        alone(() -> write(out));
+    }
+
+    /** Whoever downloads slowly takes nobody's place but that of another archive. */
+    interface Archive {
+        void write() throws IOException;
+    }
+
+    void alone(Archive archive) throws IOException {
         if (!running.tryAcquire()) {
-            throw Problem.tooMany("The archive is being taken out already: wait until it is done.");
+            throw Problem.tooMany("An archive is being taken out already: wait until it is done.");
         }
+        try {
+            archive.write();
+        } finally {
+            running.release();
+        }
+    }
+
+    private void write(OutputStream out) throws IOException {
         try (var zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
             for (var table : Tables.all()) {
                 zip.putNextEntry(new ZipEntry(table.file()));
@@ -134,8 +151,6 @@ public class ExportService {
                 writer.flush();
                 zip.closeEntry();
             }
-        } finally {
-            running.release();
         }
     }
 

@@ -32,8 +32,9 @@ class ReportFilesController {
         this.signedIn = signedIn;
     }
 
-    private Files read(String clientId, ReportAsk ask) {
-        return heavy.run(signedIn.who(), "report", work -> files.of(clientId, ask));
+    /** Each file has its turn under a name of its own: another one asked for ends none. */
+    private Files read(String clientId, ReportAsk ask, String file) {
+        return heavy.run(signedIn.who(), file, work -> files.of(clientId, ask));
     }
 
     private static ResponseEntity<StreamingResponseBody> file(MediaType type, String name, StreamingResponseBody body) {
@@ -47,7 +48,7 @@ class ReportFilesController {
     ResponseEntity<byte[]> pdf(
             @PathVariable String clientId, ReportAsk ask, @RequestParam(defaultValue = "A4") Paper.Size paper) {
         var bytes = heavy.run(
-                signedIn.who(), "report", work -> files.of(clientId, ask).pdf(paper));
+                signedIn.who(), "report.pdf", work -> files.of(clientId, ask).pdf(paper));
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=report.pdf")
                 .body(bytes);
@@ -55,7 +56,7 @@ class ReportFilesController {
 
     @GetMapping(path = "/api/clients/{clientId}/report.csv", produces = "text/csv")
     ResponseEntity<StreamingResponseBody> csv(@PathVariable String clientId, ReportAsk ask) {
-        var read = read(clientId, ask);
+        var read = read(clientId, ask, "report.csv");
         return file(CSV, "report.csv", out -> {
             var writer = new OutputStreamWriter(out, StandardCharsets.UTF_8);
             read.csv(writer);
@@ -77,11 +78,11 @@ class ReportFilesController {
 
     @GetMapping(path = "/api/clients/{clientId}/report.json", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<StreamingResponseBody> json(@PathVariable String clientId, ReportAsk ask) {
-        return file(MediaType.APPLICATION_JSON, "report.json", read(clientId, ask)::json);
+        return file(MediaType.APPLICATION_JSON, "report.json", read(clientId, ask, "report.json")::json);
     }
 
     @GetMapping(path = "/api/clients/{clientId}/report-fhir.json", produces = "application/fhir+json")
     ResponseEntity<StreamingResponseBody> fhir(@PathVariable String clientId, ReportAsk ask) {
-        return file(FHIR, "report-fhir.json", read(clientId, ask)::fhir);
+        return file(FHIR, "report-fhir.json", read(clientId, ask, "report-fhir.json")::fhir);
     }
 }

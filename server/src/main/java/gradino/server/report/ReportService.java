@@ -19,7 +19,6 @@ import gradino.server.report.told.Told;
 import gradino.server.report.told.Told.ReportSection;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -61,14 +60,12 @@ public class ReportService {
     /**
      * A report with what else its page needs.
      *
-     * @param baseline day from which it counts since the baseline; null while nothing was measured
      * @param blocks of weeks that have begun, the oldest first
      * @param noteAt when the note was saved; null for none
      */
     record ReportView(
             Told told,
             Period days,
-            @Nullable LocalDate baseline,
             List<Period> blocks,
             String note,
             @Nullable Instant noteAt) {}
@@ -77,12 +74,12 @@ public class ReportService {
     ReportView view(String clientId, ReportAsk ask) {
         var read = read(clientId, ask);
         var note = notes.newest(clientId);
+        var told = told(read, ask);
         return new ReportView(
-                told(read, ask),
+                told,
                 read.report().period(),
-                periods.baseline(read.client()).orElse(null),
                 read.blocks(),
-                note.map(ReportNote::text).orElse(""),
+                told.note(),
                 note.map(ReportNote::recordedAt).orElse(null));
     }
 

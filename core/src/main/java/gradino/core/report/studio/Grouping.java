@@ -35,6 +35,10 @@ final class Grouping {
                 .count();
     }
 
+    static boolean isOneMotion(List<LineLife> lives) {
+        return lives.stream().map(LineLife::motion).distinct().count() == 1;
+    }
+
     static @Nullable Double change(LineLife life) {
         var change = life.change();
         return change == null ? null : Double.valueOf(change.degrees());

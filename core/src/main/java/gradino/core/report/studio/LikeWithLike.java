@@ -95,11 +95,6 @@ public record LikeWithLike(
         double freedom = variance * variance / (first * first / (one.n() - 1) + second * second / (other.n() - 1));
         double bound = variance == 0 ? 0 : ReadingChange.k((int) freedom) * Math.sqrt(variance);
         double degrees = mean - against;
-        boolean noise = Math.abs(degrees) <= bound;
-        return new Between(
-                degrees,
-                degrees - bound,
-                degrees + bound,
-                noise ? Judged.WITHIN_NOISE : degrees > 0 ? Judged.MORE : Judged.LESS);
+        return new Between(degrees, degrees - bound, degrees + bound, Judged.of(degrees, bound));
     }
 }

@@ -1,6 +1,7 @@
 package gradino.core.report.studio;
 
 import gradino.core.advance.look.Flight.Turned;
+import gradino.core.report.Judged;
 import java.util.List;
 import java.util.Map;
 
@@ -13,7 +14,7 @@ import java.util.Map;
  * @param painful sessions with pain, of all
  * @param real sides that changed beyond noise for more, of those measured twice
  * @param lost the same for less
- * @param change mean change a person, degrees
+ * @param change mean change a person, degrees; of nobody where there are several motions, whose degrees are not of a kind
  * @param kept mean retention a person
  */
 public record StudioGroup(
@@ -34,11 +35,6 @@ public record StudioGroup(
         overrides = Map.copyOf(overrides);
     }
 
-    /** Whether it is so small that no mean is shown. */
-    public boolean small() {
-        return clients < Mean.LEAST;
-    }
-
     static StudioGroup of(String key, List<LineLife> lives) {
         var measured = lives.stream().filter(l -> l.change() != null).toList();
         return new StudioGroup(
@@ -51,9 +47,9 @@ public record StudioGroup(
                 Grouping.turned(lives),
                 Share.of(Grouping.distinct(lives, LineLife::painful), Grouping.distinct(lives, LineLife::sessions)),
                 lives.stream().mapToInt(LineLife::stops).sum(),
-                Share.of(Grouping.judged(measured, gradino.core.report.Judged.MORE), measured.size()),
-                Share.of(Grouping.judged(measured, gradino.core.report.Judged.LESS), measured.size()),
-                Mean.of(Grouping.byPerson(lives, Grouping::change)),
+                Share.of(Grouping.judged(measured, Judged.MORE), measured.size()),
+                Share.of(Grouping.judged(measured, Judged.LESS), measured.size()),
+                Mean.of(Grouping.isOneMotion(measured) ? Grouping.byPerson(lives, Grouping::change) : List.of()),
                 Mean.of(Grouping.byPerson(lives, LineLife::kept)));
     }
 }

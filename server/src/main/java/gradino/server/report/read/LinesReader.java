@@ -55,45 +55,52 @@ public class LinesReader {
         var ended = lines.endedSince(client.id(), from);
         var all = Stream.concat(now.stream(), ended.stream()).toList();
         var known = door.of(List.of(client), all);
-        var running = door.of(List.of(client), now);
+        // One that has ended waits for nobody, and nobody for it.
+        var running = ended.isEmpty() ? known : door.of(List.of(client), now);
         var climbs = new ArrayList<LineClimb.Known>();
         var proposals = new ArrayList<Proposes>();
-        for (var line : all) {
-            boolean runs = now.contains(line);
-            each.tried(line, () -> climbs(line, known, runs ? running : null))
-                    .found()
-                    .ifPresent(climbs::addAll);
-            if (runs) {
-                each.tried(line, () -> proposals(line, running)).found().ifPresent(proposals::addAll);
-            }
-        }
+        now.forEach(
+                line -> each.tried(line, () -> judged(line, running)).found().ifPresent(judged -> {
+                    climbs.addAll(judged.climbs());
+                    proposals.addAll(judged.proposals());
+                }));
+        ended.forEach(
+                line -> each.tried(line, () -> climbs(line, known)).found().ifPresent(climbs::addAll));
         return new Lines(all, climbs, proposals);
     }
 
-    private static List<LineClimb.Known> climbs(
-            Line line, Known known, @org.jspecify.annotations.Nullable Known running) {
+    private record Judged(List<LineClimb.Known> climbs, List<Proposes> proposals) {}
+
+    private static Judged judged(Line line, Known running) {
+        var climbs = new ArrayList<LineClimb.Known>();
+        var proposals = new ArrayList<Proposes>();
+        for (var side : running.state(line).plan().trained()) {
+            var p = running.proposal(line, side);
+            boolean plateau = p.notes().stream().anyMatch(n -> PLATEAUS.contains(n.reason()));
+            climbs.add(climb(line, side, running, plateau));
+            proposals.add(new Proposes(line.id(), line.motion(), side, p.verdict(), p.lever(), p.why()));
+        }
+        return new Judged(climbs, proposals);
+    }
+
+    private static List<LineClimb.Known> climbs(Line line, Known known) {
+        return known.state(line).plan().trained().stream()
+                .map(side -> climb(line, side, known, false))
+                .toList();
+    }
+
+    /** One side of a line with all its rungs. */
+    public static LineClimb.Known climb(Line line, Side side, Known known, boolean plateau) {
         var state = known.state(line);
-        return state.plan().trained().stream()
-                .map(side -> new LineClimb.Known(
-                        line.id(),
-                        line.motion(),
-                        line.position(),
-                        state.plan().method(),
-                        side,
-                        Flight.of(state, side, known.policy()),
-                        running != null && isPlateau(line, side, running),
-                        state.methodSince()))
-                .toList();
-    }
-
-    private static boolean isPlateau(Line line, Side side, Known running) {
-        return running.proposal(line, side).notes().stream().anyMatch(n -> PLATEAUS.contains(n.reason()));
-    }
-
-    private static List<Proposes> proposals(Line line, Known running) {
-        return running.proposed(line).stream()
-                .map(p -> new Proposes(line.id(), line.motion(), p.side(), p.verdict(), p.lever(), p.why()))
-                .toList();
+        return new LineClimb.Known(
+                line.id(),
+                line.motion(),
+                line.position(),
+                state.plan().method(),
+                side,
+                Flight.of(state, side, known.policy()),
+                plateau,
+                state.methodSince());
     }
 
     /** What was done of them. */

@@ -22,9 +22,7 @@ import gradino.server.measure.Measurement;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.measure.NoiseService;
 import gradino.server.schedule.calendar.Block;
-import gradino.server.schedule.calendar.CalendarService;
 import java.time.Clock;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -40,7 +38,6 @@ public class MeasuredReader {
     private final BatteryRepository batteries;
     private final MeasureService measures;
     private final NoiseService noise;
-    private final CalendarService calendars;
     private final Clock clock;
 
     MeasuredReader(
@@ -48,13 +45,11 @@ public class MeasuredReader {
             BatteryRepository batteries,
             MeasureService measures,
             NoiseService noise,
-            CalendarService calendars,
             Clock clock) {
         this.rows = rows;
         this.batteries = batteries;
         this.measures = measures;
         this.noise = noise;
-        this.calendars = calendars;
         this.clock = clock;
     }
 
@@ -62,12 +57,13 @@ public class MeasuredReader {
         return rows.of(client.id());
     }
 
-    Measured of(Client client, List<Measurement> measurements, Period period) {
+    /** @param block of weeks that runs or comes; null for none */
+    Measured of(Client client, List<Measurement> measurements, Period period, @Nullable Block block) {
         var book = noise.book();
         var own = batteries.of(client.id());
         return new Measured(
                 series(measurements, book),
-                expected(client, own),
+                expected(own, block),
                 movements(client, own, period),
                 client.details().goals().stream()
                         .collect(Collectors.toMap(MotionGoal::motion, MotionGoal::degrees, Math::max)),
@@ -92,8 +88,8 @@ public class MeasuredReader {
     }
 
     /** Of the battery of the block of weeks; without one, of the newest. */
-    private Set<SeriesKey> expected(Client client, List<Battery> own) {
-        var named = block(client).map(Block::batteryId);
+    private static Set<SeriesKey> expected(List<Battery> own, @Nullable Block block) {
+        var named = Optional.ofNullable(block).map(Block::batteryId);
         return own.stream()
                 .filter(b -> named.isEmpty() || named.get().equals(b.id()))
                 .reduce((first, later) -> later)
@@ -135,26 +131,5 @@ public class MeasuredReader {
                                 new MotionSide(row.motion(), side.side(), row.position(), row.instrument()),
                                 side.limiter())))
                 .toList();
-    }
-
-    private Optional<Block> block(Client client) {
-        return Optional.ofNullable(calendars.of(client).block());
-    }
-
-    @Nullable
-    Period weeks(Client client) {
-        return block(client)
-                .map(b -> new Period(b.start(), b.start().plusWeeks(b.weeks()).minusDays(1)))
-                .filter(p -> !p.to().isBefore(LocalDate.now(clock)))
-                .orElse(null);
-    }
-
-    @Nullable
-    LocalDate retest(Client client) {
-        return block(client)
-                .filter(b -> b.batteryId() != null)
-                .map(Block::retestMonday)
-                .filter(monday -> !monday.plusDays(6).isBefore(LocalDate.now(clock)))
-                .orElse(null);
     }
 }

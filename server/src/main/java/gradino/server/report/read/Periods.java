@@ -6,7 +6,6 @@ import gradino.server.measure.Battery.Assessment;
 import gradino.server.measure.BatteryRepository;
 import gradino.server.measure.MeasurementRepository;
 import gradino.server.platform.Problem;
-import gradino.server.schedule.calendar.Block;
 import gradino.server.schedule.calendar.CalendarService;
 import java.time.Clock;
 import java.time.Instant;
@@ -92,15 +91,11 @@ public class Periods {
                 .toList();
         var periods = new ArrayList<Period>();
         for (int i = 0; i < all.size(); i++) {
-            var end = end(all.get(i));
+            var end = all.get(i).lastDay();
             var before = i + 1 < all.size() ? all.get(i + 1).start().minusDays(1) : today();
             periods.add(new Period(all.get(i).start(), end.isBefore(before) ? end : before));
         }
         return periods;
-    }
-
-    private static LocalDate end(Block block) {
-        return block.start().plusWeeks(block.weeks()).minusDays(1);
     }
 
     private Period block(Client client) {

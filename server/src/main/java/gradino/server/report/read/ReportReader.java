@@ -13,9 +13,13 @@ import gradino.server.measure.Measurement;
 import gradino.server.perform.force.ForceService;
 import gradino.server.perform.record.StopRepository;
 import gradino.server.perform.record.StopRepository.Stop;
+import gradino.server.schedule.calendar.Block;
+import gradino.server.schedule.calendar.CalendarService;
 import gradino.server.schedule.plan.DayPlans;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Gathers what a client's report is made of, and has it worked out. */
@@ -26,6 +30,7 @@ public class ReportReader {
     private final DayPlans days;
     private final ForceService forces;
     private final StopRepository stops;
+    private final CalendarService calendars;
     private final Periods periods;
     private final Clock clock;
 
@@ -35,6 +40,7 @@ public class ReportReader {
             DayPlans days,
             ForceService forces,
             StopRepository stops,
+            CalendarService calendars,
             Periods periods,
             Clock clock) {
         this.measured = measured;
@@ -42,6 +48,7 @@ public class ReportReader {
         this.days = days;
         this.forces = forces;
         this.stops = stops;
+        this.calendars = calendars;
         this.periods = periods;
         this.clock = clock;
     }
@@ -63,7 +70,8 @@ public class ReportReader {
     public Read of(Client client, Period period) {
         var zone = clock.getZone();
         var measurements = measured.measurements(client);
-        var facts = measured.of(client, measurements, period);
+        var block = calendars.of(client).block();
+        var facts = measured.of(client, measurements, period, block);
         var own = lines.of(client, period);
         var sessions = lines.sessions(own);
         var attendance = days.history(client, period.from());
@@ -76,7 +84,7 @@ public class ReportReader {
                         sessions.stream().map(s -> s.record().id()).distinct().toList()),
                 own.climbs(),
                 blocks);
-        var report = Report.of(period, zone, facts, trained, troubled(client, period), next(client, own));
+        var report = Report.of(period, zone, facts, trained, troubled(client, period), next(client, own, block));
         return new Read(client, report, facts, measurements, sessions, blocks);
     }
 
@@ -94,7 +102,14 @@ public class ReportReader {
         return new Hard.StopSeen(stop.happenedAt(), stop.sign(), stop.side(), stop.name());
     }
 
-    private Next next(Client client, LinesReader.Lines own) {
-        return new Next(measured.limits(client), own.proposals(), measured.weeks(client), measured.retest(client));
+    /** A block that is over is none. */
+    private Next next(Client client, LinesReader.Lines own, @Nullable Block last) {
+        var today = LocalDate.now(clock);
+        var block = last == null || last.lastDay().isBefore(today) ? null : last;
+        return new Next(
+                measured.limits(client),
+                own.proposals(),
+                block == null ? null : new Period(block.start(), block.lastDay()),
+                block == null || block.batteryId() == null ? null : block.retestMonday());
     }
 }

@@ -1,12 +1,12 @@
 package gradino.server.report.studio;
 
-import gradino.core.advance.look.Flight;
-import gradino.core.advance.look.Flight.Rung;
 import gradino.core.advance.state.LineState;
 import gradino.core.advance.state.SessionFacts;
 import gradino.core.body.Side;
 import gradino.core.measure.noise.Mode;
 import gradino.core.measure.noise.NoiseBook;
+import gradino.core.report.LineClimb;
+import gradino.core.report.LineClimb.Step;
 import gradino.core.report.Pair;
 import gradino.core.report.Period;
 import gradino.core.report.Series;
@@ -23,6 +23,7 @@ import gradino.server.perform.record.StopRepository.Stop;
 import gradino.server.prescribe.program.EachLine;
 import gradino.server.prescribe.program.Line;
 import gradino.server.prescribe.program.LineRepository;
+import gradino.server.report.read.LinesReader;
 import gradino.server.report.read.MeasuredReader;
 import java.time.Clock;
 import java.time.Duration;
@@ -123,9 +124,7 @@ class LivesReader {
             var sessions = state.sessions().stream()
                     .filter(s -> days.contains(s.endedAt(), around.zone()))
                     .toList();
-            var rungs = Flight.of(state, side, known.policy()).stream()
-                    .filter(r -> r.answer() != null && days.contains(r.at(), around.zone()))
-                    .toList();
+            var climb = LineClimb.of(LinesReader.climb(line, side, known, false), days, around.zone());
             var pair = pair(series, side, days, around.zone());
             return new LineLife(
                     line.clientId(),
@@ -136,9 +135,12 @@ class LivesReader {
                     ids(sessions, s -> true),
                     ids(sessions, s -> s.on(side).worstPain().value() > 0),
                     stops(line, ids(sessions, s -> true), side, around),
-                    (int) rungs.stream().filter(r -> isRise(r, rungs, true)).count(),
-                    (int) rungs.stream().filter(r -> isRise(r, rungs, false)).count(),
-                    rungs.stream().filter(Rung::override).map(Rung::turned).toList(),
+                    climb.up(),
+                    climb.down(),
+                    climb.steps().stream()
+                            .filter(Step::override)
+                            .map(Step::turned)
+                            .toList(),
                     pair.map(p -> p.series().key().instrument()).orElse(null),
                     pair.map(p -> p.pair().change()).orElse(null),
                     kept(series, side, days, around.zone()));
@@ -147,19 +149,6 @@ class LivesReader {
 
     private static Set<String> ids(List<SessionFacts> sessions, Predicate<SessionFacts> which) {
         return sessions.stream().filter(which).map(SessionFacts::id).collect(Collectors.toSet());
-    }
-
-    private static boolean isRise(Rung rung, List<Rung> all, boolean up) {
-        int i = all.indexOf(rung);
-        int before = i == 0 ? rung.level() - rise(rung) : all.get(i - 1).level();
-        return up ? rung.level() > before : rung.level() < before;
-    }
-
-    /** Of the first one in the period: a change of the dose is a step one way or the other. */
-    private static int rise(Rung rung) {
-        return rung.before().equals(rung.after())
-                ? 0
-                : gradino.core.advance.Change.isMore(rung.before(), rung.after()) ? 1 : -1;
     }
 
     private static int stops(Line line, Set<String> sessions, Side side, Around around) {

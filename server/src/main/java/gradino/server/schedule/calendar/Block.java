@@ -22,6 +22,10 @@ public record Block(LocalDate start, int weeks, @Nullable String batteryId) {
         return IntStream.range(0, weeks).mapToObj(start::plusWeeks).toList();
     }
 
+    public LocalDate lastDay() {
+        return start.plusWeeks(weeks).minusDays(1);
+    }
+
     public LocalDate retestMonday() {
         return start.plusWeeks(weeks - 1L);
     }

@@ -223,10 +223,10 @@ public class DayPlans {
      */
     public record History(PlanAndDone days, Predicate<LocalDate> paused) {}
 
-    /** Everything that was planned, and everything that was done since a day. */
+    /** Everything that was planned, and everything that was done since the week of a day: what was moved is told within its week. */
     public History history(Client client, LocalDate since) {
         var weeks = planned(client);
-        var from = since.atStartOfDay(clock.getZone()).toInstant();
+        var from = WeekPlans.monday(since).atStartOfDay(clock.getZone()).toInstant();
         var days = planAndDone(weeks, byDay(done.lines(List.of(client.id()), from)), LocalDate.now(clock));
         return new History(days, calendars.of(client).days()::isPaused);
     }
