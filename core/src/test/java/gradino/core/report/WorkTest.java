@@ -246,7 +246,7 @@ public class WorkTest {
                 Side.LEFT,
                 Set.of(client + "-1", client + "-2"),
                 Set.of(client + "-1"),
-                0,
+                Set.of(client + "-1 SWELLING"),
                 3,
                 1,
                 List.of(Turned.HELD),
@@ -304,5 +304,7 @@ public class WorkTest {
                 .allSatisfy(g -> assertThat(g.change().value()).isNotNull());
         assertThat(report.methods()).allSatisfy(g -> assertThat(g.change().n()).isZero());
         assertThat(report.all().real().of()).isEqualTo(12);
+        // A sign of a session of two lines is one sign.
+        assertThat(report.all().stops()).isEqualTo(6);
     }
 }

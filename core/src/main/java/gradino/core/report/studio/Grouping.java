@@ -22,7 +22,7 @@ final class Grouping {
         return count;
     }
 
-    /** A session of two sides, or of two lines, is one. */
+    /** A session, or a stop sign, of two sides or of two lines is one. */
     static int distinct(List<LineLife> lives, Function<LineLife, Set<String>> ids) {
         return (int)
                 lives.stream().flatMap(l -> ids.apply(l).stream()).distinct().count();

@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param sessions ids of those in which it was trained
  * @param painful of these, with pain above 0 on this side
+ * @param stops each sign by a name of its own: one of both sides, or of several lines, is one
  * @param overrides decisions that went another way than proposed
  * @param instrument of the change; null with it
  * @param change of the passive range, else the active one; null without two readings
@@ -26,7 +27,7 @@ public record LineLife(
         Side side,
         Set<String> sessions,
         Set<String> painful,
-        int stops,
+        Set<String> stops,
         int up,
         int down,
         List<Flight.Turned> overrides,

@@ -46,7 +46,7 @@ public record StudioGroup(
                 lives.stream().mapToInt(LineLife::down).sum(),
                 Grouping.turned(lives),
                 Share.of(Grouping.distinct(lives, LineLife::painful), Grouping.distinct(lives, LineLife::sessions)),
-                lives.stream().mapToInt(LineLife::stops).sum(),
+                Grouping.distinct(lives, LineLife::stops),
                 Share.of(Grouping.judged(measured, Judged.MORE), measured.size()),
                 Share.of(Grouping.judged(measured, Judged.LESS), measured.size()),
                 Mean.of(Grouping.isOneMotion(measured) ? Grouping.byPerson(lives, Grouping::change) : List.of()),

@@ -151,10 +151,11 @@ class LivesReader {
         return sessions.stream().filter(which).map(SessionFacts::id).collect(Collectors.toSet());
     }
 
-    private static int stops(Line line, Set<String> sessions, Side side, Around around) {
-        return (int) around.stops().getOrDefault(line.clientId(), List.of()).stream()
+    private static Set<String> stops(Line line, Set<String> sessions, Side side, Around around) {
+        return around.stops().getOrDefault(line.clientId(), List.of()).stream()
                 .filter(s -> sessions.contains(s.runId()) && (s.side() == null || s.side() == side))
-                .count();
+                .map(s -> s.runId() + " " + s.sign())
+                .collect(Collectors.toSet());
     }
 
     private record Found(Series series, Pair pair) {
