@@ -56,6 +56,8 @@ final class RunningServer implements AutoCloseable {
                                         "--gradino.hash-strength=4",
                                         // Whoever asks for a week has it planned: two tests share a file otherwise.
                                         "--gradino.plan-ahead=false",
+                                        // Two minutes of real time would make one in the middle of some test.
+                                        "--gradino.backup-daily=false",
                                         "--logging.level.root=ERROR"),
                                 Stream.of(more))
                         .toArray(String[]::new));

@@ -37,6 +37,7 @@ public class BackupService {
     private final BackupFolder folder;
     private final Clock clock;
     private final Instant started;
+    private final boolean byItself;
     private @Nullable Future<?> watching;
     private final ScheduledExecutorService timer = Executors.newSingleThreadScheduledExecutor(run -> {
         var thread = new Thread(run, "backup");
@@ -44,7 +45,12 @@ public class BackupService {
         return thread;
     });
 
-    BackupService(@Value("${gradino.data}") Path data, @Value("${gradino.backups}") String place, Clock clock) {
+    BackupService(
+            @Value("${gradino.data}") Path data,
+            @Value("${gradino.backups}") String place,
+            @Value("${gradino.backup-daily}") boolean byItself,
+            Clock clock) {
+        this.byItself = byItself;
         this.folder = new BackupFolder(data, place);
         this.clock = clock;
         this.started = StudioClock.now(clock);
@@ -68,7 +74,9 @@ public class BackupService {
 
     @EventListener(ApplicationReadyEvent.class)
     void begin() {
-        watching = timer.scheduleWithFixedDelay(this::look, FIRST_LOOK_MINUTES, LOOK_MINUTES, TimeUnit.MINUTES);
+        if (byItself) {
+            watching = timer.scheduleWithFixedDelay(this::look, FIRST_LOOK_MINUTES, LOOK_MINUTES, TimeUnit.MINUTES);
+        }
     }
 
     @PreDestroy
