@@ -97,7 +97,12 @@ public class ComposeBrowserTest {
         int before = seconds(minutes().innerText());
         browser.button("Add a position");
         var dialog = page.getByRole(AriaRole.DIALOG);
+        int fitting = server.get("/api/clients/demo-rower/library?words=calf%20lean&motion=&method=&owned=false")
+                .body()
+                .size();
         dialog.getByLabel("Search").fill("calf lean");
+        // Until the list is the shorter one, what is pressed moves away under the pointer.
+        assertThat(dialog.getByRole(AriaRole.LISTITEM)).hasCount(fitting);
         dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("calf lean")))
                 .click();
         assertThat(dialog).isHidden();
