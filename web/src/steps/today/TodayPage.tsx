@@ -140,14 +140,14 @@ function Row({ client }: { client: ClientDay }) {
               {trainDue ? ' · session due' : ''}
             </p>
             <Planned plan={client.plan} />
-            {client.retestedAt && (
-              <Link to={`/clients/${client.id}/report`} className="font-semibold underline">
-                Measured again {daysAgo(client.retestedAt)}: the report is ready
-              </Link>
-            )}
           </>
         ) : (
           <p className="text-soft">Measured: {daysAgo(client.lastMeasured)}. Nothing prescribed yet.</p>
+        )}
+        {client.retestedAt && (
+          <Link to={`/clients/${client.id}/report`} className="font-semibold underline">
+            Measured again {daysAgo(client.retestedAt)}: the report is ready
+          </Link>
         )}
       </div>
       {client.state === 'DUE' && plannedBattery ? (

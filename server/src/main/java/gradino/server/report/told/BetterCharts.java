@@ -58,6 +58,15 @@ final class BetterCharts {
 
     /** Empty where there is no more than one day to draw. */
     Optional<Drawing> of(MotionChange m) {
+        return motion(m).map(MotionChart::of);
+    }
+
+    /** Those that are told together. */
+    List<Drawing> small(List<MotionChange> of) {
+        return MotionChart.small(of.stream().flatMap(m -> motion(m).stream()).toList());
+    }
+
+    private Optional<MotionChart.Motion> motion(MotionChange m) {
         if (m.passive() == null && m.active() == null) {
             return Optional.empty();
         }
@@ -71,9 +80,8 @@ final class BetterCharts {
                 .orElse(from.atStartOfDay(zone).toInstant());
         var end = report.period().to().plusDays(1).atStartOfDay(zone).toInstant();
         var goal = m.goal();
-        return Optional.of(MotionChart.of(new MotionChart.Motion(
-                Says.side(m.of())
-                        + ": cold readings over time, passive as rings with the band of the estimate, active as dots.",
+        return Optional.of(new MotionChart.Motion(
+                Says.side(m.of()),
                 first,
                 end,
                 points(passive),
@@ -82,7 +90,7 @@ final class BetterCharts {
                 steps(m),
                 goal == null ? null : Double.valueOf(goal.needed()),
                 Says.day(first, zone),
-                Says.day(report.period().to()))));
+                Says.day(report.period().to())));
     }
 
     private List<RangeReading> cold(MotionChange m, Mode mode) {

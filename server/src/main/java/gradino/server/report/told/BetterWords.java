@@ -46,6 +46,9 @@ final class BetterWords {
                 ReportPiece.of(map.equals(maps.get(0)) ? "Before and now" : "Before and now, more", List.of(), map)));
         first.forEach(motion -> pieces.add(piece(motion, charts)));
         rest(order.rest()).ifPresent(pieces::add);
+        if (!audience.plain()) {
+            charts.small(order.rest()).forEach(row -> pieces.add(ReportPiece.of("", List.of(), row)));
+        }
         if (!better.movements().isEmpty()) {
             pieces.add(movements(better));
         }
