@@ -16,6 +16,8 @@ const INKS: Record<Ink, string> = {
   WARN: 'var(--warn)',
 };
 
+const ANCHORS: Record<number, 'start' | 'middle' | 'end'> = { 0: 'start', 0.5: 'middle', 1: 'end' };
+
 /** Narrower than a phone is; wider ones scroll sideways there. */
 const READABLE = 400;
 
@@ -29,43 +31,62 @@ export function Marks({ drawing }: { drawing: Schemas['Drawing'] }) {
       role="img"
       aria-label={drawing.words}
     >
-      {drawing.strokes.map((stroke, i) => (
-        <Mark key={i} stroke={stroke} />
+      {alike(drawing.strokes).map((strokes, i) => (
+        <Run key={i} strokes={strokes} />
       ))}
     </svg>
   );
 }
 
-function Mark({ stroke }: { stroke: Stroke }) {
-  const color = INKS[stroke.ink];
-  const [a = 0, b = 0, c = 0, d = 0] = stroke.at;
-  switch (stroke.shape) {
-    case 'PATH':
-    case 'DASHED':
-      return (
-        <polyline
-          points={stroke.at.join(' ')}
-          fill="none"
-          stroke={color}
-          strokeWidth={stroke.ink === 'FAINT' ? 1 : 1.6}
-          strokeDasharray={stroke.shape === 'DASHED' ? '5 3' : undefined}
-        />
-      );
-    case 'AREA':
-      return <polygon points={stroke.at.join(' ')} fill={color} />;
+/** Neighbours of one look are one element: a page may have thousands of dots. */
+function alike(strokes: Stroke[]): [Stroke, ...Stroke[]][] {
+  const runs: [Stroke, ...Stroke[]][] = [];
+  for (const stroke of strokes) {
+    const last = runs.at(-1);
+    if (last && last[0].shape === stroke.shape && last[0].ink === stroke.ink && stroke.shape !== 'TEXT') {
+      last.push(stroke);
+    } else {
+      runs.push([stroke]);
+    }
+  }
+  return runs;
+}
+
+function Run({ strokes }: { strokes: [Stroke, ...Stroke[]] }) {
+  const [first] = strokes;
+  const color = INKS[first.ink];
+  if (first.shape === 'TEXT') {
+    const [x, y, size, anchor] = first.at;
+    return (
+      <text x={x} y={y} fontSize={size} fill={color} textAnchor={ANCHORS[anchor ?? 0]}>
+        {first.text}
+      </text>
+    );
+  }
+  const filled = first.shape === 'AREA' || first.shape === 'DOT' || first.shape === 'BAR';
+  return (
+    <path
+      d={strokes.map(outline).join('')}
+      fill={filled ? color : first.shape === 'RING' ? 'var(--paper)' : 'none'}
+      stroke={filled ? 'none' : color}
+      strokeWidth={first.ink === 'FAINT' ? 1 : first.shape === 'PATH' ? 1.6 : 1.4}
+      strokeDasharray={first.shape === 'DASHED' ? '5 3' : undefined}
+    />
+  );
+}
+
+function outline({ shape, at }: Stroke) {
+  const [x = 0, y = 0, a = 0, b = 0] = at;
+  switch (shape) {
     case 'DOT':
-      return <circle cx={a} cy={b} r={c} fill={color} />;
     case 'RING':
-      return <circle cx={a} cy={b} r={c} fill="var(--paper)" stroke={color} strokeWidth={1.4} />;
+      return `M${x - a} ${y}a${a} ${a} 0 1 0 ${2 * a} 0a${a} ${a} 0 1 0 ${-2 * a} 0z`;
     case 'BAR':
-      return <rect x={a} y={b} width={c} height={d} fill={color} />;
     case 'FRAME':
-      return <rect x={a} y={b} width={c} height={d} fill="none" stroke={color} strokeWidth={1.4} />;
-    case 'TEXT':
-      return (
-        <text x={a} y={b} fontSize={c} fill={color} textAnchor={d === 0 ? 'start' : d === 1 ? 'end' : 'middle'}>
-          {stroke.text}
-        </text>
-      );
+      return `M${x} ${y}h${a}v${b}h${-a}z`;
+    case 'AREA':
+      return `M${at.join(' ')}z`;
+    default:
+      return `M${at.join(' ')}`;
   }
 }
