@@ -6,8 +6,10 @@ import { TodayPage } from '../steps/today/TodayPage';
 import { NotFound, Shell } from './Shell';
 import { ProblemError } from '../shared/api/client';
 
-const ClientPage = lazy(() => import('../steps/intake/ClientPage').then((m) => ({ default: m.ClientPage })));
-const ClientForm = lazy(() => import('../steps/intake/ClientForm').then((m) => ({ default: m.ClientFormPage })));
+const ClientsPage = lazy(() => import('../steps/clients/ClientsPage').then((m) => ({ default: m.ClientsPage })));
+const OverviewPage = lazy(() => import('../steps/clients/OverviewPage').then((m) => ({ default: m.OverviewPage })));
+const FilePage = lazy(() => import('../steps/intake/FilePage').then((m) => ({ default: m.FilePage })));
+const NewClientPage = lazy(() => import('../steps/intake/NewClientPage').then((m) => ({ default: m.NewClientPage })));
 const ScreeningPage = lazy(() => import('../steps/intake/ScreeningPage').then((m) => ({ default: m.ScreeningPage })));
 const MeasurePage = lazy(() => import('../steps/measure/MeasurePage').then((m) => ({ default: m.MeasurePage })));
 const MapPage = lazy(() => import('../steps/measure/MapPage').then((m) => ({ default: m.MapPage })));
@@ -59,9 +61,10 @@ function Pages() {
       <Route path="/runs/:runId/replay" element={<ReplayPage />} />
       <Route element={<Shell />}>
         <Route path="/" element={<TodayPage />} />
-        <Route path="/clients/new" element={<ClientForm />} />
-        <Route path="/clients/:clientId" element={<ClientPage />} />
-        <Route path="/clients/:clientId/edit" element={<ClientForm />} />
+        <Route path="/clients" element={<ClientsPage />} />
+        <Route path="/clients/new" element={<NewClientPage />} />
+        <Route path="/clients/:clientId" element={<OverviewPage />} />
+        <Route path="/clients/:clientId/file" element={<FilePage />} />
         <Route path="/clients/:clientId/screening" element={<ScreeningPage />} />
         <Route path="/clients/:clientId/measure" element={<MapPage />} />
         <Route path="/clients/:clientId/measure/bench" element={<MeasurePage />} />

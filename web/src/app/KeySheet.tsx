@@ -8,7 +8,9 @@ const KEYS: [string, [string, string][]][] = [
     'Everywhere',
     [
       ['?', 'this sheet'],
+      ['/', 'find a client, a page, a position, a method'],
       ['t', 'today'],
+      ['0', 'a client’s overview'],
       ['1 … 5', 'Meet, Measure, Prescribe, Perform, Advance (on a client)'],
     ],
   ],
@@ -97,7 +99,7 @@ const KEYS: [string, [string, string][]][] = [
   ],
 ];
 
-const TREADS = ['', '/measure', '/prescribe', '/perform', '/advance'];
+const TREADS = ['', '/file', '/measure', '/prescribe', '/perform', '/advance'];
 
 export function KeySheet({ open, setOpen }: { open: boolean; setOpen: (open: boolean) => void }) {
   const navigate = useNavigate();
@@ -107,7 +109,7 @@ export function KeySheet({ open, setOpen }: { open: boolean; setOpen: (open: boo
       if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
       if (event.key === '?') setOpen(true);
       if (event.key === 't') void navigate('/');
-      const tread = TREADS[Number(event.key) - 1];
+      const tread = TREADS[/^[0-5]$/.test(event.key) ? Number(event.key) : -1];
       if (clientId && tread !== undefined) void navigate(`/clients/${clientId}${tread}`);
     };
     addEventListener('keydown', onKey);

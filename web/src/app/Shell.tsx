@@ -1,14 +1,13 @@
 import { Keyboard, Moon, Sun } from 'lucide-react';
 import { Suspense, useState } from 'react';
-import { Link, NavLink, Outlet } from 'react-router';
+import { Link, Outlet } from 'react-router';
 import { StairGlyph } from '../shared/draw/StairGlyph';
 import { AccountMenu } from '../steps/account/AccountMenu';
 import { useSignInState } from '../steps/account/signInState';
+import { Finder } from './Finder';
 import { KeySheet } from './KeySheet';
+import { Rail, Tabs } from './Navigation';
 import { storedTheme, storeTheme, type Theme } from './theme';
-
-const railLink = ({ isActive }: { isActive: boolean }) =>
-  `px-3 py-2 border-b-[3px] ${isActive ? 'border-ink font-semibold' : 'border-transparent text-soft hover:text-ink'}`;
 
 export function Shell() {
   const [theme, setTheme] = useState<Theme>(storedTheme);
@@ -21,41 +20,19 @@ export function Shell() {
   };
   return (
     <div className="flex min-h-dvh flex-col">
-      <nav className="flex flex-wrap items-center gap-x-1 border-b border-rule px-3 sm:px-6" aria-label="Studio">
+      <nav className="flex items-center gap-x-1 border-b border-rule px-3 sm:px-6" aria-label="Studio">
         <Link to="/" className="mr-3 flex items-center gap-2 py-2 text-xl font-bold tracking-tight">
           <StairGlyph /> Gradino
         </Link>
-        <NavLink to="/" end className={railLink}>
-          Today
-        </NavLink>
-        <NavLink to="/month" className={railLink}>
-          Month
-        </NavLink>
-        <NavLink to="/decisions" className={railLink}>
-          Decisions
-        </NavLink>
-        <NavLink to="/rules" className={railLink}>
-          Rules
-        </NavLink>
-        <NavLink to="/library" className={railLink}>
-          Library
-        </NavLink>
-        <NavLink to="/studio/report" className={railLink}>
-          Report
-        </NavLink>
-        {owner && (
-          <>
-            <NavLink to="/studio" end className={railLink}>
-              Studio
-            </NavLink>
-            <NavLink to="/studio/accounts" className={railLink}>
-              Accounts
-            </NavLink>
-          </>
-        )}
+        <Rail owner={owner} />
         <span className="grow" />
+        <Finder owner={owner} />
         <AccountMenu />
-        <button className="p-2 text-soft hover:text-ink" onClick={() => setKeysOpen(true)} aria-label="Keys (?)">
+        <button
+          className="hidden p-2 text-soft sm:block hover:text-ink"
+          onClick={() => setKeysOpen(true)}
+          aria-label="Keys (?)"
+        >
           <Keyboard size={22} />
         </button>
         <button
@@ -66,14 +43,15 @@ export function Shell() {
           {theme === 'light' ? <Moon size={22} /> : <Sun size={22} />}
         </button>
       </nav>
-      <main className="mx-auto w-full max-w-[1500px] grow px-3 py-5 sm:px-6">
+      <main className="mx-auto w-full max-w-[1500px] grow px-3 pt-2 pb-5 sm:px-6">
         <Suspense fallback={<p className="text-soft">One moment…</p>}>
           <Outlet />
         </Suspense>
       </main>
-      <footer className="px-6 py-3 text-sm text-soft">
+      <footer className="px-6 pt-3 pb-20 text-sm text-soft sm:pb-3">
         Gradino supports a coach. It does not diagnose or treat; licensed practice and local rules come first.
       </footer>
+      <Tabs owner={owner} />
       <KeySheet open={keysOpen} setOpen={setKeysOpen} />
     </div>
   );

@@ -43,6 +43,11 @@ export function day(instant: string): string {
   return new Date(instant).toLocaleDateString(undefined, { day: 'numeric', month: 'short' });
 }
 
+/** A whole date, of a day or of a moment. */
+export function date(text: string): string {
+  return new Date(text.length === 10 ? `${text}T12:00:00` : text).toLocaleDateString();
+}
+
 export function timeOf(instant: string): string {
   return new Date(instant).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
 }

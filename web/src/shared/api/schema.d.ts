@@ -212,6 +212,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/archived": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["archive_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/assessments": {
         parameters: {
             query?: never;
@@ -660,6 +676,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["note"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/notes/read": {
         parameters: {
             query?: never;
@@ -670,6 +702,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{clientId}/overview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["overview"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -876,7 +924,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["note"];
+        put: operations["note_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1517,7 +1565,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["note_1"];
+        post: operations["note_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2349,6 +2397,9 @@ export interface components {
             /** Format: date */
             until?: string;
         };
+        Archived: {
+            archived: boolean;
+        };
         Arrow: {
             /** Format: double */
             degrees: number;
@@ -2375,6 +2426,21 @@ export interface components {
             id: string;
             /** Format: date-time */
             recordedAt: string;
+        };
+        AttendanceDays: {
+            days: components["schemas"]["Day"][];
+            /** Format: int32 */
+            done: number;
+            /** Format: int32 */
+            extra: number;
+            /** Format: int32 */
+            missed: number;
+            /** Format: int32 */
+            moved: number;
+            /** Format: int32 */
+            partly: number;
+            /** Format: int32 */
+            planned: number;
         };
         BacktestView: {
             /** Format: int32 */
@@ -2649,7 +2715,16 @@ export interface components {
             /** @enum {string} */
             state: "STOP" | "DECIDE" | "DUE" | "AWAY" | "NEW" | "QUIET";
         };
+        ClientEntry: {
+            /** Format: date-time */
+            archivedAt?: string;
+            goal: string;
+            id: string;
+            name: string;
+        };
         ClientFile: {
+            /** Format: date-time */
+            archivedAt?: string;
             /** Format: int32 */
             beighton?: number;
             details: components["schemas"]["Details"];
@@ -2751,6 +2826,12 @@ export interface components {
         Dated: {
             dates: components["schemas"]["FixedDates"];
             id: string;
+        };
+        Day: {
+            /** Format: date */
+            date: string;
+            /** @enum {string} */
+            mark: "DONE" | "PARTLY" | "MOVED" | "MISSED" | "EXTRA" | "PLANNED" | "PAUSED";
         };
         DayPlan: {
             battery?: string;
@@ -3059,6 +3140,15 @@ export interface components {
             value?: number;
             /** @enum {string} */
             verdict?: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
+        };
+        GoalNow: {
+            motion: string;
+            name: string;
+            /** Format: double */
+            needed: number;
+            now?: components["schemas"]["ReachedNow"];
+            /** @enum {string} */
+            side?: "LEFT" | "RIGHT" | "MIDLINE";
         };
         Going: {
             work?: components["schemas"]["Standing"];
@@ -3777,6 +3867,9 @@ export interface components {
             details: components["schemas"]["Details"];
             id: string;
         };
+        NewClientNote: {
+            text: string;
+        };
         NewDevice: {
             gauge?: components["schemas"]["NewGauge"];
             id: string;
@@ -3924,6 +4017,12 @@ export interface components {
             recordedAt: string;
             text: string;
         };
+        NoteView: {
+            /** Format: date-time */
+            at: string;
+            author?: string;
+            text: string;
+        };
         OpenSign: {
             /** Format: date-time */
             happenedAt: string;
@@ -3940,11 +4039,34 @@ export interface components {
             /** Format: int32 */
             others: number;
         };
+        Overview: {
+            /** Format: date-time */
+            archivedAt?: string;
+            attendance: components["schemas"]["AttendanceDays"];
+            climbs: components["schemas"]["SideClimb"][];
+            goals: components["schemas"]["GoalNow"][];
+            notes: components["schemas"]["NoteView"][];
+            pains: components["schemas"]["PainDay"][];
+            /** Format: date */
+            retest?: string;
+            stopSigns: string[];
+            /** Format: int32 */
+            weeks: number;
+        };
         Pain: {
             /** @enum {string} */
             kind: "WHILE_CONTRACTING" | "AT_REST_IN_RANGE" | "PINCH_THAT_EASED" | "WRONG_JOINT";
             score: number;
             where: string;
+        };
+        PainDay: {
+            /** Format: date */
+            date: string;
+            motion: string;
+            /** Format: int32 */
+            score: number;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "MIDLINE";
         };
         Pair: {
             then: string;
@@ -4286,6 +4408,22 @@ export interface components {
                 text: string;
             }[];
         };
+        ReachedNow: {
+            /** Format: double */
+            degrees: number;
+            /** Format: double */
+            lower: number;
+            /** Format: date-time */
+            measuredAt: string;
+            /** @enum {string} */
+            mode: "PASSIVE" | "ACTIVE" | "HANDS_OFF";
+            /** @enum {string} */
+            reached: "YES" | "NO" | "NOT_TOLD_APART";
+            /** Format: double */
+            shortOf: number;
+            /** Format: double */
+            upper: number;
+        };
         Reading: {
             /** Format: double */
             degrees?: number;
@@ -4616,6 +4754,13 @@ export interface components {
             /** Format: double */
             value: number;
             words: string;
+        };
+        SideClimb: {
+            levels: number[];
+            lineId: string;
+            plateau: boolean;
+            /** @enum {string} */
+            side: "LEFT" | "RIGHT" | "MIDLINE";
         };
         SideHistory: {
             active: components["schemas"]["Band"][];
@@ -5598,7 +5743,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ClientFile"][];
+                    "application/json": components["schemas"]["ClientEntry"][];
                 };
             };
         };
@@ -5667,6 +5812,32 @@ export interface operations {
                 };
                 content: {
                     "application/zip": components["schemas"]["StreamingResponseBody"];
+                };
+            };
+        };
+    };
+    archive_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Archived"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientFile"];
                 };
             };
         };
@@ -6565,6 +6736,32 @@ export interface operations {
             };
         };
     };
+    note: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewClientNote"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NoteView"][];
+                };
+            };
+        };
+    };
     read: {
         parameters: {
             query?: never;
@@ -6582,6 +6779,28 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    overview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Overview"];
+                };
             };
         };
     };
@@ -6908,7 +7127,7 @@ export interface operations {
             };
         };
     };
-    note: {
+    note_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -7976,7 +8195,7 @@ export interface operations {
             };
         };
     };
-    note_1: {
+    note_2: {
         parameters: {
             query?: never;
             header?: never;

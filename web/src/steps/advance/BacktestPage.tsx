@@ -66,7 +66,7 @@ export function BacktestPage() {
                 checked={chosen.includes(c.id)}
                 onChange={(e) => set(policy, e.target.checked ? [...chosen, c.id] : chosen.filter((x) => x !== c.id))}
               />
-              {c.details.name}
+              {c.name}
             </label>
           ))}
         </fieldset>

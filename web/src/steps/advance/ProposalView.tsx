@@ -55,7 +55,7 @@ export function ProposalView({ judged, lineId, clientId, onDecided }: Props) {
         {p.verdict === 'STOP_AND_REFER' ? (
           <p className="my-3">
             Nothing else is proposed.{' '}
-            <Link className="font-semibold underline" to={`/clients/${clientId}`}>
+            <Link className="font-semibold underline" to={`/clients/${clientId}/file`}>
               Enter the written clearance
             </Link>{' '}
             when it is there.

@@ -5,7 +5,7 @@ import { api, ask, findingsOf, newId, type Schemas } from '../../shared/api/clie
 import { forgetKept } from '../../shared/offline';
 import { daysAgo, timeOf, weekday } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
-import { ClientCautions } from '../../shared/ui/ClientHead';
+import { ClientCautions } from '../../shared/ui/ClientCautions';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { MorningCard } from '../../shared/ui/MorningCard';
 import { NoteBox } from './NoteBox';

@@ -4,7 +4,7 @@ import { api, ask, findingsOf, newId, type Schemas } from '../../shared/api/clie
 import { headOf, placeOf } from '../../shared/restrictions';
 import { day } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
-import { useClientDay } from '../../shared/ui/ClientHead';
+import { useClientDay } from '../../shared/ui/ClientCautions';
 import { DateField } from '../../shared/ui/DateField';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { TextField } from '../../shared/ui/TextField';

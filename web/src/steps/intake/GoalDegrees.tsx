@@ -4,7 +4,7 @@ import { Button } from '../../shared/ui/Button';
 import { FieldFinding } from '../../shared/ui/Findings';
 import { NumberField } from '../../shared/ui/NumberField';
 import { useCatalogue } from '../../shared/ui/useCatalogue';
-import type { PartProps } from './ClientForm';
+import type { PartProps } from './file';
 
 /** The degrees that the goal needs, motion by motion. */
 export function GoalDegrees({ details, set, findings }: PartProps) {
@@ -41,7 +41,7 @@ export function GoalDegrees({ details, set, findings }: PartProps) {
               />
               hold the range against {degrees(g.degrees)} alone, not the table
             </label>
-            <Button onClick={() => set({ goals: details.goals.filter((x) => x !== g) })}>Take out</Button>
+            <Button onClick={() => set({ goals: details.goals.filter((x) => x !== g) })}>Remove</Button>
           </li>
         ))}
       </ul>

@@ -59,7 +59,7 @@ function Paused({ clientId, calendar }: { clientId: string; calendar: Calendar }
           </li>
         ))}
       </ul>
-      <ButtonLink to={`/clients/${clientId}`}>To the file</ButtonLink>
+      <ButtonLink to={`/clients/${clientId}/file`}>To the file</ButtonLink>
     </section>
   );
 }

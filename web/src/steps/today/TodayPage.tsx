@@ -1,28 +1,30 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
-import { DUE, grouped } from '../../shared/restrictions';
 import { api, ask, type Schemas } from '../../shared/api/client';
 import { VerdictGlyph } from '../../shared/draw/VerdictGlyph';
-import { daysAgo, timeOf, weekday, words } from '../../shared/units';
+import { counted, daysAgo, weekday, words } from '../../shared/units';
 import { isTyping } from '../../shared/ui/keys';
 import { BeginAssessment } from '../../shared/ui/BeginAssessment';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { ButtonLink } from '../../shared/ui/ButtonLink';
+import { Flags, Planned } from './Flags';
 import { FromHome } from './FromHome';
 import { Mornings } from './Mornings';
+import { next } from './next';
 
 type ClientDay = Schemas['ClientDay'];
+/** Who is quiet is found under Clients. */
+type Shown = Exclude<ClientDay['state'], 'QUIET'>;
 
-const HEADINGS: Record<ClientDay['state'], string> = {
+const HEADINGS: Record<Shown, string> = {
   STOP: 'Stopped, needs your word first',
   DECIDE: 'Waits for your decision',
   DUE: 'Due today',
   AWAY: 'Has gone quiet: a week and more beyond the plan',
   NEW: 'New, not measured or prescribed for yet',
-  QUIET: 'Nothing waits',
 };
-const ORDER: ClientDay['state'][] = ['STOP', 'DECIDE', 'DUE', 'AWAY', 'NEW', 'QUIET'];
+const ORDER: Shown[] = ['STOP', 'DECIDE', 'DUE', 'AWAY', 'NEW'];
 
 export function TodayPage() {
   const today = useQuery({ queryKey: ['today'], queryFn: () => ask(api.GET('/api/today')) });
@@ -52,6 +54,7 @@ export function TodayPage() {
         {ORDER.map((state) => (
           <Group key={state} state={state} clients={clients.filter((c) => c.state === state)} />
         ))}
+        <Quiet clients={clients.filter((c) => c.state === 'QUIET')} all={clients.length} />
       </div>
       <div>
         <FromHome />
@@ -74,7 +77,24 @@ function FirstStep() {
   );
 }
 
-function Group({ state, clients }: { state: ClientDay['state']; clients: ClientDay[] }) {
+/** The day is for those who need something; the others are one press away. */
+function Quiet({ clients, all }: { clients: ClientDay[]; all: number }) {
+  if (clients.length === 0) return null;
+  const soonest = clients.map((c) => c.plan.next).filter((d) => d !== undefined);
+  return (
+    <p className="text-soft">
+      {clients.length === all
+        ? 'Nobody needs anything today'
+        : `Nothing to do today for ${counted(clients.length, 'more client')}`}
+      {soonest.length > 0 && `, the next one on ${weekday(soonest.sort()[0] ?? '')}`}.{' '}
+      <Link className="font-semibold underline" to="/clients">
+        All clients
+      </Link>
+    </p>
+  );
+}
+
+function Group({ state, clients }: { state: Shown; clients: ClientDay[] }) {
   if (clients.length === 0) return null;
   return (
     <section className="mb-7">
@@ -86,23 +106,6 @@ function Group({ state, clients }: { state: ClientDay['state']; clients: ClientD
       </ul>
     </section>
   );
-}
-
-/** The one thing that this client waits for. */
-function next(client: ClientDay): [string, string] {
-  const line = client.lines.find((l) => l.openRun) ?? client.lines[0];
-  if (line?.openRun) return [`/runs/${line.openRun}`, 'Go on with the session'];
-  if (line?.trouble && client.lines.every((l) => l.waiting === 0)) {
-    return [`/clients/${client.id}/prescribe`, 'Prescribe'];
-  }
-  if (client.state === 'STOP' || client.state === 'DECIDE') return [`/clients/${client.id}/advance`, 'Decide'];
-  if (client.state === 'NEW') {
-    return client.lastMeasured
-      ? [`/clients/${client.id}/prescribe`, 'Prescribe']
-      : [`/clients/${client.id}/measure`, 'Measure'];
-  }
-  if (client.state === 'AWAY') return [`/clients/${client.id}/week`, 'Look at the week'];
-  return [`/clients/${client.id}/perform`, client.state === 'DUE' ? 'Start session' : 'Look'];
 }
 
 /** Of lines that cannot be judged. */
@@ -163,29 +166,6 @@ function Row({ client }: { client: ClientDay }) {
       )}
     </li>
   );
-}
-
-/** When they come, what is planned today, or when the next day is. */
-function Planned({ plan }: { plan: ClientDay['plan'] }) {
-  const { today } = plan;
-  const said = [
-    plan.appointment ? `comes at ${timeOf(plan.appointment)}` : null,
-    today ? `${today.over ? 'done' : `${today.minutes} min planned`} today` : null,
-    plan.next ? `next ${weekday(plan.next)}` : null,
-  ].filter((s) => s !== null);
-  return said.length > 0 ? <p className="text-sm font-semibold">{said.join(' · ')}</p> : null;
-}
-
-function Flags({ client }: { client: ClientDay }) {
-  const pain = Math.max(0, ...client.lines.map((l) => l.recentPain ?? 0));
-  const flags = [
-    pain > 0 ? `pain ${pain}/10 this week` : null,
-    DUE[client.screeningDue]?.toLowerCase() ?? null,
-    ...grouped(client.restrictions).map((g) =>
-      [g.place, g.heads.map((h) => h.toLowerCase()).join(', ')].filter(Boolean).join(': '),
-    ),
-  ].filter((f) => f !== null);
-  return flags.length > 0 ? <p className="mt-1 text-sm font-semibold text-warn">▲ {flags.join(' · ')}</p> : null;
 }
 
 /** Up and down go from client to client. */

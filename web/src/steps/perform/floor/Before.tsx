@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { hasFirst, AT_HOME, type Schemas } from '../../../shared/api/client';
 import { clock } from '../../../shared/units';
 import { Button } from '../../../shared/ui/Button';
-import { ClientCautions } from '../../../shared/ui/ClientHead';
+import { ClientCautions } from '../../../shared/ui/ClientCautions';
 import * as Runs from '../run';
 import { sideWords } from '../setUp';
 import { StopRules } from '../StopRules';

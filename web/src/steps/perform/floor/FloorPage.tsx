@@ -15,7 +15,7 @@ import { doneHere, forgetDone, waitingBlocks } from './queue';
 import { Rating } from './Rating';
 import * as Runs from '../run';
 import { grouped } from '../../../shared/restrictions';
-import { useClientDay } from '../../../shared/ui/ClientHead';
+import { useClientDay } from '../../../shared/ui/ClientCautions';
 import { useFloorKeys } from './useFloorKeys';
 import { MeasureNow } from '../MeasureNow';
 import { TestNow } from '../TestNow';

@@ -5,7 +5,8 @@ import { hasFirst, api, ask, findingsOf, newId, type Schemas } from '../../../sh
 import { sideWords, trainedSides } from '../../../shared/sides';
 import { daysAgo, words } from '../../../shared/units';
 import { Button } from '../../../shared/ui/Button';
-import { ClientHead, useClientDay } from '../../../shared/ui/ClientHead';
+import { useClientDay } from '../../../shared/ui/ClientCautions';
+import { ClientHead } from '../../../shared/ui/ClientHead';
 import { Failure, OtherFindings } from '../../../shared/ui/Findings';
 import { usePositionName } from '../../../shared/ui/useCatalogue';
 import { sideWords as sideSetUp } from '../setUp';

@@ -4,7 +4,6 @@ import { useParams } from 'react-router';
 import { api, ask, AT_HOME, on, SIDES, type Schemas } from '../../../shared/api/client';
 import { counted, daysAgo, words } from '../../../shared/units';
 import { Button } from '../../../shared/ui/Button';
-import { ClientHead } from '../../../shared/ui/ClientHead';
 import { ButtonLink } from '../../../shared/ui/ButtonLink';
 import { Failure } from '../../../shared/ui/Findings';
 import { Scale } from '../../../shared/ui/Scale';
@@ -25,6 +24,7 @@ const HOME_OBSERVERS: [Observer, string][] = [
 ];
 
 // Not loaded on a client's phone.
+const ClientHead = lazy(() => import('../../../shared/ui/ClientHead').then((m) => ({ default: m.ClientHead })));
 const RecordExtras = lazy(() => import('./RecordExtras').then((m) => ({ default: m.RecordExtras })));
 
 /** Planned against done, left against right, before the session is closed. */
@@ -41,7 +41,11 @@ export function ClosePage() {
   });
   return (
     <>
-      {floor.data && !AT_HOME && <ClientHead clientId={floor.data.clientId} tread="perform" />}
+      {floor.data && !AT_HOME && (
+        <Suspense fallback={null}>
+          <ClientHead clientId={floor.data.clientId} tread="perform" />
+        </Suspense>
+      )}
       <Failure error={floor.error ?? summary.error} />
       {summary.data && floor.data && (
         <div className="grid gap-8 lg:grid-cols-2">

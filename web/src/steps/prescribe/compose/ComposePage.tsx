@@ -2,7 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, ask, newId } from '../../../shared/api/client';
-import { ClientHead, useClientDay } from '../../../shared/ui/ClientHead';
+import { useClientDay } from '../../../shared/ui/ClientCautions';
+import { ClientHead } from '../../../shared/ui/ClientHead';
 import { Failure, OtherFindings } from '../../../shared/ui/Findings';
 import { Composer } from './Composer';
 

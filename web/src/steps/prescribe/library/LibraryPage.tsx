@@ -1,5 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../../../shared/api/client';
 import { words as plain } from '../../../shared/units';
 import { Failure } from '../../../shared/ui/Findings';
@@ -8,7 +9,19 @@ import { Methods } from './Methods';
 
 /** Positions with their drawings, and the methods: what a coach can prescribe from. */
 export function LibraryPage() {
-  const [words, setWords] = useState('');
+  const [search] = useSearchParams();
+  const find = search.get('find') ?? '';
+  return (
+    <>
+      <h1 className="mb-4 text-3xl font-bold">Library</h1>
+      {!find && <Methods />}
+      <Positions key={find} start={find} />
+    </>
+  );
+}
+
+function Positions({ start }: { start: string }) {
+  const [words, setWords] = useState(start);
   const found = useQuery({
     queryKey: ['library', words],
     placeholderData: keepPreviousData,
@@ -16,8 +29,6 @@ export function LibraryPage() {
   });
   return (
     <>
-      <h1 className="mb-4 text-3xl font-bold">Library</h1>
-      <Methods />
       <h2 className="mt-10 mb-2 text-xl font-bold">
         Positions <span className="font-normal text-soft">{found.data && `· ${found.data.length}`}</span>
       </h2>

@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useLocation } from 'react-router';
 import { api, ask, findingsOf, type Schemas } from '../../../shared/api/client';
 import { Button } from '../../../shared/ui/Button';
 import { Failure } from '../../../shared/ui/Findings';
@@ -11,6 +12,7 @@ type Known = Schemas['KnownMethod'];
 /** The schools, with what each says; copied and changed as a file, the studio keeps its own. */
 export function Methods() {
   const methods = useMethods();
+  const asked = useLocation().hash.slice(1);
   const [text, setText] = useState<string | null>(null);
   const copy = useMutation({ mutationFn: (id: string) => asText(id), onSuccess: (file) => setText(file) });
   return (
@@ -21,6 +23,7 @@ export function Methods() {
         {methods.data?.map((known) => (
           <li
             key={known.method.id}
+            ref={known.method.id === asked ? (li) => li?.scrollIntoView({ block: 'center' }) : undefined}
             className="flex flex-col items-start justify-between sm:flex-row gap-4 border-t border-rule pt-2"
           >
             <MethodWords known={known} />

@@ -2,6 +2,7 @@
 CREATE TABLE client (
   id          TEXT PRIMARY KEY,
   recorded_at INTEGER NOT NULL,
+  archived_at INTEGER,                    -- when they left; null while they come
   stamp       INTEGER NOT NULL DEFAULT 0  -- see the triggers at the end
 ) STRICT;
 
@@ -480,18 +481,19 @@ CREATE TABLE home_visit (
 
 CREATE INDEX home_visit_link ON home_visit (link_id);
 
--- What a coach writes above a client's report; each saving is a new row.
-CREATE TABLE report_note (
+-- What a coach writes about a client, or above their report; each saving is a new row.
+CREATE TABLE client_note (
   seq         INTEGER PRIMARY KEY,
   client_id   TEXT NOT NULL REFERENCES client,
   account_id  TEXT REFERENCES account,     -- null: came in by a file
+  kind        TEXT NOT NULL CHECK (kind IN ('CLIENT', 'REPORT')),
   recorded_at INTEGER NOT NULL,
   text        TEXT NOT NULL
 ) STRICT;
 
-CREATE INDEX report_note_client ON report_note (client_id, seq);
+CREATE INDEX client_note_client ON client_note (client_id, seq);
 
-CREATE INDEX report_note_account ON report_note (account_id);
+CREATE INDEX client_note_account ON client_note (account_id);
 
 -- Short notes from home to the coach.
 CREATE TABLE home_note (

@@ -137,7 +137,7 @@ public class ReportTest {
                 .isEqualTo(422);
 
         assertThat(server.get(REPORT).body().at("/told/note").asString()).isEqualTo("Well done, keep on.");
-        assertThat(new String(server.bytes("/api/exchange/files/report-notes.csv")))
+        assertThat(new String(server.bytes("/api/exchange/files/client-notes.csv")))
                 .contains("Well done.", "Well done, keep on.");
     }
 

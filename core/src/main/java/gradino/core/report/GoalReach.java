@@ -16,7 +16,8 @@ public record GoalReach(double needed, double shortOf, Reached reached) {
         NOT_TOLD_APART
     }
 
-    static GoalReach of(UncertainAngle now, double needed) {
+    /** @param needed degrees that the goal needs */
+    public static GoalReach of(UncertainAngle now, double needed) {
         var reached =
                 now.lower95() >= needed ? Reached.YES : now.upper95() < needed ? Reached.NO : Reached.NOT_TOLD_APART;
         return new GoalReach(needed, needed - now.value().value(), reached);

@@ -83,7 +83,7 @@ public class QueueService {
 
     @Transactional(readOnly = true)
     public Queue waiting() {
-        var mine = clients.mine();
+        var mine = clients.present();
         var all = lines.of(mine.stream().map(Client::id).toList());
         var known = door.of(mine, all);
         // Nothing is read from here on, so that all processors may judge.

@@ -20,6 +20,7 @@ import gradino.server.exchange.table.SessionTables;
 import gradino.server.exchange.table.SessionTables.RunRow;
 import gradino.server.home.NoteRepository;
 import gradino.server.intake.Client;
+import gradino.server.intake.ClientNoteRepository;
 import gradino.server.intake.IntakeRepository;
 import gradino.server.measure.BatteryRepository;
 import gradino.server.measure.MeasurementRepository;
@@ -31,7 +32,6 @@ import gradino.server.perform.record.RunRepository.Run;
 import gradino.server.prescribe.program.Line;
 import gradino.server.prescribe.program.LineRepository;
 import gradino.server.prescribe.program.SessionRepository;
-import gradino.server.report.ReportNoteRepository;
 import gradino.server.schedule.calendar.CalendarRepository;
 import gradino.server.schedule.plan.DayPlans;
 import gradino.server.schedule.plan.PlanRepository;
@@ -54,7 +54,7 @@ class ClientRows {
     private final RunRepository runs;
     private final TraceRepository traces;
     private final NoteRepository notes;
-    private final ReportNoteRepository reportNotes;
+    private final ClientNoteRepository clientNotes;
     private final PauseRepository pauses;
     private final CalendarRepository calendar;
     private final PlanRepository weeks;
@@ -72,7 +72,7 @@ class ClientRows {
             RunRepository runs,
             TraceRepository traces,
             NoteRepository notes,
-            ReportNoteRepository reportNotes,
+            ClientNoteRepository clientNotes,
             PauseRepository pauses,
             CalendarRepository calendar,
             PlanRepository weeks,
@@ -88,7 +88,7 @@ class ClientRows {
         this.runs = runs;
         this.traces = traces;
         this.notes = notes;
-        this.reportNotes = reportNotes;
+        this.clientNotes = clientNotes;
         this.pauses = pauses;
         this.calendar = calendar;
         this.weeks = weeks;
@@ -130,8 +130,8 @@ class ClientRows {
             case "blocks.csv" -> print(RecordTables.BLOCKS, out, of.eachRun(run -> blocks.blocks(run.id())));
             case "mornings.csv" -> print(RecordTables.MORNINGS, out, of.eachRun(run -> records.mornings(run.id())));
             case "home-notes.csv" -> print(HomeTables.NOTES, out, of.own(notes.all()::forEach, n -> n.clientId()));
-            case "report-notes.csv" ->
-                print(HomeTables.REPORT_NOTES, out, of.own(reportNotes::each, n -> n.clientId()));
+            case "client-notes.csv" ->
+                print(HomeTables.CLIENT_NOTES, out, of.own(clientNotes::each, n -> n.clientId()));
             case "reference-contractions.csv" ->
                 print(ForceTables.REFERENCES, out, of.own(traces.allReferences()::forEach, r -> r.clientId()));
             case "traces.csv" -> print(ForceTables.TRACES, out, of.eachRun(run -> traces.of(run.id())));

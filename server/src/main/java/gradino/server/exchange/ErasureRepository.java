@@ -15,7 +15,7 @@ class ErasureRepository {
             "home_visit WHERE link_id IN (SELECT id FROM home_link WHERE client_id = ?1)",
             "home_link WHERE client_id = ?1",
             "home_note WHERE client_id = ?1",
-            "report_note WHERE client_id = ?1",
+            "client_note WHERE client_id = ?1",
             "reference_contraction WHERE client_id = ?1",
             "trace WHERE run_id IN " + OWN_RUNS,
             "morning WHERE run_id IN " + OWN_RUNS,

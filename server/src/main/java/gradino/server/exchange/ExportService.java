@@ -21,6 +21,7 @@ import gradino.server.exchange.table.SessionTables;
 import gradino.server.exchange.table.SessionTables.RunRow;
 import gradino.server.home.NoteRepository;
 import gradino.server.intake.Client;
+import gradino.server.intake.ClientNoteRepository;
 import gradino.server.intake.ClientRepository;
 import gradino.server.intake.IntakeRepository;
 import gradino.server.intake.IntakeRepository.StoredClearance;
@@ -33,7 +34,6 @@ import gradino.server.perform.record.RunRepository;
 import gradino.server.platform.Problem;
 import gradino.server.prescribe.program.LineRepository;
 import gradino.server.prescribe.program.SessionRepository;
-import gradino.server.report.ReportNoteRepository;
 import gradino.server.schedule.calendar.CalendarRepository;
 import gradino.server.schedule.plan.DayPlans;
 import gradino.server.schedule.plan.DayPlans.Attended;
@@ -73,7 +73,7 @@ public class ExportService {
     private final RunRepository runs;
     private final TraceRepository traces;
     private final NoteRepository notes;
-    private final ReportNoteRepository reportNotes;
+    private final ClientNoteRepository clientNotes;
     private final PolicyRepository policies;
     private final PauseRepository pauses;
     private final CalendarRepository calendar;
@@ -93,7 +93,7 @@ public class ExportService {
             RunRepository runs,
             TraceRepository traces,
             NoteRepository notes,
-            ReportNoteRepository reportNotes,
+            ClientNoteRepository clientNotes,
             PolicyRepository policies,
             PauseRepository pauses,
             CalendarRepository calendar,
@@ -111,7 +111,7 @@ public class ExportService {
         this.runs = runs;
         this.traces = traces;
         this.notes = notes;
-        this.reportNotes = reportNotes;
+        this.clientNotes = clientNotes;
         this.policies = policies;
         this.pauses = pauses;
         this.calendar = calendar;
@@ -175,7 +175,7 @@ public class ExportService {
             case "blocks.csv" -> print(RecordTables.BLOCKS, out, blockRows::eachBlock);
             case "mornings.csv" -> print(RecordTables.MORNINGS, out, records::eachMorning);
             case "home-notes.csv" -> print(HomeTables.NOTES, out, notes.all()::forEach);
-            case "report-notes.csv" -> print(HomeTables.REPORT_NOTES, out, reportNotes::each);
+            case "client-notes.csv" -> print(HomeTables.CLIENT_NOTES, out, clientNotes::each);
             case "reference-contractions.csv" -> print(ForceTables.REFERENCES, out, traces.allReferences()::forEach);
             case "traces.csv" -> print(ForceTables.TRACES, out, traces::each);
             case "calendar.csv" -> print(ScheduleTables.CALENDAR, out, calendar::each);

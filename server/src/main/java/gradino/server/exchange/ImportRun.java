@@ -107,6 +107,10 @@ final class ImportRun {
         } else if (isNew) {
             stores.clients().addDetails(client.id(), client.details(), now);
         }
+        var archived = client.archivedAt();
+        if (archived != null && known.isEmpty()) {
+            stores.clients().archive(client.id(), archived);
+        }
         know(client.id());
         return isNew;
     }

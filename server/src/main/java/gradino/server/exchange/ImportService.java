@@ -16,6 +16,7 @@ import gradino.server.exchange.table.RecordTables;
 import gradino.server.exchange.table.ScheduleTables;
 import gradino.server.exchange.table.SessionTables;
 import gradino.server.home.NoteRepository;
+import gradino.server.intake.ClientNoteRepository;
 import gradino.server.intake.ClientRepository;
 import gradino.server.intake.ErasedClients;
 import gradino.server.intake.IntakeRepository;
@@ -29,7 +30,6 @@ import gradino.server.perform.record.RunRepository;
 import gradino.server.platform.Problem;
 import gradino.server.prescribe.program.LineRepository;
 import gradino.server.prescribe.program.SessionRepository;
-import gradino.server.report.ReportNoteRepository;
 import gradino.server.schedule.calendar.CalendarRepository;
 import gradino.server.schedule.plan.PlanRepository;
 import gradino.server.schedule.plan.WeekPlans;
@@ -61,7 +61,7 @@ public class ImportService {
             RunRepository runs,
             TraceRepository traces,
             NoteRepository notes,
-            ReportNoteRepository reportNotes,
+            ClientNoteRepository clientNotes,
             PolicyRepository policies,
             PauseRepository pauses,
             DecisionRepository decisions,
@@ -87,7 +87,7 @@ public class ImportService {
                 runs,
                 traces,
                 notes,
-                reportNotes,
+                clientNotes,
                 policies,
                 pauses,
                 decisions,
@@ -110,7 +110,7 @@ public class ImportService {
             RunRepository runs,
             TraceRepository traces,
             NoteRepository notes,
-            ReportNoteRepository reportNotes,
+            ClientNoteRepository clientNotes,
             PolicyRepository policies,
             PauseRepository pauses,
             DecisionRepository decisions,
@@ -145,7 +145,7 @@ public class ImportService {
         reader.each(RecordTables.BLOCKS, runs::block);
         reader.each(RecordTables.MORNINGS, runs::morning);
         reader.each(HomeTables.NOTES, runs::note);
-        reader.each(HomeTables.REPORT_NOTES, runs::reportNote);
+        reader.each(HomeTables.CLIENT_NOTES, runs::clientNote);
         reader.each(ForceTables.REFERENCES, runs::reference);
         reader.each(ForceTables.TRACES, runs::trace);
         reader.each(DecisionTables.DECISIONS, run::decision);

@@ -5,11 +5,11 @@ import gradino.server.exchange.ImportService.Stores;
 import gradino.server.exchange.table.CsvRow;
 import gradino.server.exchange.table.SessionTables.RunRow;
 import gradino.server.home.NoteRepository.Note;
+import gradino.server.intake.ClientNoteRepository.ClientNote;
 import gradino.server.perform.force.TraceRepository.StoredReference;
 import gradino.server.perform.force.TraceRepository.StoredTrace;
 import gradino.server.perform.record.BlockRepository.StoredBlock;
 import gradino.server.perform.record.RecordRepository.Morning;
-import gradino.server.report.ReportNoteRepository.ReportNote;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -72,11 +72,11 @@ final class ImportedRuns {
                 && stores.notes().add(n);
     }
 
-    boolean reportNote(CsvRow row, ReportNote n) {
+    boolean clientNote(CsvRow row, ClientNote n) {
         return facts.knowsClient(row, n.clientId())
                 && facts.past(row, "recorded_at", n.recordedAt())
                 && findings.isEmpty()
-                && stores.reportNotes().add(n);
+                && stores.clientNotes().add(n);
     }
 
     boolean reference(CsvRow row, StoredReference r) {

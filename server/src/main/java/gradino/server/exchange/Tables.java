@@ -39,7 +39,7 @@ final class Tables {
                 RecordTables.BLOCKS,
                 RecordTables.MORNINGS,
                 HomeTables.NOTES,
-                HomeTables.REPORT_NOTES,
+                HomeTables.CLIENT_NOTES,
                 ForceTables.REFERENCES,
                 ForceTables.TRACES,
                 DecisionTables.DECISIONS,

@@ -22,8 +22,14 @@ import org.jspecify.annotations.Nullable;
  * A client's facts as they stand.
  *
  * @param intake what was answered, added and cleared; restrictions follow from it
+ * @param archivedAt when they left; null while they come
  */
-public record Client(String id, Details details, Intake intake, Instant recordedAt) {
+public record Client(
+        String id,
+        Details details,
+        Intake intake,
+        Instant recordedAt,
+        @Nullable Instant archivedAt) {
 
     /**
      * What a coach writes down about a client.

@@ -25,9 +25,11 @@ class ClientController {
     /** Ids are made by the device, so that sending twice stores once. */
     record NewClient(@NotBlank @Size(max = 64) String id, Details details) {}
 
+    record Archived(boolean archived) {}
+
     @GetMapping
-    List<ClientFile> all() {
-        return clients.files(clients.mine());
+    List<ClientEntry> all() {
+        return clients.entries();
     }
 
     @PostMapping
@@ -38,6 +40,11 @@ class ClientController {
     @GetMapping("/{clientId}")
     ClientFile get(@PathVariable String clientId) {
         return clients.file(clientId);
+    }
+
+    @PutMapping("/{clientId}/archived")
+    ClientFile archive(@PathVariable String clientId, @RequestBody Archived archived) {
+        return clients.archive(clientId, archived.archived());
     }
 
     @PutMapping("/{clientId}/details")

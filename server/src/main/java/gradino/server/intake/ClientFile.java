@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param screeningDue whether to ask again, and why
  * @param beighton null when not scored
  * @param lengths of the body that are known
+ * @param archivedAt when they left; null while they come
  */
 public record ClientFile(
         String id,
@@ -28,7 +29,8 @@ public record ClientFile(
         @Nullable Integer beighton,
         boolean hypermobile,
         List<KnownLength> lengths,
-        Instant recordedAt) {
+        Instant recordedAt,
+        @Nullable Instant archivedAt) {
 
     /** A body length with its standard uncertainty, both cm. */
     public record KnownLength(Segment segment, String words, double cm, double uncertaintyCm, boolean fromStature) {}
@@ -48,7 +50,8 @@ public record ClientFile(
                 intake.beighton().map(b -> b.score()).orElse(null),
                 intake.hypermobile(LocalDate.ofInstant(now, zone)),
                 known(client),
-                client.recordedAt());
+                client.recordedAt(),
+                client.archivedAt());
     }
 
     private static List<KnownLength> known(Client client) {

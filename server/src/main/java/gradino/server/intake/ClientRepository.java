@@ -27,7 +27,7 @@ import org.springframework.stereotype.Repository;
 @Repository
 public class ClientRepository implements ClientOwned {
     private static final String CURRENT = """
-            SELECT c.id AS whose, c.recorded_at AS taken_in, d.id AS details_id, d.*,
+            SELECT c.id AS whose, c.recorded_at AS taken_in, c.archived_at, d.id AS details_id, d.*,
                    (SELECT min(recorded_at) FROM client_details same
                      WHERE same.client_id = c.id AND same.beighton = d.beighton
                        AND same.id > ifnull((SELECT max(id) FROM client_details
@@ -61,7 +61,26 @@ public class ClientRepository implements ClientOwned {
     }
 
     public List<Client> all() {
-        return of(sql.list("SELECT id FROM client ORDER BY id", row -> row.getString("id")));
+        return of(ids());
+    }
+
+    /** By name; those that left as well. */
+    List<ClientEntry> entries(Collection<String> ids) {
+        return sql.list(
+                """
+                SELECT c.id, d.name, d.goal, c.archived_at FROM client c
+                  JOIN client_details d ON d.id = (SELECT max(id) FROM client_details WHERE client_id = c.id)
+                 WHERE c.id""" + Sql.AMONG + "ORDER BY d.name, c.id",
+                row -> new ClientEntry(
+                        row.getString("id"),
+                        row.getString("name"),
+                        row.getString("goal"),
+                        Sql.instantOrNull(row, "archived_at")),
+                ids);
+    }
+
+    List<String> ids() {
+        return sql.list("SELECT id FROM client ORDER BY id", row -> row.getString("id"));
     }
 
     public Optional<Client> find(String id) {
@@ -90,6 +109,11 @@ public class ClientRepository implements ClientOwned {
     public void insert(String id, Details details, Instant recordedAt) {
         sql.update("INSERT INTO client (id, recorded_at) VALUES (?, ?)", id, recordedAt);
         addDetails(id, details, recordedAt);
+    }
+
+    /** @param at when they left; null when they come again */
+    public void archive(String id, @Nullable Instant at) {
+        sql.update("UPDATE client SET archived_at = ? WHERE id = ?", at, id);
     }
 
     public void addDetails(String id, Details d, Instant recordedAt) {
@@ -134,7 +158,8 @@ public class ClientRepository implements ClientOwned {
                 ? null
                 : new Intake.Noted(new Beighton(details.beighton()), Sql.instant(row, "noted_at"));
         var intake = files.intakes().getOrDefault(id, IntakeRepository.OnFile.NONE);
-        return new Client(id, details, intake.with(details.birthDate(), noted), recorded);
+        return new Client(
+                id, details, intake.with(details.birthDate(), noted), recorded, Sql.instantOrNull(row, "archived_at"));
     }
 
     private static Details details(ResultSet row, List<MotionGoal> goals) throws SQLException {

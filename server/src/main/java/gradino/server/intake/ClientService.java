@@ -8,6 +8,7 @@ import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -37,11 +38,36 @@ public class ClientService {
         this.clock = clock;
     }
 
-    /** Those that whoever asks may see. */
+    /** Those that whoever asks may see; those that left as well. */
     @Transactional(readOnly = true)
     public List<Client> mine() {
+        return clients.of(myIds());
+    }
+
+    /** Of these, those that still come. */
+    @Transactional(readOnly = true)
+    public List<Client> present() {
+        return mine().stream().filter(c -> c.archivedAt() == null).toList();
+    }
+
+    /** Enough to find them by. */
+    @Transactional(readOnly = true)
+    List<ClientEntry> entries() {
+        return clients.entries(myIds());
+    }
+
+    private Collection<String> myIds() {
         var me = signedIn.account().orElseThrow(Problem::nothingHere);
-        return me.isOwner() ? clients.all() : clients.of(accounts.clientsOf(me));
+        return me.isOwner() ? clients.ids() : accounts.clientsOf(me);
+    }
+
+    /** Who left is found under Clients, with all that was recorded, and nobody is asked about them. */
+    @Transactional
+    ClientFile archive(String id, boolean archived) {
+        if ((get(id).archivedAt() != null) != archived) {
+            clients.archive(id, archived ? StudioClock.now(clock) : null);
+        }
+        return file(id);
     }
 
     /** @throws Problem when there is no such client */

@@ -134,7 +134,7 @@ public final class Ranges {
             return UncertainAngle.of(degrees, standardError);
         }
 
-        UncertainAngle whole() {
+        public UncertainAngle whole() {
             return own().with(bodyError);
         }
     }

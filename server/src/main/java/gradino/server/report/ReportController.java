@@ -1,6 +1,7 @@
 package gradino.server.report;
 
 import gradino.server.account.link.HomeLinkService.MadeLink;
+import gradino.server.intake.ClientNoteRepository;
 import gradino.server.platform.Reads;
 import gradino.server.report.ReportService.ReportView;
 import gradino.server.report.read.Periods;
@@ -33,7 +34,7 @@ class ReportController {
     }
 
     record NewReportNote(
-            @Size(max = ReportService.LONGEST_NOTE) String text) {}
+            @Size(max = ClientNoteRepository.LONGEST) String text) {}
 
     /** @param days until it ends */
     record NewReportLink(

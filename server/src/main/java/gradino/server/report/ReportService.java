@@ -5,11 +5,13 @@ import gradino.server.account.link.HomeLinkService;
 import gradino.server.account.link.HomeLinkService.MadeLink;
 import gradino.server.account.people.SignedIn;
 import gradino.server.intake.Client;
+import gradino.server.intake.ClientNoteRepository;
+import gradino.server.intake.ClientNoteRepository.ClientNote;
+import gradino.server.intake.ClientNoteRepository.NoteKind;
 import gradino.server.intake.ClientService;
 import gradino.server.platform.Json;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
-import gradino.server.report.ReportNoteRepository.ReportNote;
 import gradino.server.report.read.Periods;
 import gradino.server.report.read.ReportReader;
 import gradino.server.report.read.ReportReader.Read;
@@ -27,12 +29,10 @@ import org.springframework.transaction.annotation.Transactional;
 /** What weeks of work came to, for whoever asks. */
 @Service
 public class ReportService {
-    public static final int LONGEST_NOTE = 2_000;
-
     private final ClientService clients;
     private final ReportReader reader;
     private final Periods periods;
-    private final ReportNoteRepository notes;
+    private final ClientNoteRepository notes;
     private final HomeLinkService links;
     private final SignedIn signedIn;
     private final Json json;
@@ -42,7 +42,7 @@ public class ReportService {
             ClientService clients,
             ReportReader reader,
             Periods periods,
-            ReportNoteRepository notes,
+            ClientNoteRepository notes,
             HomeLinkService links,
             SignedIn signedIn,
             Json json,
@@ -73,14 +73,14 @@ public class ReportService {
     @Transactional(readOnly = true)
     ReportView view(String clientId, ReportAsk ask) {
         var read = read(clientId, ask);
-        var note = notes.newest(clientId);
+        var note = notes.newest(clientId, NoteKind.REPORT);
         var told = told(read, ask);
         return new ReportView(
                 told,
                 read.report().period(),
                 read.blocks(),
                 told.note(),
-                note.map(ReportNote::recordedAt).orElse(null));
+                note.map(ClientNote::recordedAt).orElse(null));
     }
 
     @Transactional(readOnly = true)
@@ -92,7 +92,9 @@ public class ReportService {
     @Transactional(readOnly = true)
     Told told(Read read, ReportAsk ask) {
         var name = ask.isNamed() ? read.client().details().name() : "";
-        var note = notes.newest(read.client().id()).map(ReportNote::text).orElse("");
+        var note = notes.newest(read.client().id(), NoteKind.REPORT)
+                .map(ClientNote::text)
+                .orElse("");
         return new Teller(ask.whom(), ask.without(), clock.getZone()).tell(read, name, note);
     }
 
@@ -106,10 +108,11 @@ public class ReportService {
     @Transactional
     void note(String clientId, String text) {
         var client = clients.get(clientId);
-        if (text.length() > LONGEST_NOTE) {
-            throw Problem.invalid("text", "too-long", "Up to %d letters.".formatted(LONGEST_NOTE));
+        if (text.length() > ClientNoteRepository.LONGEST) {
+            throw Problem.invalid("text", "too-long", "Up to %d letters.".formatted(ClientNoteRepository.LONGEST));
         }
-        notes.add(new ReportNote(client.id(), signedIn.required().id(), StudioClock.now(clock), text.strip()));
+        notes.add(new ClientNote(
+                client.id(), signedIn.required().id(), null, NoteKind.REPORT, StudioClock.now(clock), text.strip()));
     }
 
     /** A link that opens the client's own report of some days, and nothing else. */

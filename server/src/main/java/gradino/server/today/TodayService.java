@@ -164,7 +164,7 @@ public class TodayService {
 
     @Transactional(readOnly = true)
     public Today today() {
-        var days = daysOf(clients.mine());
+        var days = daysOf(clients.present());
         return new Today(
                 days.stream()
                         .map(DayAsked::day)

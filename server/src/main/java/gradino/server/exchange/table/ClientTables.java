@@ -11,15 +11,20 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** Clients. */
 public final class ClientTables {
     private ClientTables() {}
 
     /** A client's file. */
-    public record ClientRow(String id, Details details, Instant recordedAt) {
+    public record ClientRow(
+            String id,
+            Details details,
+            Instant recordedAt,
+            @Nullable Instant archivedAt) {
         public static ClientRow of(Client c) {
-            return new ClientRow(c.id(), c.details(), c.recordedAt());
+            return new ClientRow(c.id(), c.details(), c.recordedAt(), c.archivedAt());
         }
     }
 
@@ -45,7 +50,8 @@ public final class ClientTables {
                     "toe_to_ankle_cm",
                     "beighton",
                     "block_step_cm",
-                    "recorded_at"),
+                    "recorded_at",
+                    "archived_at"),
             c -> Arrays.asList(
                     c.id(),
                     c.details().name(),
@@ -68,7 +74,8 @@ public final class ClientTables {
                     c.details().lengths().toeToAnkle(),
                     c.details().beighton(),
                     c.details().blockStepCm(),
-                    c.recordedAt()),
+                    c.recordedAt(),
+                    c.archivedAt()),
             ClientTables::client);
 
     private static ClientRow client(CsvRow r) {
@@ -93,7 +100,11 @@ public final class ClientTables {
                 r.optional("beighton", Integer::valueOf),
                 r.read("block_step_cm", 1.0, Double::parseDouble),
                 r.isEmpty("goal_degrees") ? List.of() : r.read("goal_degrees", List.of(), ClientTables::goals));
-        return new ClientRow(r.required("client_id"), details, r.instant("recorded_at"));
+        return new ClientRow(
+                r.required("client_id"),
+                details,
+                r.instant("recorded_at"),
+                r.isEmpty("archived_at") ? null : r.instant("archived_at"));
     }
 
     private static List<DayOfWeek> days(String text) {

@@ -2,24 +2,32 @@ package gradino.server.exchange.table;
 
 import gradino.server.home.HomeService;
 import gradino.server.home.NoteRepository.Note;
-import gradino.server.report.ReportNoteRepository.ReportNote;
-import gradino.server.report.ReportService;
+import gradino.server.intake.ClientNoteRepository;
+import gradino.server.intake.ClientNoteRepository.ClientNote;
+import gradino.server.intake.ClientNoteRepository.NoteKind;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 
-/** What clients wrote from home, and what was written above their reports. Their links are secrets and never leave. */
+/** What clients wrote from home, and what coaches wrote about them. Their links are secrets and never leave. */
 public final class HomeTables {
     private HomeTables() {}
 
-    public static final CsvTable<ReportNote> REPORT_NOTES = new CsvTable<>(
-            "report-notes.csv",
-            List.of("client_id", "text", "recorded_at"),
-            n -> Arrays.asList(n.clientId(), n.text(), n.recordedAt()),
+    public static final CsvTable<ClientNote> CLIENT_NOTES = new CsvTable<>(
+            "client-notes.csv",
+            List.of("client_id", "kind", "text", "recorded_at"),
+            n -> Arrays.asList(n.clientId(), n.kind().name().toLowerCase(Locale.ROOT), n.text(), n.recordedAt()),
             r -> {
-                if (r.text("text").length() > ReportService.LONGEST_NOTE) {
-                    r.finding("text", "too-long", "is at most " + ReportService.LONGEST_NOTE + " characters.");
+                if (r.text("text").length() > ClientNoteRepository.LONGEST) {
+                    r.finding("text", "too-long", "is at most " + ClientNoteRepository.LONGEST + " characters.");
                 }
-                return new ReportNote(r.required("client_id"), null, r.instant("recorded_at"), r.text("text"));
+                return new ClientNote(
+                        r.required("client_id"),
+                        null,
+                        null,
+                        r.read("kind", NoteKind.CLIENT, k -> NoteKind.valueOf(k.toUpperCase(Locale.ROOT))),
+                        r.instant("recorded_at"),
+                        r.text("text"));
             });
 
     public static final CsvTable<Note> NOTES = new CsvTable<>(

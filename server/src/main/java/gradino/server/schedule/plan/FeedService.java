@@ -119,7 +119,7 @@ public class FeedService {
 
     private String appointments(Account maker) {
         var all = rows.all().stream()
-                .filter(c -> accounts.maySee(maker, c.id()))
+                .filter(c -> c.archivedAt() == null && accounts.maySee(maker, c.id()))
                 .flatMap(c -> events.appointments(c, c.details().name()).stream())
                 .toList();
         return IcsFile.write("Appointments", all, clock.getZone());

@@ -88,7 +88,7 @@ public class MonthService {
 
     @Transactional(readOnly = true)
     Month month(YearMonth month) {
-        var mine = clients.mine().stream()
+        var mine = clients.present().stream()
                 .sorted(Comparator.comparing(c -> c.details().name()))
                 .toList();
         var from = WeekPlans.monday(month.atDay(1));

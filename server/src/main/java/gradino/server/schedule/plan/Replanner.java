@@ -81,7 +81,10 @@ class Replanner implements TransactionExecutionListener, DisposableBean, Runnabl
 
     private List<String> ids() {
         try {
-            return clients.all().stream().map(Client::id).toList();
+            return clients.all().stream()
+                    .filter(c -> c.archivedAt() == null)
+                    .map(Client::id)
+                    .toList();
         } catch (RuntimeException e) {
             LOG.debug("nobody can be looked at now", e);
             return List.of();

@@ -1,109 +1,52 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
-import { api, ask, findingsOf, newId, type Finding, type Schemas } from '../../shared/api/client';
 import { useCatalogue } from '../../shared/ui/useCatalogue';
-import { Button } from '../../shared/ui/Button';
-import { ClientCautions } from '../../shared/ui/ClientHead';
 import { Choice } from '../../shared/ui/Choice';
-import { Failure } from '../../shared/ui/Findings';
 import { DateField } from '../../shared/ui/DateField';
 import { NumberField } from '../../shared/ui/NumberField';
 import { TextField } from '../../shared/ui/TextField';
 import { Ticks } from '../../shared/ui/Ticks';
-import { GoalDegrees } from './GoalDegrees';
+import type { Details, PartProps } from './file';
 
-export type Details = Schemas['Details'];
-export type PartProps = { details: Details; set: (part: Partial<Details>) => void; findings: Finding[] };
-
-const EMPTY: Details = {
-  name: '',
-  goal: '',
-  history: '',
-  days: [],
-  equipment: [],
-  lengths: {},
-  blockStepCm: 1,
-  goals: [],
-};
-
-export function ClientFormPage() {
-  const { clientId } = useParams();
-  const client = useQuery({
-    queryKey: ['client', clientId],
-    enabled: clientId !== undefined,
-    queryFn: () => ask(api.GET('/api/clients/{clientId}', { params: { path: { clientId: clientId ?? '' } } })),
-  });
-  if (!clientId) return <ClientForm start={EMPTY} />;
-  if (client.error) return <Failure error={client.error} />;
-  return client.data ? <ClientForm start={client.data.details} clientId={clientId} /> : null;
-}
-
-function ClientForm({ start, clientId }: { start: Details; clientId?: string }) {
-  const navigate = useNavigate();
-  const queries = useQueryClient();
-  const [id] = useState(() => clientId ?? newId());
-  const [d, setD] = useState(start);
-  const set = (part: Partial<Details>) => setD((old) => ({ ...old, ...part }));
-  const save = useMutation({
-    mutationFn: () =>
-      clientId
-        ? ask(api.PUT('/api/clients/{clientId}/details', { params: { path: { clientId: id } }, body: d }))
-        : ask(api.POST('/api/clients', { body: { id, details: d } })),
-    onSuccess: async () => {
-      await queries.invalidateQueries();
-      await navigate(clientId ? `/clients/${id}` : `/clients/${id}/screening`);
-    },
-  });
-  const findings = findingsOf(save.error).map((f) => ({ ...f, path: f.path.replace(/^details\./, '') }));
-  const parts = { details: d, set, findings };
+export function Name({ details: d, set, findings }: PartProps) {
   return (
-    <form
-      className="mx-auto max-w-3xl space-y-7"
-      onSubmit={(e) => {
-        e.preventDefault();
-        save.mutate();
-      }}
-    >
-      <h1 className="text-3xl font-bold">{clientId ? 'Change the file' : 'New client'}</h1>
-      {clientId && <ClientCautions clientId={clientId} />}
-      <TextField
-        label="Name"
-        value={d.name}
-        onChange={(name) => set({ name })}
-        path="name"
-        findings={findings}
-        autoFocus
-      />
-      <TextField
-        label="Goal, in the client's words"
-        value={d.goal}
-        onChange={(goal) => set({ goal })}
-        path="goal"
-        findings={findings}
-      />
-      <GoalDegrees {...parts} />
-      <TextField
-        label="History: what was, what was tried, what helped"
-        value={d.history}
-        onChange={(history) => set({ history })}
-        path="history"
-        findings={findings}
-      />
-      <Person {...parts} />
-      <Time {...parts} />
-      <Lengths {...parts} />
-      <Failure error={findings.length > 0 ? null : save.error} />
-      <Button look="main" type="submit" disabled={save.isPending}>
-        {clientId ? 'Keep the changes' : 'Take in, go on to the screening'}
-      </Button>
-    </form>
+    <TextField
+      label="Name"
+      value={d.name}
+      onChange={(name) => set({ name })}
+      path="name"
+      findings={findings}
+      autoFocus={d.name === ''}
+    />
   );
 }
 
-function Person({ details: d, set, findings }: PartProps) {
+export function Goal({ details: d, set, findings }: PartProps) {
   return (
-    <div className="grid grid-cols-2 gap-5 sm:grid-cols-3">
+    <TextField
+      label="Goal, in the client's words"
+      value={d.goal}
+      onChange={(goal) => set({ goal })}
+      path="goal"
+      findings={findings}
+    />
+  );
+}
+
+export function History({ details: d, set, findings }: PartProps) {
+  return (
+    <TextField
+      label="History: what was, what was tried, what helped"
+      value={d.history}
+      onChange={(history) => set({ history })}
+      path="history"
+      findings={findings}
+    />
+  );
+}
+
+/** Whose tables the ranges are held against. */
+export function Person({ details: d, set, findings }: PartProps) {
+  return (
+    <div className="grid gap-5 sm:grid-cols-2">
       <DateField
         label="Born"
         value={d.birthDate}
@@ -136,7 +79,7 @@ const DAYS: readonly (readonly [Details['days'][number], string])[] = [
 ];
 
 /** When there is time, and with what. */
-function Time({ details: d, set, findings }: PartProps) {
+export function Time({ details: d, set, findings }: PartProps) {
   const catalogue = useCatalogue();
   return (
     <div className="space-y-5">
@@ -172,14 +115,14 @@ const LENGTHS: [keyof Details['lengths'], string][] = [
 ];
 
 /** What tape formulas need; measured once. */
-function Lengths({ details: d, set, findings }: PartProps) {
+export function Lengths({ details: d, set, findings }: PartProps) {
   return (
     <fieldset>
       <legend className="mb-1 font-semibold">For measuring with the tape</legend>
       <p className="mb-3 text-sm text-soft">
         Leave open what was not measured: shank, leg and thigh are then taken from the stature, good to 5 %.
       </p>
-      <div className="grid grid-cols-2 gap-5 sm:grid-cols-3">
+      <div className="grid gap-5 sm:grid-cols-2">
         <NumberField
           label="Stature"
           unit="cm"

@@ -1,0 +1,202 @@
+package gradino.server.report;
+
+import gradino.core.body.Catalogue;
+import gradino.core.body.Motion;
+import gradino.core.body.Side;
+import gradino.core.measure.noise.Mode;
+import gradino.core.report.AttendanceDays;
+import gradino.core.report.GoalReach;
+import gradino.core.report.Hard;
+import gradino.core.report.LineClimb;
+import gradino.core.report.Period;
+import gradino.server.account.people.SignedIn;
+import gradino.server.intake.Client;
+import gradino.server.intake.Client.MotionGoal;
+import gradino.server.intake.ClientNoteRepository;
+import gradino.server.intake.ClientNoteRepository.ClientNote;
+import gradino.server.intake.ClientNoteRepository.NoteKind;
+import gradino.server.intake.ClientService;
+import gradino.server.measure.MeasureService;
+import gradino.server.measure.Ranges.Estimate;
+import gradino.server.measure.Ranges.RangeRow;
+import gradino.server.measure.Ranges.RangeSide;
+import gradino.server.platform.Problem;
+import gradino.server.platform.StudioClock;
+import gradino.server.report.read.ReportReader;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** How a client is doing: what a coach looks at before the work begins. */
+@Service
+public class OverviewService {
+    /** What "lately" means on the page (house value). */
+    private static final int WEEKS = 8;
+
+    private static final int MOST_NOTES = 30;
+
+    private final ClientService clients;
+    private final MeasureService measures;
+    private final ReportReader reader;
+    private final ClientNoteRepository notes;
+    private final SignedIn signedIn;
+    private final Clock clock;
+
+    OverviewService(
+            ClientService clients,
+            MeasureService measures,
+            ReportReader reader,
+            ClientNoteRepository notes,
+            SignedIn signedIn,
+            Clock clock) {
+        this.clients = clients;
+        this.measures = measures;
+        this.reader = reader;
+        this.notes = notes;
+        this.signedIn = signedIn;
+        this.clock = clock;
+    }
+
+    /**
+     * How a client is doing.
+     *
+     * @param weeks that "lately" covers
+     * @param retest first day of the week in which everything is measured again; null where none is planned
+     * @param archivedAt when they left; null while they come
+     */
+    record Overview(
+            List<GoalNow> goals,
+            List<SideClimb> climbs,
+            int weeks,
+            AttendanceDays attendance,
+            List<PainDay> pains,
+            List<Instant> stopSigns,
+            @Nullable LocalDate retest,
+            List<NoteView> notes,
+            @Nullable Instant archivedAt) {}
+
+    /**
+     * Degrees that the goal needs against the newest estimate.
+     *
+     * @param now null where it was never measured
+     */
+    record GoalNow(
+            String motion,
+            String name,
+            double needed,
+            @Nullable Side side,
+            @Nullable ReachedNow now) {}
+
+    /** @param mode passive where there is one */
+    record ReachedNow(
+            Mode mode,
+            double degrees,
+            double lower,
+            double upper,
+            double shortOf,
+            GoalReach.Reached reached,
+            Instant measuredAt) {}
+
+    /** @param levels rungs above the first dose, in the order of time */
+    record SideClimb(String lineId, Side side, List<Integer> levels, boolean plateau) {}
+
+    /** The worst pain of a day, 0 to 10. */
+    record PainDay(LocalDate date, int score, String motion, Side side) {}
+
+    /** @param author null where it is not known any more */
+    record NoteView(Instant at, @Nullable String author, String text) {}
+
+    @Transactional(readOnly = true)
+    Overview overview(String clientId) {
+        var client = clients.get(clientId);
+        var today = LocalDate.now(clock);
+        var report =
+                reader.of(client, new Period(today.minusWeeks(WEEKS), today)).report();
+        return new Overview(
+                goals(client),
+                report.climb().stream().map(OverviewService::climb).toList(),
+                WEEKS,
+                report.work().attendance(),
+                pains(report.hard()),
+                report.hard().stops().stream().map(Hard.StopSeen::at).toList(),
+                report.next().retest(),
+                notes(clientId),
+                client.archivedAt());
+    }
+
+    private List<GoalNow> goals(Client client) {
+        var rows = measures.ranges(client.id());
+        return client.details().goals().stream()
+                .flatMap(goal -> newest(rows, goal.motion())
+                        .map(row -> row.sides().stream().map(side -> now(goal, row, side)))
+                        .findFirst()
+                        .orElseGet(() -> Stream.of(unmeasured(goal))))
+                .toList();
+    }
+
+    private static Stream<RangeRow> newest(List<RangeRow> rows, String motion) {
+        return rows.stream()
+                .filter(r -> r.motion().equals(motion))
+                .max(Comparator.comparing(RangeRow::lastMeasured))
+                .stream();
+    }
+
+    private static GoalNow unmeasured(MotionGoal goal) {
+        var name = Catalogue.motion(goal.motion()).map(Motion::name).orElse(goal.motion());
+        return new GoalNow(goal.motion(), name, goal.degrees(), null, null);
+    }
+
+    private static GoalNow now(MotionGoal goal, RangeRow row, RangeSide side) {
+        var passive = side.passive();
+        var of = passive == null ? side.active() : passive;
+        return new GoalNow(
+                row.motion(),
+                row.name(),
+                goal.degrees(),
+                side.side(),
+                of == null ? null : reached(goal, of, passive == null ? Mode.ACTIVE : Mode.PASSIVE));
+    }
+
+    private static ReachedNow reached(MotionGoal goal, Estimate now, Mode mode) {
+        var reach = GoalReach.of(now.whole(), goal.degrees());
+        return new ReachedNow(
+                mode, now.degrees(), now.lower(), now.upper(), reach.shortOf(), reach.reached(), now.asOf());
+    }
+
+    private static SideClimb climb(LineClimb of) {
+        var levels = Stream.concat(Stream.of(of.started()), of.steps().stream().map(LineClimb.Step::level));
+        return new SideClimb(of.line(), of.side(), levels.toList(), of.plateau());
+    }
+
+    private List<PainDay> pains(Hard hard) {
+        return hard.pains().stream()
+                .map(p -> new PainDay(
+                        LocalDate.ofInstant(p.at(), clock.getZone()), p.score().value(), p.motion(), p.side()))
+                .toList();
+    }
+
+    private List<NoteView> notes(String clientId) {
+        return notes.of(clientId, NoteKind.CLIENT, MOST_NOTES).stream()
+                .map(n -> new NoteView(n.recordedAt(), n.author(), n.text()))
+                .toList();
+    }
+
+    /** Notes stay: a wrong one is set right by the next. */
+    @Transactional
+    List<NoteView> note(String clientId, String text) {
+        clients.get(clientId);
+        if (text.isBlank() || text.length() > ClientNoteRepository.LONGEST) {
+            throw Problem.invalid(
+                    "text", "required", "A note of up to %d letters.".formatted(ClientNoteRepository.LONGEST));
+        }
+        notes.add(new ClientNote(
+                clientId, signedIn.required().id(), null, NoteKind.CLIENT, StudioClock.now(clock), text.strip()));
+        return notes(clientId);
+    }
+}
