@@ -94,7 +94,8 @@ const KEYS: [string, [string, string][]][] = [
       ['d', 'decline'],
       ['e', 'the evidence'],
       ['↑ ↓ or j k', 'through the queue (on Decisions)'],
-      ['u', 'take the last decision back (on Decisions)'],
+      ['p', 'accept what is plain of this client (on Decisions)'],
+      ['u', 'undo the last decision (on Decisions)'],
     ],
   ],
 ];

@@ -2758,6 +2758,24 @@ export interface components {
             next?: string;
             today?: components["schemas"]["DayPlan"];
         };
+        ClientSum: {
+            clientId: string;
+            clientName: string;
+            /** Format: int32 */
+            down: number;
+            /** Format: int32 */
+            lines: number;
+            /** Format: int32 */
+            measure: number;
+            /** Format: int32 */
+            plain: number;
+            /** Format: int32 */
+            stay: number;
+            /** Format: int32 */
+            stop: number;
+            /** Format: int32 */
+            up: number;
+        };
         CloseDraft: {
             note: string;
             /** @enum {string} */
@@ -4342,6 +4360,7 @@ export interface components {
             questions: components["schemas"]["Question"][];
         };
         Queue: {
+            clients: components["schemas"]["ClientSum"][];
             unjudged: components["schemas"]["Unjudged"][];
             waiting: components["schemas"]["Waiting"][];
         };

@@ -53,6 +53,46 @@ public class ClientsTest {
     }
 
     @Test
+    public void whoLeftIsInTheArchiveWithAllThatWasRecordedAndNobodyIsAskedAboutThem() {
+        server.post("/api/clients", "{\"id\":\"leaver\",\"details\":" + details("Leaver", "1990-01-01", 0) + "}");
+        assertThat(server.put("/api/clients/leaver/archived", "{\"archived\":true}")
+                        .body()
+                        .path("archivedAt")
+                        .asString())
+                .isNotEmpty();
+        assertThat(server.get("/api/today").body().path("clients").toString()).doesNotContain("leaver");
+        assertThat(server.get("/api/clients").body().toString()).contains("\"archivedAt\"", "leaver");
+        assertThat(new String(server.bytes("/api/exchange/files/clients.csv"))).containsPattern("leaver,.*Z,.*Z\r");
+        server.put("/api/clients/leaver/archived", "{\"archived\":false}");
+        assertThat(server.get("/api/today").body().path("clients").toString()).contains("leaver");
+    }
+
+    @Test
+    public void theOverviewHoldsTheNewestEstimateAgainstTheGoalAndShowsNotesWithTheirAuthor() {
+        var goal = details("Climber", "1990-01-01", 0)
+                .replace(
+                        "\"goals\":[]",
+                        "\"goals\":[{\"motion\":\"hip-internal-rotation\",\"degrees\":42,\"replacesTable\":false},"
+                                + "{\"motion\":\"hip-flexion\",\"degrees\":120,\"replacesTable\":false}]");
+        server.post("/api/clients", "{\"id\":\"climber\",\"details\":" + goal + "}");
+        server.post("/api/clients/climber/measurements", Scene.measurement("c1", "LEFT", "PASSIVE", "30"));
+        var goals = server.get("/api/clients/climber/overview").body().path("goals");
+        assertThat(goals.valueStream()
+                        .map(g -> g.path("motion").asString() + g.path("side").asString("")))
+                .containsExactly("hip-flexion", "hip-internal-rotationLEFT", "hip-internal-rotationRIGHT");
+        assertThat(goals.at("/0/now").isMissingNode()).isTrue();
+        assertThat(goals.at("/1/now/shortOf").asDouble()).isEqualTo(12);
+        assertThat(goals.at("/1/now/reached").asString()).isEqualTo("NO");
+
+        assertThat(server.post("/api/clients/climber/notes", "{\"text\":\" \"}").status())
+                .isEqualTo(422);
+        var notes = server.post("/api/clients/climber/notes", "{\"text\":\"Likes the morning.\"}")
+                .body();
+        assertThat(notes.at("/0/text").asString()).isEqualTo("Likes the morning.");
+        assertThat(notes.at("/0/author").asString()).isNotEmpty();
+    }
+
+    @Test
     public void hypermobilityGoesByTheCutOffOfTheAge() {
         // Malfait et al. 2017 (value from memory): five points count to 50 years, four above.
         server.post("/api/clients", "{\"id\":\"young\",\"details\":" + details("Young", "1996-01-01", 4) + "}");

@@ -42,7 +42,7 @@ public class QueueTest {
     public void whatNobodyHasLookedAtStandsInTheQueueAndLeavesItWhenDecided() {
         assertThat(queue()).isEmpty();
         scene.cleanSession("s1");
-        assertThat(standings(queue())).containsExactly("STAY", "STAY");
+        assertThat(queue()).as("a plain stay asks for nothing").isEmpty();
         scene.cleanSession("s2");
         var waiting = queue();
         assertThat(standings(waiting)).containsExactly("STEP_UP", "STEP_UP");
@@ -55,16 +55,13 @@ public class QueueTest {
     }
 
     @Test
-    public void aStayThatWasSeenLeavesTheQueueUntilSomethingNewComesIn() {
-        scene.cleanSession("s1");
-        for (var side : new String[] {"LEFT", "RIGHT"}) {
-            assertThat(scene.decide("seen" + side, side, "ACCEPTED", ",\"reason\":\"\"")
-                            .status())
-                    .isEqualTo(200);
-        }
-        assertThat(queue()).isEmpty();
-        scene.cleanSession("s2");
-        assertThat(standings(queue())).containsExactly("STEP_UP", "STEP_UP");
+    public void aClientsLinesAreCountedByWhatTheyWaitFor() {
+        scene.cleanSession("s1").cleanSession("s2");
+        var sum = server.get("/api/decisions").body().at("/clients/0");
+        assertThat(sum.path("lines").asInt()).isEqualTo(1);
+        assertThat(sum.path("up").asInt()).isEqualTo(1);
+        assertThat(sum.path("stay").asInt()).isZero();
+        assertThat(sum.path("plain").asInt()).isEqualTo(2);
     }
 
     @Test
@@ -171,7 +168,7 @@ public class QueueTest {
         var ill = "{\"kind\":\"ILLNESS\",\"from\":\"%s\",\"note\":\"a cold\"}".formatted(today);
         assertThat(server.put(path, ill).status()).isEqualTo(200);
         assertThat(scene.proposal("left").at("/proposal/why/reason").asString()).isEqualTo("PAUSED");
-        assertThat(standings(queue())).containsOnly("STAY");
+        assertThat(queue()).isEmpty();
         server.clock.move(Duration.ofDays(8));
         var over = "{\"kind\":\"ILLNESS\",\"from\":\"%s\",\"until\":\"%s\",\"note\":\"a cold\"}"
                 .formatted(today, today.plusDays(8));

@@ -161,10 +161,15 @@ public final class Advance {
                 .orElse(true);
     }
 
-    /** Whether a coach has not seen this yet: it waits, or it says stay to something new. */
+    /**
+     * Whether a coach has to look at this: it waits, or it says stay with something to know beside it, to sessions that nobody has
+     * decided on yet. A plain stay asks for nothing.
+     */
     public static boolean isNew(LineState state, Proposal proposal) {
         if (proposal.verdict() != Verdict.STAY || waits(state, proposal.proposed())) {
             return waits(state, proposal.proposed());
+        } else if (proposal.plain()) {
+            return false;
         }
         return state.side(proposal.side())
                 .lastDecision()

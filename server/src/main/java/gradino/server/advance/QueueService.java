@@ -20,8 +20,12 @@ import gradino.server.prescribe.program.Line;
 import gradino.server.prescribe.program.LineRepository;
 import gradino.server.prescribe.program.Program;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -78,8 +82,28 @@ public class QueueService {
             @Nullable String session,
             Finding finding) {}
 
-    /** What waits, and what could not be looked at. */
-    public record Queue(List<Waiting> waiting, List<Unjudged> unjudged) {}
+    /**
+     * What a client's lines come to, each counted once by the more urgent of its sides.
+     *
+     * @param plain sides that may be accepted at once
+     */
+    public record ClientSum(
+            String clientId,
+            String clientName,
+            int lines,
+            int up,
+            int stay,
+            int measure,
+            int down,
+            int stop,
+            int plain) {}
+
+    /**
+     * What waits, and what could not be looked at.
+     *
+     * @param clients with something that waits, the most urgent first
+     */
+    public record Queue(List<ClientSum> clients, List<Waiting> waiting, List<Unjudged> unjudged) {}
 
     @Transactional(readOnly = true)
     public Queue waiting() {
@@ -90,29 +114,55 @@ public class QueueService {
         var parts = program.of(mine, all, known).parallelStream()
                 .map(client -> waiting(client, known))
                 .toList();
+        var waiting = parts.stream()
+                .flatMap(part -> part.waiting().stream())
+                .sorted(Comparator.comparing(Waiting::urgency)
+                        .thenComparing(Waiting::clientName)
+                        .thenComparing(Waiting::lineId)
+                        .thenComparing(Waiting::side))
+                .toList();
+        var sums = parts.stream()
+                .flatMap(part -> part.clients().stream())
+                .collect(Collectors.toMap(ClientSum::clientId, Function.identity()));
         return new Queue(
-                parts.stream()
-                        .flatMap(part -> part.waiting().stream())
-                        .sorted(Comparator.comparing(Waiting::urgency)
-                                .thenComparing(Waiting::clientName)
-                                .thenComparing(Waiting::lineId)
-                                .thenComparing(Waiting::side))
+                waiting.stream()
+                        .map(Waiting::clientId)
+                        .distinct()
+                        .flatMap(id -> Stream.ofNullable(sums.get(id)))
                         .toList(),
+                waiting,
                 parts.stream().flatMap(part -> part.unjudged().stream()).toList());
     }
 
     private static Queue waiting(ClientProgram client, Known known) {
         var found = new ArrayList<Waiting>();
         var unjudged = new ArrayList<Unjudged>();
+        var urgencies = new ArrayList<Urgency>();
         for (var line : client.lines()) {
-            var tried = client.tried(line, look -> of(client, line, known));
+            var tried = client.tried(line, look -> {
+                urgencies.add(Urgency.of(Urgency.mostUrgent(known.proposed(line))));
+                return of(client, line, known);
+            });
             tried.found().ifPresent(found::addAll);
             var trouble = tried.trouble();
             if (trouble != null) {
                 unjudged.add(unjudged(client, line, trouble));
             }
         }
-        return new Queue(found, unjudged);
+        return new Queue(List.of(sum(client, urgencies, found)), found, unjudged);
+    }
+
+    private static ClientSum sum(ClientProgram of, List<Urgency> urgencies, List<Waiting> found) {
+        return new ClientSum(
+                of.client().id(),
+                of.client().details().name(),
+                of.lines().size(),
+                Collections.frequency(urgencies, Urgency.STEP_UP),
+                Collections.frequency(urgencies, Urgency.STAY),
+                Collections.frequency(urgencies, Urgency.MEASURE),
+                Collections.frequency(urgencies, Urgency.STEP_DOWN),
+                Collections.frequency(urgencies, Urgency.STOP),
+                (int) found.stream().filter(Waiting::plain).count());
     }
 
     private static Unjudged unjudged(ClientProgram of, Line line, Finding trouble) {

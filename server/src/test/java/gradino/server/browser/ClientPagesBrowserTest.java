@@ -8,7 +8,7 @@ public class ClientPagesBrowserTest extends EveryPage {
         super(List.of(
                 "/clients/new",
                 "/clients/demo-bell-ringer",
-                "/clients/demo-bell-ringer/edit",
+                "/clients/demo-bell-ringer/file",
                 "/clients/demo-waller/measure/bench?motion=hip-internal-rotation&position=seated-90-90-rear&instrument=TAPE",
                 "/clients/demo-puppeteer/measure",
                 "/clients/demo-rower/measure",

@@ -50,7 +50,7 @@ public class DecisionsBrowserTest {
         assertThat(page.getByText("1 to look at")).isVisible();
         page.keyboard().press("u");
         assertThat(page.getByText("2 to look at")).isVisible();
-        browser.button("Accept the 2 plain ones");
+        page.keyboard().press("p");
         assertThat(page.getByText("Nothing waits.")).isVisible();
     }
 
@@ -147,6 +147,8 @@ public class DecisionsBrowserTest {
         browser.button("Judge by it from now on");
         assertThat(page.getByText("Race season, in use")).isVisible();
         page.navigate(server.url("/decisions"));
+        assertThat(page.getByText("Nothing waits.")).isVisible();
+        page.navigate(server.url("/clients/" + Scene.CLIENT + "/advance"));
         assertThat(page.getByText("2 of 3 sessions at this rung").first()).isVisible();
         page.navigate(server.url("/rules"));
         page.getByLabel("Clean sessions in a row for a step up").fill("");
@@ -159,7 +161,7 @@ public class DecisionsBrowserTest {
 
     @Test
     public void anIllnessIsEnteredOnTheClientsPage() {
-        page.navigate(server.url("/clients/" + Scene.CLIENT));
+        page.navigate(server.url("/clients/" + Scene.CLIENT + "/file"));
         browser.button("Enter a pause");
         page.getByLabel("Note").fill("a cold");
         browser.button("Keep the pause");

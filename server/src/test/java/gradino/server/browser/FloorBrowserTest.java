@@ -349,7 +349,7 @@ public class FloorBrowserTest {
         assertThat(page.getByText("Nothing is trained here until it is cleared in writing")
                         .first())
                 .isVisible();
-        page.navigate(server.url("/clients/" + Scene.CLIENT));
+        page.navigate(server.url("/clients/" + Scene.CLIENT + "/file"));
         browser.button("Enter a clearance");
         page.getByLabel("Cleared by").fill("invented practitioner");
         page.getByLabel("Written on").fill(java.time.LocalDate.now(server.clock).toString());

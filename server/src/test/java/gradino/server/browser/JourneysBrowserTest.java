@@ -59,14 +59,15 @@ public class JourneysBrowserTest {
     public void aNewClientIsTakenInAndLeadsToTheScreening() {
         page.navigate(server.url("/clients/new"));
         page.getByLabel("Goal, in the client's words").fill("ring the noon bell without a twist");
+        page.getByText("Time, equipment and lengths (may wait)").click();
         page.getByLabel("Stature").fill("12");
-        browser.button("Take in, go on to the screening");
+        browser.button("Save and start screening");
         assertThat(page.getByText("A name of up to 120 letters.")).isVisible();
         assertThat(page.getByText("Between 50 and 250 cm.")).isVisible();
         assertThat(page.getByLabel("Goal, in the client's words")).hasValue("ring the noon bell without a twist");
         page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Wenna Quill");
         page.getByLabel("Stature").fill("170");
-        browser.button("Take in, go on to the screening");
+        browser.button("Save and start screening");
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Wenna Quill")))
                 .isVisible();
         Assertions.assertThat(page.url()).endsWith("/screening");
@@ -134,7 +135,7 @@ public class JourneysBrowserTest {
     @Test
     public void theKeysAreOnTheirSheetAndTheThemeStays() {
         page.navigate(server.url("/clients/demo-rower"));
-        assertThat(page.getByText("What must not be done")).isVisible();
+        assertThat(page.getByText("Next session")).isVisible();
         page.keyboard().press("?");
         assertThat(page.getByRole(AriaRole.DIALOG)).containsText("stop sign");
         page.keyboard().press("Escape");
