@@ -1,10 +1,12 @@
 import js from '@eslint/js';
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
+import words from './words-not-to-use.json' with { type: 'json' };
 
 const steps = [
   'account',
   'today',
+  'clients',
   'intake',
   'measure',
   'prescribe',
@@ -12,8 +14,17 @@ const steps = [
   'advance',
   'home',
   'report',
+  'schedule',
   'exchange',
 ];
+
+// The plain words are those people know from every program; the server's are looked through by its own tests.
+const plain = words.flatMap((word) =>
+  ['JSXText[value=', 'Literal[value=', 'TemplateElement[value.raw='].map((node) => ({
+    selector: `${node}/${word}/i]`,
+    message: `Not a plain word: ${word}`,
+  })),
+);
 
 // The rooms of a step that has grown, in the order of its arrows; '' is what all of them share.
 const rooms = { perform: ['', 'gauge', 'floor', 'record'] };
@@ -49,6 +60,7 @@ export default tseslint.config(
   { ignores: ['dist', 'target', 'node_modules', '.build', 'src/shared/api/schema.d.ts'] },
   js.configs.recommended,
   ...tseslint.configs.strict,
+  { files: ['src/**/*.{ts,tsx}'], rules: { 'no-restricted-syntax': ['error', ...plain] } },
   { files: ['src/**/*.{ts,tsx}'], ...hooks.configs.flat['recommended-latest'] },
   {
     files: ['src/shared/**/*.{ts,tsx}'],

@@ -7,7 +7,7 @@ import { useMethods } from '../shared/blocks/useForms';
 import { Sheet } from '../shared/ui/Sheet';
 import { isTyping } from '../shared/ui/keys';
 import { useCatalogue } from '../shared/ui/useCatalogue';
-import { found, type Place } from './finding';
+import { found, type Place } from '../shared/finding';
 import { DEEPER, FIRST, MORE, OF_A_CLIENT } from './pages';
 
 /** Everything that can be gone to, by typing a part of its name; opened by one key. */

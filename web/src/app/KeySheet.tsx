@@ -31,19 +31,19 @@ const KEYS: [string, [string, string][]][] = [
   [
     'Measure',
     [
-      ['Enter', 'next trial; in the last one keep the measurement'],
+      ['Enter', 'next trial; in the last one save the measurement'],
       ['s m p h n', 'end feel: stretch, muscle, pinch, hard block, nothing'],
       ['+ −', 'pain'],
       ['c', 'control grade'],
       ['w', 'cold, warm'],
-      ['Ctrl Enter', 'keep the measurement as it is'],
+      ['Ctrl Enter', 'save the measurement as it is'],
     ],
   ],
   [
     'Prescribe',
     [
       ['↑ ↓ in a number', 'one step up or down; Shift for five'],
-      ['Ctrl Enter', 'keep the plan'],
+      ['Ctrl Enter', 'save the session'],
     ],
   ],
   [
@@ -54,7 +54,7 @@ const KEYS: [string, [string, string][]][] = [
       ['↑ ↓', 'left side, right side'],
       ['+ −', 'more, less of what matters most; Shift for five'],
       ['c', 'copy the block'],
-      ['Delete', 'take the block out'],
+      ['Delete', 'remove the block'],
       ['a', 'add a position'],
       ['Ctrl Z, Ctrl Y', 'undo, redo'],
     ],

@@ -158,7 +158,7 @@ function Inside({ block, place, forms, findings, change }: Props) {
               className="min-h-8! px-2! py-0!"
               onClick={() => change('', (g) => ({ ...g, blocks: g.blocks.filter((_, j) => j !== i) }))}
             >
-              Take out
+              Remove
             </Button>
           </div>
           <BlockInspector

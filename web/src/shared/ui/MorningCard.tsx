@@ -84,7 +84,7 @@ export function MorningCard({
         disabled={settled === null || answer.isPending || correction?.trim() === ''}
         onClick={() => settled !== null && answer.mutate(settled)}
       >
-        {before ? 'Keep the correction' : 'Keep the answer'}
+        {before ? 'Save the correction' : 'Save the answer'}
       </Button>
     </section>
   );

@@ -54,7 +54,7 @@ function Password() {
         change.mutate();
       }}
     >
-      <h3 className="font-bold">Another password</h3>
+      <h3 className="font-bold">Change password</h3>
       <TextField
         label="Password now"
         type="password"

@@ -15,7 +15,7 @@ const ROLES = (['COACH', 'ASSISTANT', 'OWNER'] as const).map((r) => [r, ROLE[r]]
 /** The owner's page: who may sign in, and who saw and changed what. */
 export function AccountsPage() {
   const me = useSignInState().data?.me;
-  if (me?.role !== 'OWNER') return <p>Accounts are kept by the studio's owner.</p>;
+  if (me?.role !== 'OWNER') return <p>Only the studio’s owner changes accounts.</p>;
   return (
     <>
       <h1 className="mb-5 text-3xl font-bold">Accounts</h1>
@@ -72,7 +72,7 @@ function Person({ account }: { account: Account }) {
           <span className="block text-sm text-soft">signs in as {account.signIn}</span>
         </p>
         <Button onClick={() => setPassword(password === null ? '' : null)}>New password</Button>
-        <Button onClick={() => disable.mutate()}>{account.disabled ? 'Let in again' : 'Close account'}</Button>
+        <Button onClick={() => disable.mutate()}>{account.disabled ? 'Reopen account' : 'Close account'}</Button>
       </div>
       <Failure error={disable.error} />
       <EndedLinks ended={disable.data?.ended} />
@@ -123,7 +123,7 @@ function NewAccount() {
         add.mutate();
       }}
     >
-      <h2 className="text-xl font-bold">Somebody new</h2>
+      <h2 className="text-xl font-bold">New account</h2>
       <Choice label="May do" value={role} options={ROLES} onChange={setRole} />
       <p className="text-sm text-soft">
         Coaches see their own clients and those shared with them; assistants read what is shared; owners see all.

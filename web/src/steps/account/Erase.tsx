@@ -32,8 +32,8 @@ export function Erase({ client }: { client: Schemas['ClientFile'] }) {
             <p>{client.details.name} is erased, and no file here holds anything of them but the backups.</p>
             <p>
               {erase.data.backupsUntil
-                ? `The last backup that Gradino made with them in it is gone by ${day(erase.data.backupsUntil)}. Copies that you made yourself stay until you remove them.`
-                : 'Gradino has no backup with them in it. Copies that you made yourself stay until you remove them.'}
+                ? `The last backup that Gradino made and that includes them is gone by ${day(erase.data.backupsUntil)}. Copies that you made yourself stay until you remove them.`
+                : 'Gradino has no backup that includes them. Copies that you made yourself stay until you remove them.'}
             </p>
             <Button look="main" onClick={() => void gone()}>
               To today
@@ -43,10 +43,10 @@ export function Erase({ client }: { client: Schemas['ClientFile'] }) {
         <div className={erase.data ? 'hidden' : 'space-y-4'}>
           <p>
             Everything of theirs goes, for good: file, measures, sessions, decisions, notes, and the links to their
-            home. Copies of the database bring nobody back. Take out the archive first if it may be needed.
+            home. Copies of the database bring nobody back. Download the archive first if it may be needed.
           </p>
           <a className="inline-block font-semibold underline" href="/api/exchange/gradino.zip" download>
-            Take out the archive
+            Download the archive
           </a>
           <TextField
             label={`Type the name to confirm: ${client.details.name}`}

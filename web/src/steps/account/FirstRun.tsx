@@ -26,7 +26,7 @@ export function FirstRun() {
       }}
     >
       <p className="text-lg">
-        Welcome. Nobody is here yet: you become the owner, who adds the coaches and keeps the data.
+        Welcome. Nobody is here yet: you become the owner, who adds the coaches and looks after the data.
       </p>
       <TextField
         label="Code from the console where Gradino was started"

@@ -55,7 +55,7 @@ export function SharingPage() {
                 <strong>{c.name}</strong> ({c.signIn}), {ROLE[c.role]}
                 <span className="block text-sm text-soft">
                   {kind(c.id) === 'OWN'
-                    ? 'whose client this is'
+                    ? 'their coach'
                     : kind(c.id) === 'SHARED'
                       ? 'sees this client'
                       : 'does not see this client'}

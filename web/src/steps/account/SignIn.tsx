@@ -42,7 +42,7 @@ export function SignIn({ state }: { state: Schemas['SignInState'] }) {
       </form>
       {demoPassword !== undefined && (
         <section className="mt-8 border-t border-rule pt-4">
-          <h2 className="mb-2 font-bold">Lantern Quay Studio, the demo: come in as</h2>
+          <h2 className="mb-2 font-bold">Lantern Quay Studio, the demo: sign in as</h2>
           <div className="grid gap-2">
             {state.demo.map((a) => (
               <Button key={a.id} onClick={() => enter.mutate({ signIn: a.signIn, password: demoPassword })}>

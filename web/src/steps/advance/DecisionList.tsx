@@ -19,7 +19,7 @@ export function useUndo(lineId: string) {
 
 export function DecisionList({ lineId }: { lineId: string }) {
   const kept = useQuery({
-    queryKey: ['kept', lineId],
+    queryKey: ['decided', lineId],
     queryFn: () => ask(api.GET('/api/lines/{lineId}/decisions', { params: { path: { lineId } } })),
   });
   const undo = useUndo(lineId);
@@ -39,10 +39,10 @@ export function DecisionList({ lineId }: { lineId: string }) {
               {difference(k.changes)}
               {k.reason ? `, because ${k.reason}` : ''}
             </span>{' '}
-            {k.undoneAt && <strong>taken back</strong>}
+            {k.undoneAt && <strong>undone</strong>}
             {k.mayBeTakenBack && (
               <Button className="min-h-8 px-2 py-0 text-xs" onClick={() => undo.mutate(k.id)}>
-                Take back
+                Undo
               </Button>
             )}
           </li>

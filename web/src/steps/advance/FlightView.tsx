@@ -11,7 +11,7 @@ const TURNED: Record<Schemas['Rung']['turned'], string> = {
   TOO_EARLY: 'too early to say',
   HELD: 'held',
   HURT: 'hurt',
-  TAKEN_BACK: 'taken back',
+  TAKEN_BACK: 'undone',
 };
 
 /** A side's flight: the rungs it has stood on, every step with its reason, and how it turned out. */

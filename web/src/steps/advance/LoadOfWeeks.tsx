@@ -41,7 +41,7 @@ export function LoadOfWeeks({ clientId }: { clientId: string }) {
         {before ? `, ${Math.round(before.total)} in the seven before` : ''}
         {words(now)}.{' '}
         {load.data && load.data.unrated > 0 && (
-          <span className="text-soft">{load.data.unrated} sessions without a rating are not in it.</span>
+          <span className="text-soft">{load.data.unrated} sessions without a rating are left out.</span>
         )}
       </p>
     </section>

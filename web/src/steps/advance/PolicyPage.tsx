@@ -35,7 +35,7 @@ export function PolicyPage() {
       <h1 className="text-3xl font-bold">Rules</h1>
       <p className="mb-4 max-w-prose text-soft">
         What a step up, a stay or a step down is judged by. The house policy ships with Gradino and stays; a copy may
-        differ. Every decision keeps the name of the policy it was judged by.
+        differ. Every decision names the policy it was judged by.
       </p>
       <Failure error={policies.error} />
       <p className="mb-4 flex flex-wrap gap-3">
@@ -51,12 +51,12 @@ export function PolicyPage() {
           </Button>
         ))}
       </div>
-      {shown && <Editor key={`${shown.id} ${shown.version}`} policy={shown} onKept={choose} />}
+      {shown && <Editor key={`${shown.id} ${shown.version}`} policy={shown} onSaved={choose} />}
     </>
   );
 }
 
-function Editor({ policy, onKept }: { policy: Policy; onKept: (id: string) => void }) {
+function Editor({ policy, onSaved }: { policy: Policy; onSaved: (id: string) => void }) {
   const queries = useQueryClient();
   const house = policy.id === 'house';
   const [name, setName] = useState(house ? 'Our rules' : policy.name);
@@ -77,7 +77,7 @@ function Editor({ policy, onKept }: { policy: Policy; onKept: (id: string) => vo
       ),
     onSuccess: async (kept) => {
       await after(kept);
-      onKept(id);
+      onSaved(id);
     },
   });
   const use = useMutation({
@@ -99,7 +99,7 @@ function Editor({ policy, onKept }: { policy: Policy; onKept: (id: string) => vo
         <TextField label="Why it differs" value={note} onChange={setNote} />
         <span className="flex gap-2">
           <Button look="main" disabled={keep.isPending} onClick={() => keep.mutate()}>
-            {house ? 'Keep a copy' : 'Keep'}
+            {house ? 'Save as a copy' : 'Save'}
           </Button>
           {!policy.inUse && (
             <Button disabled={use.isPending} onClick={() => use.mutate()}>
@@ -110,7 +110,7 @@ function Editor({ policy, onKept }: { policy: Policy; onKept: (id: string) => vo
       </div>
       <p className="mb-4 text-sm text-soft">
         {policy.label}
-        {policy.recordedAt && `, kept ${day(policy.recordedAt)}`}. {policy.note}
+        {policy.recordedAt && `, saved ${day(policy.recordedAt)}`}. {policy.note}
       </p>
       <Failure error={findings.length > 0 ? null : (keep.error ?? use.error)} />
       <div className="gap-x-10 xl:columns-2">

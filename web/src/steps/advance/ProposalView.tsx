@@ -125,7 +125,7 @@ function Consequences({ proposal }: { proposal: Schemas['Proposal'] }) {
     return (
       <p className="my-3 max-w-prose">
         Both sides go on there together, at a first dose worked out for that position. What was done here stays in the
-        record, and it can be taken back until the first session there.
+        record, and you can undo it until the first session there.
       </p>
     );
   }

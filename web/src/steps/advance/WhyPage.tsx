@@ -31,7 +31,7 @@ export function WhyPage() {
       <h1 className="text-3xl font-bold">Why?{whose.data && !file.data && ` ${words(whose.data.line.motion)}`}</h1>
       <p className="mb-4 max-w-prose text-soft">
         Every fact in the order of time: what it changed, how each gate judged then, and what was proposed. Open a line
-        from its decisions, or bring in a small history of your own; it is worked out and not kept.
+        from its decisions, or import a small history of your own; it is worked out and not saved.
       </p>
       <label className="mb-4 block">
         <span className="mb-1 block text-sm text-soft">A small history, as a CSV file</span>

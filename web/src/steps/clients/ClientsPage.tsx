@@ -6,8 +6,8 @@ import { daysAgo, day, weekday, words } from '../../shared/units';
 import { ButtonLink } from '../../shared/ui/ButtonLink';
 import { Choice } from '../../shared/ui/Choice';
 import { Failure } from '../../shared/ui/Findings';
-import { Flags } from '../today/Flags';
-import { next } from '../today/next';
+import { Flags } from '../../shared/client/Flags';
+import { next } from '../../shared/client/next';
 import { NEEDS, ordered, type Order } from './order';
 
 type ClientDay = Schemas['ClientDay'];

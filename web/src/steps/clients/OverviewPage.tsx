@@ -6,7 +6,7 @@ import { useClientDay } from '../../shared/ui/ClientCautions';
 import { ClientHead } from '../../shared/ui/ClientHead';
 import { Cautions } from '../../shared/ui/Cautions';
 import { Failure } from '../../shared/ui/Findings';
-import { next } from '../today/next';
+import { next } from '../../shared/client/next';
 import { Goals } from './Goals';
 import { Lately } from './Lately';
 import { LinesNow } from './LinesNow';

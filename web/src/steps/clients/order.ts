@@ -1,4 +1,4 @@
-import { plain } from '../../app/finding';
+import { plain } from '../../shared/finding';
 import type { Schemas } from '../../shared/api/client';
 import { words } from '../../shared/units';
 

@@ -64,7 +64,7 @@ function Import() {
   const findings = take.error instanceof ProblemError ? take.error.findings : [];
   return (
     <section>
-      <h2 className="text-xl font-bold">Bring in</h2>
+      <h2 className="text-xl font-bold">Import</h2>
       <p className="mb-3 max-w-prose text-soft">
         Any of the files on this page, or the whole archive. All or nothing: with one wrong cell nothing is stored, and
         its row and column are named. Rows that are here already stay as they are.
@@ -73,7 +73,7 @@ function Import() {
         type="file"
         multiple
         accept=".csv,.zip"
-        aria-label="Files to bring in"
+        aria-label="Files to import"
         className="mb-3 block w-full border border-rule bg-card p-3"
         onChange={(e) => {
           setFiles([...(e.target.files ?? [])]);
@@ -81,7 +81,7 @@ function Import() {
         }}
       />
       <Button look="main" disabled={files.length === 0 || take.isPending} onClick={() => take.mutate(files)}>
-        {take.isPending ? 'Reading…' : 'Bring in'}
+        {take.isPending ? 'Reading…' : 'Import'}
       </Button>
       {take.error && (
         <div role="alert" className="mt-4 border-l-4 border-warn bg-warn-paper px-3 py-2 text-warn">
@@ -109,9 +109,9 @@ function Import() {
 function Export() {
   return (
     <section>
-      <h2 className="text-xl font-bold">Take out</h2>
+      <h2 className="text-xl font-bold">Export</h2>
       <p className="mb-3 max-w-prose text-soft">
-        Everything as CSV. Brought into an empty Gradino it gives the same proposals as here.
+        Everything as CSV. Imported into an empty Gradino it gives the same proposals as here.
       </p>
       <a
         href="/api/exchange/gradino.zip"

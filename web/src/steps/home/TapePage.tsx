@@ -119,7 +119,7 @@ function OneSide({ side, clientId, tape, body }: SideProps) {
       <Failure error={findingsOf(keep.error).length > 0 ? null : keep.error} />
       {keep.isSuccess ? (
         <p role="status" className="mt-2 font-semibold">
-          Kept. Your coach sees it.
+          Saved. Your coach sees it.
         </p>
       ) : (
         <Button
@@ -128,7 +128,7 @@ function OneSide({ side, clientId, tape, body }: SideProps) {
           disabled={angle === undefined || pain === null || keep.isPending}
           onClick={() => keep.mutate()}
         >
-          Keep
+          Save
         </Button>
       )}
     </section>

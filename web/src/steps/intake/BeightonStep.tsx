@@ -35,7 +35,7 @@ export function BeightonStep({ items, a, set }: Props) {
             Score them now
           </Button>
         </div>
-        <p className="mt-3 text-sm text-soft">Left out, a score noted in the file counts on.</p>
+        <p className="mt-3 text-sm text-soft">If skipped, the score on file still applies.</p>
       </div>
     );
   }

@@ -37,7 +37,7 @@ export function Clearances({ client }: { client: ClientFile }) {
       {writing ? (
         <Write client={client} done={() => setWriting(false)} />
       ) : (
-        <Button onClick={() => setWriting(true)}>Enter a clearance</Button>
+        <Button onClick={() => setWriting(true)}>Add a clearance</Button>
       )}
     </section>
   );
@@ -140,9 +140,9 @@ function Write({ client, done }: { client: ClientFile; done: () => void }) {
       <Failure error={findings.length > 0 ? null : save.error} />
       <div className="flex gap-3">
         <Button look="main" type="submit" disabled={save.isPending}>
-          Keep the clearance
+          Save the clearance
         </Button>
-        <Button onClick={done}>Leave it</Button>
+        <Button onClick={done}>Cancel</Button>
       </div>
     </form>
   );

@@ -80,7 +80,7 @@ export function JointEvents({ a, set, findings }: StepProps) {
                 path={`events[${i}].on`}
                 findings={findings}
               />
-              <Button onClick={() => set({ events: a.events.filter((_, j) => j !== i) })}>Take out</Button>
+              <Button onClick={() => set({ events: a.events.filter((_, j) => j !== i) })}>Remove</Button>
             </div>
             <TextField
               label="Limits given by the surgeon, in words"

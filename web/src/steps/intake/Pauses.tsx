@@ -35,7 +35,7 @@ export function Pauses({ clientId }: { clientId: string }) {
               {p.note && <span className="text-soft"> · {p.note}</span>}
             </span>
             <Button className="text-sm" onClick={() => setOpen(p)}>
-              {p.until ? 'Change' : 'It ended, or change'}
+              {p.until ? 'Change' : 'End or change'}
             </Button>
           </li>
         ))}
@@ -43,7 +43,7 @@ export function Pauses({ clientId }: { clientId: string }) {
       {open ? (
         <Form key={open.id ?? 'new'} clientId={clientId} pause={open} close={() => setOpen(null)} />
       ) : (
-        <Button onClick={() => setOpen({})}>Enter a pause</Button>
+        <Button onClick={() => setOpen({})}>Add a pause</Button>
       )}
       <Failure error={pauses.error} />
     </section>
@@ -92,9 +92,9 @@ function Form({ clientId, pause, close }: { clientId: string; pause: Partial<Pau
       <Failure error={findings.length > 0 ? null : keep.error} />
       <div className="flex gap-3">
         <Button look="main" disabled={keep.isPending} onClick={() => keep.mutate()}>
-          Keep the pause
+          Save the pause
         </Button>
-        <Button onClick={close}>Leave it</Button>
+        <Button onClick={close}>Cancel</Button>
       </div>
     </div>
   );

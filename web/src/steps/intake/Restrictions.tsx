@@ -20,7 +20,7 @@ export function Restrictions({ client }: { client: Schemas['ClientFile'] }) {
         Holds in every plan, session, proposal and import of this client. Adding is free; only a written clearance
         loosens.
       </p>
-      {client.restrictions.length === 0 && <p className="mb-3">Nothing stands against training.</p>}
+      {client.restrictions.length === 0 && <p className="mb-3">No restrictions.</p>}
       <ul className="mb-3 space-y-2">
         {client.restrictions.map((r) => (
           <li key={r.id} className="border-l-4 border-warn pl-3">
@@ -135,7 +135,7 @@ function Add({ clientId, done }: { clientId: string; done: () => void }) {
         <Button look="main" type="submit" disabled={save.isPending}>
           Set restriction
         </Button>
-        <Button onClick={done}>Leave it</Button>
+        <Button onClick={done}>Cancel</Button>
       </div>
     </form>
   );

@@ -113,7 +113,7 @@ function Conversation({ client, asked, last }: Props) {
             </Button>
           ) : (
             <Button look="main" disabled={save.isPending} onClick={() => save.mutate()}>
-              Keep these answers
+              Save these answers
             </Button>
           )}
         </div>

@@ -62,7 +62,7 @@ function Round({ clientId, body, paired }: Props) {
             body={body}
             state={state}
             setState={(change) => setState((s) => (s ? change(s) : s))}
-            onKept={() => go(at + 1)}
+            onSaved={() => go(at + 1)}
             place={() => <Where item={item} body={body} at={at} all={items.length} />}
           />
         ) : (
@@ -185,7 +185,7 @@ function OneMovement({ clientId, paired, pair }: { clientId: string; paired: Pai
         />
       </div>
       <Button onClick={() => save.mutate()} disabled={value === null || save.isPending}>
-        Keep
+        Save
       </Button>
       <span className="min-h-11 content-center text-soft" role="status">
         {pair.then !== undefined && `then ${pair.then} ${unit}`} {pair.now !== undefined && `now ${pair.now} ${unit}`}

@@ -120,7 +120,7 @@ export function BatteryForm({ clientId, body, done }: { clientId: string; body: 
         <Button look="main" type="submit" disabled={save.isPending}>
           Save: {items.length} measures
         </Button>
-        <Button onClick={done}>Leave it</Button>
+        <Button onClick={done}>Cancel</Button>
       </div>
     </form>
   );

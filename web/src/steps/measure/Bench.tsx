@@ -18,14 +18,14 @@ type Props = {
   body: Body;
   state: BenchState;
   setState: (change: (s: BenchState) => BenchState) => void;
-  onKept: (state: BenchState) => void;
+  onSaved: (state: BenchState) => void;
   place: (set: (part: Partial<BenchState>) => void, findings: Schemas['Finding'][]) => ReactNode;
 };
 
 const SHOWN = /trials\[|tape\.|pain|controlGrade|incline\.|instrument/;
 
 /** One measurement: what to measure, the trials, the reading, the end feel. Enter in the last trial keeps it. */
-export function Bench({ clientId, body, state, setState, onKept, place }: Props) {
+export function Bench({ clientId, body, state, setState, onSaved, place }: Props) {
   const queries = useQueryClient();
   const [kept, setKept] = useState<string | null>(null);
   const set = (part: Partial<BenchState>) => setState((s) => ({ ...s, ...part }));
@@ -43,8 +43,8 @@ export function Bench({ clientId, body, state, setState, onKept, place }: Props)
   const save = useMutation({
     mutationFn: (s: BenchState) => ask(api.POST('/api/clients/{clientId}/measurements', { ...path, body: draftOf(s) })),
     onSuccess: (_, s) => {
-      setKept(`Kept: ${words(s.side)} ${words(s.mode)} ${words(s.warmth)}.`);
-      onKept(s);
+      setKept(`Saved: ${words(s.side)} ${words(s.mode)} ${words(s.warmth)}.`);
+      onSaved(s);
       // Nobody waits for them: whoever types on at once would find the next Enter ignored.
       for (const key of ['ranges', 'history', 'day', 'assessment']) {
         void queries.invalidateQueries({ queryKey: [key] });
@@ -97,7 +97,7 @@ export function Bench({ clientId, body, state, setState, onKept, place }: Props)
       <Failure error={findingsOf(save.error).length > 0 ? null : save.error} />
       <div className="mt-4 flex flex-wrap items-center gap-4">
         <Button look="main" onClick={() => save.mutate(state)} disabled={!typed || save.isPending}>
-          Keep {state.side === 'MIDLINE' ? '' : `${words(state.side)} `}
+          Save {state.side === 'MIDLINE' ? '' : `${words(state.side)} `}
           {words(state.mode)}
         </Button>
         <span className="text-soft" role="status">
@@ -105,7 +105,7 @@ export function Bench({ clientId, body, state, setState, onKept, place }: Props)
         </span>
       </div>
       <p className="mt-3 text-sm text-soft">
-        Keys in a trial: Enter next and keep · s stretch · m muscle · p pinch · h hard block · n nothing · + − pain · c
+        Keys in a trial: Enter next and save · s stretch · m muscle · p pinch · h hard block · n nothing · + − pain · c
         control · w warm
       </p>
     </section>

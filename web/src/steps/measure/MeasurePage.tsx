@@ -63,7 +63,7 @@ function FreeBench(props: Props) {
         body={body}
         state={state}
         setState={setState}
-        onKept={(s) => setState(afterKept(s))}
+        onSaved={(s) => setState(afterKept(s))}
         place={(set, findings) => <Place state={state} set={set} body={body} findings={findings} />}
       />
       <section aria-label="Result" className="min-w-0">

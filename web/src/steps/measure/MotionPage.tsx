@@ -177,7 +177,7 @@ const KIND: Record<Schemas['TableValue']['kind'], string> = {
 /** Every published value for this motion in this joint position. */
 function Tables({ values }: { values: Schemas['TableValue'][] }) {
   if (values.length === 0) {
-    return <p className="text-sm text-soft">No published table was taken in this joint position.</p>;
+    return <p className="text-sm text-soft">No published table was measured in this joint position.</p>;
   }
   return (
     <details>

@@ -27,7 +27,7 @@ export function Movements({ movements, setMovements }: Props) {
             {m.name}, {m.unit === 'GRADE' ? '0 to 10' : 'cm'}
             <button
               type="button"
-              aria-label={`Take out ${m.name}`}
+              aria-label={`Remove ${m.name}`}
               onClick={() => setMovements(movements.filter((x) => x !== m))}
             >
               ✕

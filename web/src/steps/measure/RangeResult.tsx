@@ -13,13 +13,13 @@ export function RangeResult({ row, state, clientId }: Props) {
     return (
       <p className="max-w-prose text-soft">
         No {words(state.instrument)} reading of {words(state.motion)} in this position yet. Readings of other positions
-        or instruments are kept apart: each has its own zero.
+        or instruments are not mixed: each has its own zero.
       </p>
     );
   }
   return (
     <>
-      <h2 className="mb-1 text-xl font-bold">Where {row.name} stands</h2>
+      <h2 className="mb-1 text-xl font-bold">{row.name} now</h2>
       <p className="mb-4 text-sm text-soft">
         Cold readings only. Outline passive, solid active, hatched gap, whiskers 95 %
         {row.usualPassive

@@ -103,7 +103,7 @@ function Trials({ view, person, visit }: { view: View; person: number; visit: nu
       <OtherFindings findings={findings} shown={(p) => /trials\[/.test(p)} />
       <Failure error={findings.length > 0 ? null : save.error} />
       <Button look="main" className="mt-3" onClick={() => save.mutate()} disabled={save.isPending}>
-        Keep
+        Save
       </Button>
     </div>
   );

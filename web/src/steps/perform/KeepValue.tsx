@@ -28,7 +28,7 @@ export function KeepValue({ of, how, unit, path, send, children }: Props) {
           {value}
           {unit}
         </b>{' '}
-        {how}, kept
+        {how}, saved
       </p>
     );
   }
@@ -48,7 +48,7 @@ export function KeepValue({ of, how, unit, path, send, children }: Props) {
       </div>
       {children?.(findings)}
       <Button disabled={value === null || keep.isPending} onClick={submit}>
-        Keep
+        Save
       </Button>
       <Failure error={findings.length > 0 ? null : keep.error} />
     </div>

@@ -107,7 +107,7 @@ function Removal({ clientId, session, lines, close }: RemovalProps) {
     <Sheet open onOpenChange={close} title={`Remove “${session.name}”?`}>
       <p className="mb-4">
         {ending.length > 0
-          ? `These lines stand in no other session and end with it: ${ending.map((l) => words(l.line.motion)).join(', ')}.`
+          ? `These lines are in no other session and end with it: ${ending.map((l) => words(l.line.motion)).join(', ')}.`
           : 'Its lines go on in other sessions.'}{' '}
         What was trained stays in the record.
       </p>
@@ -132,7 +132,7 @@ function Lines({ clientId, lines }: { clientId: string; lines: Line[] }) {
         ))}
       </ul>
       <p className="mt-2 text-sm text-soft">
-        A line has the same dose in every session that it stands in. It is advanced from what was logged.
+        A line has the same dose in every session. It is advanced from what was logged.
       </p>
     </section>
   );

@@ -80,7 +80,7 @@ export function MoveSheet({ clientId, week, held, close, change }: Props) {
         </Button>
         {!adds && (
           <Button disabled={change.isPending} onClick={() => move(NOWHERE)}>
-            Leave it out this day
+            Cancel out this day
           </Button>
         )}
         <Button onClick={close}>Cancel</Button>

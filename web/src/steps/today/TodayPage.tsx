@@ -8,10 +8,10 @@ import { isTyping } from '../../shared/ui/keys';
 import { BeginAssessment } from '../../shared/ui/BeginAssessment';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { ButtonLink } from '../../shared/ui/ButtonLink';
-import { Flags, Planned } from './Flags';
+import { Flags, Planned } from '../../shared/client/Flags';
 import { FromHome } from './FromHome';
 import { Mornings } from './Mornings';
-import { next } from './next';
+import { next } from '../../shared/client/next';
 
 type ClientDay = Schemas['ClientDay'];
 /** Who is quiet is found under Clients. */

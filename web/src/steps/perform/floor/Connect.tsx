@@ -6,7 +6,7 @@ import type { Manner } from '../gauge/gauges';
 import { References } from '../gauge/References';
 
 const MANNERS: [Manner, string][] = [
-  ['GOOD', 'keeps to it'],
+  ['GOOD', 'steady'],
   ['OVER_EAGER', 'over-eager'],
   ['FADING', 'fading'],
   ['STOPS_EARLY', 'stops early'],

@@ -205,7 +205,7 @@ function TopLine({ floor, store, view, muted, mute, wake }: TopProps) {
 
 function kept({ waiting, trouble }: View): string {
   if (waiting === null) return 'looking for what waits…';
-  return waiting > 0 ? `${waiting} to send. ${trouble ?? ''}` : 'all kept';
+  return waiting > 0 ? `${waiting} to send. ${trouble ?? ''}` : 'all saved';
 }
 
 /** The restrictions in a few words, all through the session. */

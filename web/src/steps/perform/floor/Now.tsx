@@ -67,7 +67,7 @@ export function Now({ run, moments, floor, trace, changeProp }: Props) {
         <div className="min-w-0 flex-1 basis-72">
           <Verb phase={phase} />
           <p className="mt-1 text-xl text-soft sm:text-2xl">{next ? `next: ${next.cue}` : 'then the end'}</p>
-          {ahead && <p className="text-xl font-semibold sm:text-2xl">lay ready: {ahead}</p>}
+          {ahead && <p className="text-xl font-semibold sm:text-2xl">prepare: {ahead}</p>}
         </div>
       </div>
       <div className="relative h-[20vh] min-h-20 portrait:h-[9vh]">

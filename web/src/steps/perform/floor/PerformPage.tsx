@@ -126,7 +126,7 @@ function Ready({ clientId, session, lines, days }: ReadyProps) {
           onClick={() => start.mutate(session.id)}
           disabled={start.isPending}
         >
-          {open ? 'Go on with the open session' : 'Open the floor'}
+          {open ? 'Continue the open session' : 'Open the floor'}
         </Button>
       </section>
       <StopRules />

@@ -106,7 +106,7 @@ export class FloorStore {
 
   setMuted = (muted: boolean) => this.sound.setMuted(muted);
 
-  /** A change by hand: tones ahead are taken back, since their times no longer hold. */
+  /** A change by hand: tones ahead are undone, since their times no longer hold. */
   change = (make: (run: Runs.Run, now: number) => Runs.Run) => {
     this.sound.forget();
     const before = Runs.current(this.view.run);

@@ -102,7 +102,7 @@ export function ReferenceSheet({ gauges, floor, reference, close }: Props) {
               keep.reset();
             }}
           >
-            Measure anew
+            Measure again
           </Button>
         ) : (
           <Button
@@ -120,7 +120,7 @@ export function ReferenceSheet({ gauges, floor, reference, close }: Props) {
 }
 
 function words(done: number, pressing: boolean, restLeft: number, kept: boolean): string {
-  if (kept) return 'Kept.';
+  if (kept) return 'Saved.';
   if (pressing) return 'Now, all of it';
   if (done === TRIES) return 'Reckoning…';
   return restLeft > 0 ? `Rest. Try ${done + 1} of ${TRIES} comes next` : `Try ${done + 1} of ${TRIES}`;

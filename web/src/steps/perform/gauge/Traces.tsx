@@ -115,7 +115,7 @@ function Numbers({ analysis: a }: { analysis: Schemas['TraceAnalysis'] }) {
 }
 
 function slope(fade: number): string {
-  if (Math.abs(fade) < 0.05) return 'keeps level';
+  if (Math.abs(fade) < 0.05) return 'level';
   return `${fade < 0 ? 'fades' : 'rises'} by ${Math.abs(fade).toFixed(1)} points a second`;
 }
 

@@ -184,7 +184,7 @@ function Correction({ runId, title, block, close }: CorrectionProps) {
           disabled={keep.isPending || now === block}
           onClick={() => keep.mutate()}
         >
-          Keep the correction
+          Save the correction
         </Button>
       </div>
     </Sheet>

@@ -67,7 +67,7 @@ export const BlockPanel = memo(function BlockPanel(props: Props) {
             </Button>
             <Button onClick={() => shiftBlock(-1)}>Earlier</Button>
             <Button onClick={() => shiftBlock(1)}>Later</Button>
-            <Button onClick={() => changeList((all) => all.filter((_, i) => i !== spot.block))}>Take out</Button>
+            <Button onClick={() => changeList((all) => all.filter((_, i) => i !== spot.block))}>Remove</Button>
           </>
         )}
       </div>

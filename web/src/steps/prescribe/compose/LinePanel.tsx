@@ -206,7 +206,7 @@ export const LineMoves = memo(function LineMoves({ line, change, shift, remove }
       <Button onClick={() => shift(-1)}>Earlier</Button>
       <Button onClick={() => shift(1)}>Later</Button>
       <Button look="stop" onClick={remove}>
-        Take the line out
+        Remove the line
       </Button>
     </div>
   );

@@ -33,7 +33,7 @@ export function Minutes({ totals, findings, clientId, draft, put }: MinutesProps
         <span className="text-5xl font-bold" data-testid="minutes">
           {clock(totals.seconds)}
         </span>{' '}
-        <span className="text-soft">min, everything in it</span>
+        <span className="text-soft">min, including set-up and side changes</span>
       </p>
       <p className="text-soft">
         under tension: left {left.pressSeconds + left.pullSeconds} s, right {right.pressSeconds + right.pullSeconds} s ·

@@ -132,10 +132,10 @@ function ForecastLines({ forecast, x }: { forecast: NonNullable<Preview['forecas
   return (
     <g>
       <text x={-46} y={14} className="fill-soft text-[11px]">
-        left
+        strength
       </text>
       <text x={-46} y={26} className="fill-soft text-[11px]">
-        in it
+        left
       </text>
       <line x1={0} x2={x(0) + 1} y1={y(100)} y2={y(0)} stroke="var(--rule)" />
       {forecast.pools.map((pool) => (

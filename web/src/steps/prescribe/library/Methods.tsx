@@ -105,9 +105,9 @@ function MethodEditor({ start, close }: { start: string; close: () => void }) {
       <Failure error={findings.length > 0 ? null : save.error} />
       <div className="mt-2 flex gap-2">
         <Button look="main" onClick={() => save.mutate()} disabled={save.isPending}>
-          Keep as ours
+          Save as ours
         </Button>
-        <Button onClick={close}>Leave it</Button>
+        <Button onClick={close}>Cancel</Button>
       </div>
     </div>
   );

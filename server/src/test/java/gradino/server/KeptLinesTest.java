@@ -89,7 +89,7 @@ public class KeptLinesTest {
                     "an accepted step",
                     true,
                     (server, scene) -> fine(scene.decide("d1", "LEFT", "ACCEPTED", ",\"reason\":\"\""))),
-            after("a step that was taken back", false, (server, scene) -> {
+            after("a step that was undone", false, (server, scene) -> {
                 fine(scene.decide("d1", "LEFT", "ACCEPTED", ",\"reason\":\"\""));
                 fine(server.me().delete("/api/lines/" + Scene.LINE + "/decisions/d1"));
             }),

@@ -40,7 +40,7 @@ public final class DecisionCheck {
                     "reason-needed",
                     null,
                     "",
-                    "This goes further than proposed: say why, the record keeps it."));
+                    "This goes further than proposed: say why, it goes on record."));
         }
         return List.copyOf(findings);
     }

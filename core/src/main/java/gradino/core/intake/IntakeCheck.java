@@ -98,13 +98,13 @@ public final class IntakeCheck {
                 .filter(r -> r.id().equals(loosening.restriction()))
                 .findFirst();
         if (named.isEmpty()) {
-            block(findings, at + ".restriction", "unknown-restriction", "This restriction does not stand.");
+            block(findings, at + ".restriction", "unknown-restriction", "There is no such restriction.");
             return;
         }
         var kind = named.get().kind();
         Double limit = loosening.limit();
         if (limit != null && !kind.hasLimit()) {
-            block(findings, at + ".limit", "no-limit", "This one is lifted or kept; it has no number.");
+            block(findings, at + ".limit", "no-limit", "This one is lifted or stays; it has no number.");
         } else if (limit != null && !(limit >= kind.lowestLimit() && limit <= kind.highestLimit())) {
             findings.add(Finding.blocking(
                     at + ".limit", "out-of-bounds", kind.highestLimit(), kind.unitText(), "A limit within reason."));

@@ -64,7 +64,7 @@ public record MorningAnswers(Instant end, List<Given> given) {
                     "answered",
                     null,
                     "",
-                    "This was answered already: say why the first answer was wrong, the record keeps both."));
+                    "This was answered already: say why the first answer was wrong, both stay on record."));
         }
         return Optional.empty();
     }

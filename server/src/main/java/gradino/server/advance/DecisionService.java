@@ -223,7 +223,7 @@ public class DecisionService {
             }
             case DECLINED -> {
                 if (decision.reason().isBlank()) {
-                    throw Problem.invalid("reason", "required", "Say why not: the record keeps it.");
+                    throw Problem.invalid("reason", "required", "Say why not: it goes on record.");
                 }
                 yield proposal.from();
             }
@@ -291,13 +291,13 @@ public class DecisionService {
                 .orElseThrow(() -> Problem.notFound("decision"));
         if (decision.undoneAt() == null) {
             if (decision.decided().answer() == Answer.EDITED) {
-                throw Problem.conflict("edited", "This was set in the plan: set it there anew.");
+                throw Problem.conflict("edited", "This was set in the plan: set it there again.");
             }
             if (!isLast(decision, all)) {
                 throw Problem.conflict("not-the-last", "Another decision followed: take that one back first.");
             }
             if (isTrainedWith(decision)) {
-                throw Problem.conflict("session-begun", "A session has begun with it: decide anew instead.");
+                throw Problem.conflict("session-begun", "A session has begun with it: decide again instead.");
             }
             var now = StudioClock.now(clock);
             decisions.undo(decisionId, now);

@@ -57,7 +57,7 @@ class StageMoves {
         for (var harder : lines.after(line.id())) {
             if (harder.recordedAt().equals(movedAt)) {
                 if (runs.isBegunSince(harder.id(), movedAt)) {
-                    throw Problem.conflict("session-begun", "A session has begun with it: decide anew instead.");
+                    throw Problem.conflict("session-begun", "A session has begun with it: decide again instead.");
                 }
                 program.replace(harder, line.id(), at);
             }

@@ -133,7 +133,7 @@ public class ExportService {
 
     void alone(Archive archive) throws IOException {
         if (!running.tryAcquire()) {
-            throw Problem.tooMany("An archive is being taken out already: wait until it is done.");
+            throw Problem.tooMany("An archive is being exported already: wait until it is done.");
         }
         try {
             archive.write();

@@ -34,7 +34,7 @@ public final class RestoreCommand {
             try {
                 requireGood(backup);
                 var aside = putBack(data, backup, clock.instant());
-                out.println(backup + " is put back. What was there is kept in " + aside);
+                out.println(backup + " is restored. What was there was moved to " + aside);
             } finally {
                 lock.close();
             }

@@ -91,7 +91,7 @@ public class IntakeService {
     private static List<Finding> check(Added added) {
         var findings = new ArrayList<Finding>();
         if (added.reason().isBlank() || added.reason().length() > 500) {
-            block(findings, "reason", "required", "Say why: it stands wherever this bites.");
+            block(findings, "reason", "required", "Say why: the reason is shown wherever this applies.");
         }
         if (added.kind().hasLimit() && added.limit() == null) {
             block(findings, "limit", "required", "Up to where? A number is needed.");

@@ -33,7 +33,7 @@ import tools.jackson.databind.exc.ValueInstantiationException;
 @RestControllerAdvice
 class Problems extends ResponseEntityExceptionHandler {
     private static final Finding NOT_JSON =
-            Finding.blocking("", "unreadable", null, "", "This is not JSON, or a number in it is none.");
+            Finding.blocking("", "unreadable", null, "", "This is not JSON, or one of its numbers cannot be read.");
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
     @ExceptionHandler(Problem.class)

@@ -29,7 +29,7 @@ public final class Texts {
     public static Optional<Finding> wrongName(String path, String name) {
         return INVISIBLE.matcher(name).find()
                 ? Optional.of(Finding.blocking(
-                        path, "invisible", null, "", "There is a character in it that nobody can see: type it anew."))
+                        path, "invisible", null, "", "This contains an invisible character: type it again."))
                 : Optional.empty();
     }
 
@@ -38,7 +38,7 @@ public final class Texts {
             return Optional.of(Finding.blocking(path, "too-long", (double) most, "", "At most " + most + " letters."));
         }
         return CONTROL.matcher(text).find()
-                ? Optional.of(Finding.blocking(path, "control", null, "", "There is a control character in it."))
+                ? Optional.of(Finding.blocking(path, "control", null, "", "This contains a control character."))
                 : Optional.empty();
     }
 }

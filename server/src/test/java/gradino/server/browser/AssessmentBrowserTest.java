@@ -143,7 +143,7 @@ public class AssessmentBrowserTest {
         page.keyboard().press("Enter");
         assertThat(page.locator("input[name=trial-3]")).isFocused();
         page.keyboard().press("Enter");
-        assertThat(page.getByText("Kept: left passive cold.")).isVisible();
+        assertThat(page.getByText("Saved: left passive cold.")).isVisible();
     }
 
     @Test(dependsOnMethods = "trialsThatLieApartAskForMoreAndADecimalPointGoesBackToItsNumber")

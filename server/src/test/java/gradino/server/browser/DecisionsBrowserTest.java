@@ -94,10 +94,10 @@ public class DecisionsBrowserTest {
         page.navigate(server.url("/rules"));
         page.getByLabel("Name of the copy").fill("Race season");
         page.getByLabel("Clean sessions in a row for a step up").fill("9");
-        browser.button("Keep a copy");
+        browser.button("Save as a copy");
         assertThat(page.getByText("Between 2 and 4.")).isVisible();
         page.getByLabel("Clean sessions in a row for a step up").fill("3");
-        browser.button("Keep a copy");
+        browser.button("Save as a copy");
         assertThat(page.getByText("Race season").first()).isVisible();
         assertThat(page.getByText("; house 2.")).isVisible();
         page.navigate(server.url("/rules/backtest"));
@@ -134,8 +134,8 @@ public class DecisionsBrowserTest {
         assertThat(page.getByText("Nothing waits.")).isVisible();
         page.navigate(server.url("/clients/" + Scene.CLIENT + "/advance"));
         assertThat(page.getByText("because a race is near").first()).isVisible();
-        browser.click(AriaRole.BUTTON, "Take back");
-        assertThat(page.getByText("taken back").first()).isVisible();
+        browser.click(AriaRole.BUTTON, "Undo");
+        assertThat(page.getByText("undone").first()).isVisible();
     }
 
     @Test
@@ -143,7 +143,7 @@ public class DecisionsBrowserTest {
         page.navigate(server.url("/rules"));
         page.getByLabel("Name of the copy").fill("Race season");
         page.getByLabel("Clean sessions in a row for a step up").fill("3");
-        browser.button("Keep a copy");
+        browser.button("Save as a copy");
         browser.button("Judge by it from now on");
         assertThat(page.getByText("Race season, in use")).isVisible();
         page.navigate(server.url("/decisions"));
@@ -153,7 +153,7 @@ public class DecisionsBrowserTest {
         page.navigate(server.url("/rules"));
         page.getByLabel("Clean sessions in a row for a step up").fill("");
         assertThat(page.getByText("empty is the house’s 2")).isVisible();
-        browser.button("Keep");
+        browser.button("Save");
         browser.button("Judge by it from now on");
         page.navigate(server.url("/decisions"));
         assertThat(page.getByText("Top hold: 10 s → 15 s").first()).isVisible();
@@ -162,9 +162,9 @@ public class DecisionsBrowserTest {
     @Test
     public void anIllnessIsEnteredOnTheClientsPage() {
         page.navigate(server.url("/clients/" + Scene.CLIENT + "/file"));
-        browser.button("Enter a pause");
+        browser.button("Add a pause");
         page.getByLabel("Note").fill("a cold");
-        browser.button("Keep the pause");
+        browser.button("Save the pause");
         assertThat(page.getByText(", still")).isVisible();
         assertThat(page.getByText("a cold")).isVisible();
     }

@@ -350,7 +350,7 @@ public class FloorBrowserTest {
                         .first())
                 .isVisible();
         page.navigate(server.url("/clients/" + Scene.CLIENT + "/file"));
-        browser.button("Enter a clearance");
+        browser.button("Add a clearance");
         page.getByLabel("Cleared by").fill("invented practitioner");
         page.getByLabel("Written on").fill(java.time.LocalDate.now(server.clock).toString());
         assertThat(page.getByLabel("stop signs that were recorded up to its day"))
@@ -358,7 +358,7 @@ public class FloorBrowserTest {
         assertThat(page.getByLabel("it names: sharp or stabbing pain")).isChecked();
         page.getByLabel("What was written").fill("may train again");
         page.getByRole(AriaRole.BUTTON)
-                .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("Keep the clearance"))
+                .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("Save the clearance"))
                 .click();
         assertThat(page.getByText("may train again")).isVisible();
         Assertions.assertThat(scene.proposal("left").at("/proposal/verdict").asString())

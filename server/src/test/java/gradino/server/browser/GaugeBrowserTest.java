@@ -134,7 +134,7 @@ public class GaugeBrowserTest {
                 .click();
         page.getByLabel("Effort, 0 to 10").fill("4");
         page.getByLabel("Note").last().fill("was hardly pressed");
-        browser.button("Keep the correction");
+        browser.button("Save the correction");
         assertThat(page.getByText("effort 4")).isVisible();
         var record = server.get("/api/runs/s5/blocks")
                 .body()

@@ -49,7 +49,7 @@ public class JourneysBrowserTest {
         }
         browser.click(AriaRole.BUTTON, "What follows");
         assertThat(page.getByText("A hernia, of groin, navel or belly wall?")).isVisible();
-        browser.button("Keep these answers");
+        browser.button("Save these answers");
         assertThat(page.getByText("No isometrics until cleared in writing").first())
                 .isVisible();
         assertThat(page.getByText("Not screened yet")).hasCount(0);
@@ -101,7 +101,7 @@ public class JourneysBrowserTest {
                         new Page.GetByRoleOptions().setName("Decline").setExact(true))
                 .last()
                 .click();
-        assertThat(page.getByText("Say why not: the record keeps it.")).isVisible();
+        assertThat(page.getByText("Say why not: it goes on record.")).isVisible();
         page.getByLabel("Why", new Page.GetByLabelOptions().setExact(true))
                 .fill("a fall from the ladder, not the training");
         page.getByRole(
@@ -119,16 +119,16 @@ public class JourneysBrowserTest {
         page.navigate(server.url("/studio"));
         var header = "answer_id,run_id,question,correction,settled,soreness,happened_at,recorded_at\r\n";
         choose("mornings.csv", header + "a1,nothing,,,perhaps,3,2026-02-01T08:00:00Z,\r\n");
-        browser.button("Bring in");
+        browser.button("Import");
         assertThat(page.getByText("mornings.csv, row 2, column settled")).isVisible();
         var run = server.get("/api/today").body().at("/mornings/0/runId").asString();
         choose("mornings.csv", header + "a1," + run + ",NEXT_MORNING,,yes,3,2026-02-28T08:00:00Z,\r\n");
-        browser.button("Bring in");
+        browser.button("Import");
         assertThat(page.getByText("1 rows read, 1 new")).isVisible();
     }
 
     private void choose(String name, String content) {
-        page.getByLabel("Files to bring in")
+        page.getByLabel("Files to import")
                 .setInputFiles(new FilePayload(name, "text/csv", content.getBytes(StandardCharsets.UTF_8)));
     }
 

@@ -118,7 +118,7 @@ public class KillBrowserTest {
             try (var tablet = KilledBrowser.open(profile)) {
                 var page = tablet.page();
                 enter(page, "/clients/" + client + "/perform");
-                page.getByRole(AriaRole.BUTTON, named("Open the floor|Go on with the open session"))
+                page.getByRole(AriaRole.BUTTON, named("Open the floor|Continue the open session"))
                         .first()
                         .click();
                 page.getByRole(AriaRole.BUTTON, named("^(Start|Go on)$")).click();

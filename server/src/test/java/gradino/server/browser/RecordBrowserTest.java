@@ -41,7 +41,7 @@ public class RecordBrowserTest {
         browser.button("No");
         page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("6")).click();
         page.getByLabel("Why was the first answer wrong?").fill("a wrong tap");
-        browser.button("Keep the correction");
+        browser.button("Save the correction");
         assertThat(page.getByText("Pain was not back to usual, soreness 6/10.")).isVisible();
         var morning = server.get("/api/runs/s1/summary").body().at("/mornings/1");
         Assertions.assertThat(morning.path("settled").asBoolean()).isFalse();

@@ -58,14 +58,14 @@ public class WholeLoopBrowserTest {
 
     private void measure() {
         page.navigate(server.url("/clients/" + Scene.CLIENT + "/measure/bench"));
-        for (var keep : List.of("Keep left passive", "Keep right passive", "Keep left active", "Keep right active")) {
+        for (var keep : List.of("Save left passive", "Save right passive", "Save left active", "Save right active")) {
             for (int trial = 1; trial <= 3; trial++) {
                 page.getByLabel("Trial " + trial, new Page.GetByLabelOptions().setExact(true))
                         .fill(keep.contains("passive") ? "36" : "30");
             }
             assertThat(page.getByText("median of 3")).isVisible();
             browser.button(keep);
-            assertThat(page.getByText("Kept: " + keep.substring(5) + " cold.")).isVisible();
+            assertThat(page.getByText("Saved: " + keep.substring(5) + " cold.")).isVisible();
         }
         // 36 and two readings of it: the passive estimate stays at 36.
         assertThat(page.getByText(Pattern.compile("^36°$")).first()).isVisible();
@@ -105,7 +105,7 @@ public class WholeLoopBrowserTest {
     private void answerTheMorning() {
         page.navigate(server.url("/"));
         browser.button("Yes");
-        browser.button("Keep the answer");
+        browser.button("Save the answer");
         assertThat(page.getByText("Every session of the week has its next-morning answer"))
                 .isVisible();
         assertThat(page.getByText("Waits for your decision")).isVisible();

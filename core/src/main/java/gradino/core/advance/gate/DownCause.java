@@ -13,7 +13,7 @@ public enum DownCause {
     UNDER_LOAD,
     /** Pain of which the block does not tell the cause, or that rose over weeks. */
     UNKNOWN,
-    /** Some weeks away: the last step up is taken back. */
+    /** Some weeks away: the last step up is undone. */
     AWAY,
     /** So long away that it starts again. */
     AWAY_LONG,

@@ -45,7 +45,7 @@ public sealed interface Event {
      */
     record ControlGraded(Side side, int grade, Instant happenedAt, Instant recordedAt) implements Event {}
 
-    /** What is gained in a session is gone by the next, as the readings tell up to the newest of them. */
+    /** What a session gains is gone by the next, as the readings tell up to the newest of them. */
     record RangeBorrowed(Side side, Instant happenedAt, Instant recordedAt) implements Event {}
 
     record SessionHeld(SessionRecord session, Instant recordedAt) implements Event {

@@ -20,7 +20,7 @@ public final class PolicyCheck {
             new Order(
                     Threshold.GAP_DOWN_DAYS,
                     Threshold.GAP_NEWCOMER_DAYS,
-                    "Stepping down comes before starting anew: set fewer days than for a newcomer."),
+                    "Stepping down comes before starting again: set fewer days than for a newcomer."),
             new Order(
                     Threshold.PAIN_CLEAN,
                     Threshold.PAIN_UNSETTLED,

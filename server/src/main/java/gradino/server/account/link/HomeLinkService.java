@@ -74,7 +74,7 @@ public class HomeLinkService {
             throw Problem.invalid("pin", "digits", "Four to eight digits, or none.");
         }
         if (links.of(clientId).stream().anyMatch(l -> l.id().equals(id))) {
-            throw Problem.conflict("made-already", "This link was made already; what is in it is shown only once.");
+            throw Problem.conflict("made-already", "This link was made already; its address is shown only once.");
         }
         var token = Tokens.fresh();
         var now = StudioClock.now(clock);

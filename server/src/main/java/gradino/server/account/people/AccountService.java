@@ -91,7 +91,7 @@ public class AccountService {
         return accounts.passwordHash(accountId);
     }
 
-    /** Another password; the account is signed out on every device. */
+    /** Change password; the account is signed out on every device. */
     @Transactional
     void setPassword(String id, String passwordHash) {
         var account = accounts.find(id).orElseThrow(Problem::nothingHere);

@@ -80,7 +80,7 @@ public class SignInService {
         boolean right = encoder.matches(password, found.hash());
         var account = found.account().filter(a -> right);
         if (account.isEmpty()) {
-            throw Problem.invalid("password", "wrong", "Name and password do not fit together.");
+            throw Problem.invalid("password", "wrong", "Wrong name or password.");
         }
         tries.forgive(byName);
         tries.giveBack(byAddress);

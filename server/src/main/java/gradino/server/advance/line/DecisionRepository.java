@@ -38,7 +38,7 @@ public class DecisionRepository {
      *
      * @param proposal JSON; null for an edit of the plan
      * @param inputs JSON of the {@link Inputs}; null for an edit or an import
-     * @param undoneAt when it was taken back; null while it stands
+     * @param undoneAt when it was undone; null while it stands
      */
     public record StoredDecision(
             String lineId,
@@ -62,7 +62,7 @@ public class DecisionRepository {
              WHERE NOT EXISTS (SELECT 1 FROM decision_undo u WHERE u.decision_id = d.id) AND line_id
             """ + Sql.AMONG + "ORDER BY happened_at, seq";
 
-    /** @return whether it was not taken back before */
+    /** @return whether it was not undone before */
     public boolean undo(String decisionId, Instant at) {
         return sql.update("""
                         INSERT INTO decision_undo (decision_id, happened_at, recorded_at) VALUES (?, ?, ?)

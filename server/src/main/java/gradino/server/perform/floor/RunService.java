@@ -107,7 +107,7 @@ public class RunService {
     public Floor open(String lineId, String runId) {
         var line = lines.find(lineId).orElseThrow(() -> Problem.notFound("line"));
         if (line.endedAt() != null) {
-            throw Problem.conflict("ended", "This line has ended: it stands in no session any more.");
+            throw Problem.conflict("ended", "This line has ended: it is in no session any more.");
         }
         var client = clients.get(line.clientId());
         return goneOnWith(runId, r -> r.sessionId() == null && r.number(lineId) > 0)

@@ -84,7 +84,7 @@ final class NextWords {
             case CONTROL -> "you can be moved further than you move yourself, so what is next is strength there";
             case BOTH -> "what is next is strength in the range you have, then more range";
             case STRUCTURE -> "no further this way for now; your coach decides what comes next";
-            case NEITHER, UNKNOWN -> "keep it";
+            case NEITHER, UNKNOWN -> "maintain";
         };
     }
 

@@ -104,7 +104,7 @@ public final class Says {
             case TOO_EARLY -> "too early to say";
             case HELD -> "held";
             case HURT -> "hurt";
-            case TAKEN_BACK -> "taken back";
+            case TAKEN_BACK -> "undone";
         };
     }
 }

@@ -1,5 +1,5 @@
-import type { Schemas } from '../../shared/api/client';
-import { timeOf, weekday } from '../../shared/units';
+import type { Schemas } from '../api/client';
+import { timeOf, weekday } from '../units';
 import { flagsOf } from './next';
 
 type ClientDay = Schemas['ClientDay'];

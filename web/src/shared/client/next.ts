@@ -1,12 +1,12 @@
-import { DUE, grouped } from '../../shared/restrictions';
-import type { Schemas } from '../../shared/api/client';
+import { DUE, grouped } from '../restrictions';
+import type { Schemas } from '../api/client';
 
 type ClientDay = Schemas['ClientDay'];
 
 /** The one thing that this client waits for. */
 export function next(client: ClientDay): [string, string] {
   const line = client.lines.find((l) => l.openRun) ?? client.lines[0];
-  if (line?.openRun) return [`/runs/${line.openRun}`, 'Go on with the session'];
+  if (line?.openRun) return [`/runs/${line.openRun}`, 'Continue the session'];
   if (line?.trouble && client.lines.every((l) => l.waiting === 0)) {
     return [`/clients/${client.id}/prescribe`, 'Prescribe'];
   }
