@@ -1,11 +1,47 @@
 import { differenceInCalendarDays } from 'date-fns';
+import { shownAs } from './typed';
+
+const FORMATS = new Map<string, Intl.NumberFormat>();
+
+/** With as many decimals as it has, up to so many, in the viewer's own way of writing. */
+export function number(value: number, most = 1, least = 0): string {
+  const key = `${least} ${most}`;
+  const format =
+    FORMATS.get(key) ??
+    new Intl.NumberFormat(undefined, {
+      maximumFractionDigits: most,
+      minimumFractionDigits: least,
+      useGrouping: false,
+    });
+  FORMATS.set(key, format);
+  return format.format(value);
+}
+
+export function fixed(value: number, decimals: number): string {
+  return number(value, decimals, decimals);
+}
 
 export function degrees(value: number): string {
-  return `${Number(value.toFixed(1))}°`;
+  return `${number(value)}°`;
 }
 
 export function signed(value: number): string {
-  return `${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value).toFixed(1)}°`;
+  return `${value > 0 ? '+' : value < 0 ? '−' : ''}${fixed(Math.abs(value), 1)}°`;
+}
+
+/** A length by the viewer's setting. */
+export function length(cm: number): string {
+  return inUnit(cm, 'cm');
+}
+
+/** A weight by the viewer's setting. */
+export function weight(kg: number): string {
+  return inUnit(kg, 'kg');
+}
+
+function inUnit(value: number, stored: string): string {
+  const { unit, factor } = shownAs(stored);
+  return `${number(value / factor)} ${unit}`;
 }
 
 export function clock(seconds: number): string {
@@ -15,8 +51,6 @@ export function clock(seconds: number): string {
 
 const UNITS: Record<string, string> = {
   DEGREE: '°',
-  CENTIMETRE: ' cm',
-  KILOGRAM: ' kg',
   SECOND: ' s',
   MINUTE: ' min',
   HOUR: ' h',
@@ -28,7 +62,9 @@ const UNITS: Record<string, string> = {
 };
 
 export function amount(value: number, unit: string): string {
-  const shown = unit === 'RATIO' ? value.toFixed(2) : String(Number(value.toFixed(1)));
+  if (unit === 'CENTIMETRE') return length(value);
+  if (unit === 'KILOGRAM') return weight(value);
+  const shown = unit === 'RATIO' ? fixed(value, 2) : number(value);
   return shown + (unit === 'DAY' && value === 1 ? ' day' : (UNITS[unit] ?? ''));
 }
 

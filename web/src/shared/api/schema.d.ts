@@ -1812,6 +1812,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me/units": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["units"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me/work": {
         parameters: {
             query?: never;
@@ -2335,6 +2351,8 @@ export interface components {
             /** @enum {string} */
             role: "OWNER" | "COACH" | "ASSISTANT";
             signIn: string;
+            /** @enum {string} */
+            units: "METRIC" | "IMPERIAL";
         };
         Adherence: {
             /** Format: int32 */
@@ -5254,6 +5272,10 @@ export interface components {
             kept?: string;
             lines: components["schemas"]["UnitLine"][];
             name: string;
+        };
+        UnitsChoice: {
+            /** @enum {string} */
+            units: "METRIC" | "IMPERIAL";
         };
         Unjudged: {
             clientId: string;
@@ -8620,6 +8642,30 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    units: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UnitsChoice"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Account"];
+                };
             };
         };
     };

@@ -1,3 +1,4 @@
+import { length } from '../units';
 export type Point = { x: number; y: number };
 
 /** Degrees run against the clock from the right, as on paper. */
@@ -82,5 +83,5 @@ export function Measure({ from, to, text }: { from: Point; to: Point; text: stri
 }
 
 export function cm(value: number | null): string {
-  return value === null ? '? cm' : `${Number(value.toFixed(1))} cm`;
+  return value === null ? '?' : length(value);
 }

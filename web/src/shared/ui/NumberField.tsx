@@ -1,5 +1,7 @@
 import { useId, useState, type KeyboardEvent } from 'react';
 import type { Finding } from '../api/client';
+import { read, shownAs } from '../typed';
+import { number } from '../units';
 import { FieldFinding } from './Findings';
 
 type Props = {
@@ -23,14 +25,15 @@ export function NumberField(props: Props) {
   const { label, value, onChange, unit = '', step = 1, path = '', findings = [], decimals = 2 } = props;
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
-  const shown = typed ?? (value === null ? '' : String(Number(value.toFixed(decimals))));
-  const unreadable = typed !== null && typed.trim() !== '' && parse(typed) === null;
+  const { unit: shownUnit, factor } = shownAs(unit);
+  const shown = typed ?? (value === null ? '' : number(value / factor, decimals));
+  const unreadable = typed !== null && typed.trim() !== '' && read(typed, unit) === null;
 
   const take = (text: string) => {
     setTyped(text);
     if (text.trim() === '') onChange(null);
-    const number = parse(text);
-    if (number !== null) onChange(number);
+    const taken = read(text, unit);
+    if (taken !== null) onChange(taken);
   };
   const onKey = (event: KeyboardEvent) => {
     if (event.key === 'Enter' && !event.ctrlKey && props.onEnter) {
@@ -41,7 +44,7 @@ export function NumberField(props: Props) {
     event.preventDefault();
     const by = step * (event.shiftKey ? 5 : 1) * (event.key === 'ArrowUp' ? 1 : -1);
     setTyped(null);
-    onChange(Number(((value ?? 0) + by).toFixed(decimals)));
+    onChange(Number((Number(((value ?? 0) / factor + by).toFixed(decimals)) * factor).toFixed(6)));
   };
   return (
     <div className={props.wide ? 'col-span-full' : ''}>
@@ -62,20 +65,15 @@ export function NumberField(props: Props) {
           onKeyDown={onKey}
           aria-invalid={unreadable || findings.some((f) => f.path === path && f.severity === 'BLOCKING')}
         />
-        <span className="text-sm whitespace-nowrap text-soft">{unit}</span>
+        <span className="text-sm whitespace-nowrap text-soft">{shownUnit}</span>
       </span>
       {unreadable ? (
         <p role="alert" className="mt-1 text-sm font-semibold text-warn">
-          ▲ This is not a number.
+          ▲ This is not a number{unit.trim() && ` of ${shownUnit.trim()}`}.
         </p>
       ) : (
         <FieldFinding findings={findings} path={path} />
       )}
     </div>
   );
-}
-
-function parse(text: string): number | null {
-  const plain = text.trim().replace(',', '.').replace('−', '-');
-  return /^-?\d*\.?\d+$/.test(plain) ? Number(plain) : null;
 }

@@ -1,7 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, ask, findingsOf } from '../../shared/api/client';
+import { api, ask, findingsOf, type Schemas } from '../../shared/api/client';
 import { Button } from '../../shared/ui/Button';
+import { Choice } from '../../shared/ui/Choice';
 import { Failure } from '../../shared/ui/Findings';
 import { Sheet } from '../../shared/ui/Sheet';
 import { TextField } from '../../shared/ui/TextField';
@@ -31,9 +32,33 @@ export function AccountMenu() {
           <Button onClick={() => leave.mutate(true)}>Sign out on every device</Button>
         </div>
         <Failure error={leave.error} />
+        <UnitsChoice now={me.units} />
         <Password />
       </Sheet>
     </>
+  );
+}
+
+/** Lengths and weights, in fields and on pages. */
+function UnitsChoice({ now }: { now: Schemas['Account']['units'] }) {
+  const set = useMutation({
+    mutationFn: (units: Schemas['Account']['units']) => ask(api.PUT('/api/me/units', { body: { units } })),
+    // Loaded anew: every number on the page is written in the other units.
+    onSuccess: () => location.reload(),
+  });
+  return (
+    <div className="mb-6">
+      <Choice
+        label="Lengths and weights"
+        value={now}
+        onChange={(units) => set.mutate(units)}
+        options={[
+          ['METRIC', 'cm, kg'],
+          ['IMPERIAL', 'in, lb'],
+        ]}
+      />
+      <Failure error={set.error} />
+    </div>
   );
 }
 

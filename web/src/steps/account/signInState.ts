@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { api, ask, SIGNED_OUT, type Schemas } from '../../shared/api/client';
 import { forgetKept, user } from '../../shared/offline';
+import { setImperial } from '../../shared/typed';
 
 export type Account = Schemas['Account'];
 export const SIGN_IN = ['signIn'];
@@ -23,6 +24,7 @@ export function useSignInState() {
     queryFn: async () => {
       const state = await ask(api.GET('/api/sign-in'));
       if (state.me) user.id = state.me.id;
+      setImperial(state.me?.units === 'IMPERIAL');
       return state;
     },
   });

@@ -1,3 +1,4 @@
+import { number } from '../../shared/units';
 import type { Finding, Schemas, Side } from '../../shared/api/client';
 import { NumberField } from '../../shared/ui/NumberField';
 import { BlockInspector } from '../../shared/blocks/BlockInspector';
@@ -69,6 +70,6 @@ function numbers(block: Block, forms: FormInfo[]): string {
   const parts = (forms.find((f) => f.form === block.form)?.parameters ?? [])
     .map((p) => ({ ...p, value: block.numbers[p.name] ?? p.usual }))
     .filter((p) => p.value !== 0)
-    .map((p) => `${p.label} ${Number(p.value.toFixed(1))}${p.unit ? ` ${p.unit}` : ''}`);
+    .map((p) => `${p.label} ${number(p.value)}${p.unit ? ` ${p.unit}` : ''}`);
   return [...(steps ? [`${steps} %`] : []), ...parts].join(', ');
 }

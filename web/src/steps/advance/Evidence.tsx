@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../../shared/api/client';
 import { byInstrument } from '../../shared/instruments';
-import { day, degrees, words } from '../../shared/units';
+import { day, degrees, fixed, number, words } from '../../shared/units';
 
 /** The sessions that a proposal rests on, and the range estimate with its band. */
 export function Evidence({ judged }: { judged: Schemas['Judged'] }) {
@@ -69,7 +69,7 @@ function morning(s: Schemas['SessionEvidence']): string {
 function effort(s: Schemas['SessionEvidence']): string {
   if (s.effortWithin !== undefined) return `gauge ${Math.round(100 * s.effortWithin)} % on target`;
   if (s.effortOff === undefined) return 'not rated';
-  return s.effortOff === 0 ? 'as asked' : `${Number(s.effortOff.toFixed(1))} off`;
+  return s.effortOff === 0 ? 'as asked' : `${number(s.effortOff)} off`;
 }
 
 const WIDTH = 420;
@@ -110,7 +110,7 @@ function Band({ range, angle }: { range: Schemas['RangeBand']; angle: number }) 
         </text>
       </svg>
       <figcaption className="text-sm text-soft">
-        Cold passive range {degrees(range.degrees)} ± {range.standardError.toFixed(1)}° (95 % between{' '}
+        Cold passive range {degrees(range.degrees)} ± {fixed(range.standardError, 1)}° (95 % between{' '}
         {degrees(range.lower)} and {degrees(range.upper)}), {byInstrument(range.instrument)}, measured{' '}
         {day(range.measuredAt)}; the work is set at {degrees(angle)}.
       </figcaption>

@@ -1,3 +1,4 @@
+import { fixed } from '../../shared/units';
 import { useQuery } from '@tanstack/react-query';
 import { api, ask, type Schemas } from '../../shared/api/client';
 
@@ -50,5 +51,5 @@ export function LoadOfWeeks({ clientId }: { clientId: string }) {
 
 function words(week: Schemas['WeekLoad']): string {
   if (week.monotony === undefined || week.strain === undefined) return '';
-  return `; monotony ${week.monotony.toFixed(2)}, strain ${Math.round(week.strain)}`;
+  return `; monotony ${fixed(week.monotony, 2)}, strain ${Math.round(week.strain)}`;
 }

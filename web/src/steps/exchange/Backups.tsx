@@ -1,14 +1,14 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, ask } from '../../shared/api/client';
 
-import { daysAgo } from '../../shared/units';
+import { daysAgo, fixed } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { Failure } from '../../shared/ui/Findings';
 
 const MB = 1_000_000;
 
 function size(bytes: number): string {
-  return `${(bytes / MB).toFixed(1)} MB`;
+  return `${fixed(bytes / MB, 1)} MB`;
 }
 
 function moment(instant: string): string {

@@ -3,7 +3,7 @@ import { useState, type ReactNode } from 'react';
 import { useParams } from 'react-router';
 import { api, ask, findingsOf, type Schemas } from '../../shared/api/client';
 import { DUE } from '../../shared/restrictions';
-import { date, day } from '../../shared/units';
+import { date, day, length } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { ButtonLink } from '../../shared/ui/ButtonLink';
 import { ClientHead } from '../../shared/ui/ClientHead';
@@ -142,8 +142,7 @@ function Known({ client }: { client: ClientFile }) {
       In use:{' '}
       {client.lengths
         .map(
-          (l) =>
-            `${l.words} ${l.cm.toFixed(1)} cm ± ${(2 * l.uncertaintyCm).toFixed(1)}${l.fromStature ? ' (from stature)' : ''}`,
+          (l) => `${l.words} ${length(l.cm)} ± ${length(2 * l.uncertaintyCm)}${l.fromStature ? ' (from stature)' : ''}`,
         )
         .join(' · ')}
     </p>

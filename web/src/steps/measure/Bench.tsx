@@ -6,7 +6,7 @@ import { Button } from '../../shared/ui/Button';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { useDebounced } from '../../shared/ui/useDebounced';
 import { Feel, TapeFields } from './BenchFields';
-import { draftOf, MOST_TRIALS, parse, type BenchState, type Body, type Draft } from './draft';
+import { draftOf, MOST_TRIALS, readTrials, type BenchState, type Body, type Draft } from './draft';
 import { Inclinometer } from './Inclinometer';
 import { PropFor } from './PropFor';
 import { Reading } from './Reading';
@@ -33,7 +33,7 @@ export function Bench({ clientId, body, state, setState, onSaved, place }: Props
   const previewOf = (draft: Draft) =>
     ask(api.POST('/api/clients/{clientId}/measurements/preview', { ...path, body: draft }));
   const draft = useDebounced(draftOf(state), 150);
-  const typed = state.trials.some((t) => parse(t) !== null);
+  const typed = readTrials(state).length > 0;
   const preview = useQuery({
     queryKey: ['preview', clientId, draft],
     enabled: draft.trials.length + (draft.tape?.lengthsCm.length ?? 0) > 0,

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { api, ask, type Schemas } from '../../shared/api/client';
 import { DevicePage } from '../../shared/api/devices';
-import { degrees } from '../../shared/units';
+import { degrees, fixed } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 
 type DeviceReading = Schemas['Reading'];
@@ -59,7 +59,7 @@ function state(reading: DeviceReading | null, silent: boolean): string {
   if (!reading) return 'Connecting…';
   if (!reading.plugged) return '▲ Cable out: type the angle, or plug it in again.';
   if (silent) return '▲ No signal: connecting again…';
-  return reading.held ? `● steady ${degrees(reading.held.degrees)}, spread ${reading.held.sd.toFixed(1)}°` : '○ moving';
+  return reading.held ? `● steady ${degrees(reading.held.degrees)}, spread ${fixed(reading.held.sd, 1)}°` : '○ moving';
 }
 
 function useStream(end: number) {

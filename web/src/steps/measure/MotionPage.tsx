@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, ask, type Schemas } from '../../shared/api/client';
-import { degrees, signed } from '../../shared/units';
+import { degrees, fixed, signed } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { ClientHead } from '../../shared/ui/ClientHead';
 import { DateField } from '../../shared/ui/DateField';
@@ -159,7 +159,7 @@ function Benches({ lines }: { lines: Schemas['BenchLine'][] }) {
           <li key={l.bench + l.side}>
             {l.bench}, {sideName(l.side).toLowerCase()}:{' '}
             {l.line
-              ? `${degrees(l.line.intercept)} flat, ${signed(l.line.slope * 10)} for each 10° of incline, ± ${(2 * l.line.residualSd).toFixed(1)}° about the line`
+              ? `${degrees(l.line.intercept)} flat, ${signed(l.line.slope * 10)} for each 10° of incline, ± ${fixed(2 * l.line.residualSd, 1)}° about the line`
               : l.missing}
           </li>
         ))}

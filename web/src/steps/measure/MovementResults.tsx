@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, ask, type Schemas } from '../../shared/api/client';
 import { Failure } from '../../shared/ui/Findings';
-import { day, words } from '../../shared/units';
+import { day, length, words } from '../../shared/units';
 
 type Result = Schemas['MovementResult'];
 
@@ -45,7 +45,7 @@ export function MovementResults({ clientId }: { clientId: string }) {
 }
 
 function told(result: Result): string {
-  return result.unit === 'GRADE' ? `${result.value} of 10` : `${result.value} cm`;
+  return result.unit === 'GRADE' ? `${result.value} of 10` : length(result.value);
 }
 
 function seriesOf(results: Result[]) {

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, ask, findingsOf, newId, type Schemas } from '../../shared/api/client';
-import { day, words } from '../../shared/units';
+import { day, fixed, words } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { Failure } from '../../shared/ui/Findings';
 import { NumberField } from '../../shared/ui/NumberField';
@@ -36,7 +36,7 @@ export function NoisePage() {
                 </Link>{' '}
                 <span className="text-soft">
                   {s.study.finishedAt && s.result
-                    ? `in use since ${day(s.study.finishedAt)}: SEM ${s.result.sem.toFixed(1)}°`
+                    ? `in use since ${day(s.study.finishedAt)}: SEM ${fixed(s.result.sem, 1)}°`
                     : `${s.readings.length} of ${s.study.people.length * s.study.visits} visits measured`}
                 </span>
               </li>

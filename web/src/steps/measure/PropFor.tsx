@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, findingsOf } from '../../shared/api/client';
-import { degrees } from '../../shared/units';
+import { degrees, fixed, length } from '../../shared/units';
 import { NumberField } from '../../shared/ui/NumberField';
 import { useDebounced } from '../../shared/ui/useDebounced';
 import type { BenchState } from './draft';
@@ -31,8 +31,8 @@ export function PropFor({ clientId, state }: { clientId: string; state: BenchSta
             answer.data?.readingCm !== undefined &&
             answer.data.reachedDegrees !== undefined && (
               <>
-                the tape shows <strong>{Number(answer.data.readingCm.toFixed(1))} cm</strong>, which gives{' '}
-                {degrees(answer.data.reachedDegrees)} ± {(answer.data.plusMinus ?? 0).toFixed(1)}°
+                the tape shows <strong>{length(answer.data.readingCm)}</strong>, which gives{' '}
+                {degrees(answer.data.reachedDegrees)} ± {fixed(answer.data.plusMinus ?? 0, 1)}°
               </>
             )}
       </p>

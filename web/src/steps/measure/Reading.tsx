@@ -1,6 +1,6 @@
 import type { Schemas } from '../../shared/api/client';
-import { degrees } from '../../shared/units';
-import { parse, type BenchState } from './draft';
+import { degrees, fixed, length } from '../../shared/units';
+import { readTrials, type BenchState } from './draft';
 import { TrialDots } from './TrialDots';
 
 type Props = { preview: Schemas['MeasurePreview'] | undefined; state: BenchState };
@@ -20,22 +20,22 @@ export function Reading({ preview, state }: Props) {
       <p className="text-7xl font-bold">
         {degrees(preview.median)}
         {preview.plusMinus !== undefined && (
-          <span className="ml-2 text-2xl text-soft">± {preview.plusMinus.toFixed(1)}°</span>
+          <span className="ml-2 text-2xl text-soft">± {fixed(preview.plusMinus, 1)}°</span>
         )}
       </p>
       <TrialDots preview={preview} />
       <p className="text-soft">
-        median of {preview.trials.length}, spread {degrees(preview.spread ?? 0)} · good to ±{' '}
-        {(2 * preview.sem).toFixed(1)}° {preview.ownSem ? 'by your own study' : 'by the house value'}
+        median of {preview.trials.length}, spread {degrees(preview.spread ?? 0)} · good to ± {fixed(2 * preview.sem, 1)}
+        ° {preview.ownSem ? 'by your own study' : 'by the house value'}
       </p>
       {preview.body
         .filter((b) => b.uncertaintyCm > 0.6)
         .map((b) => (
           <p key={b.segment} className="text-sm text-soft">
-            {b.words} {b.cm.toFixed(1)} cm taken from stature: measure it once and the ± shrinks.
+            {b.words} {length(b.cm)} taken from stature: measure it once and the ± shrinks.
           </p>
         ))}
-      {preview.asksForMore && state.trials.filter((t) => parse(t) !== null).length >= 2 && (
+      {preview.asksForMore && readTrials(state).length >= 2 && (
         <p className="font-semibold text-warn">
           ▲ One trial lies more than {degrees(preview.tolerance ?? 5)} from the mean: take another (up to six).
         </p>

@@ -1,5 +1,5 @@
 import type { Schemas } from '../../shared/api/client';
-import { signed } from '../../shared/units';
+import { fixed, signed } from '../../shared/units';
 
 type Result = Schemas['Result'];
 
@@ -17,18 +17,18 @@ export function StudyResult({ result: r }: { result: Result }) {
     <div>
       <h2 className="text-xl font-bold">What it says</h2>
       <p className="text-6xl font-bold">
-        {r.mdc95.toFixed(1)}°{' '}
+        {fixed(r.mdc95, 1)}°{' '}
         <span className="text-lg font-normal text-soft">between two of your readings is a change</span>
       </p>
       <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-6 gap-y-1">
         {(
           [
-            ['Standard error of measurement', `${r.sem.toFixed(2)}° (house value ${r.houseSem}°)`],
-            ['Change beyond noise, 95 %', `${r.mdc95.toFixed(2)}°`],
-            ['Change beyond noise, 90 %', `${r.mdc90.toFixed(2)}°`],
-            ['Typical error, first two visits', `${r.typicalError.toFixed(2)}°`],
-            ['From day to day', `${r.daySd.toFixed(2)}° SD`],
-            ['From trial to trial', `${r.trialSd.toFixed(2)}° SD`],
+            ['Standard error of measurement', `${fixed(r.sem, 2)}° (house value ${r.houseSem}°)`],
+            ['Change beyond noise, 95 %', `${fixed(r.mdc95, 2)}°`],
+            ['Change beyond noise, 90 %', `${fixed(r.mdc90, 2)}°`],
+            ['Typical error, first two visits', `${fixed(r.typicalError, 2)}°`],
+            ['From day to day', `${fixed(r.daySd, 2)}° SD`],
+            ['From trial to trial', `${fixed(r.trialSd, 2)}° SD`],
             [
               'First − second visit',
               `${signed(r.agreement.bias)} (${signed(r.agreement.biasInterval.lower95)} to ${signed(r.agreement.biasInterval.upper95)})`,
@@ -50,7 +50,7 @@ export function StudyResult({ result: r }: { result: Result }) {
         {icc.map(([name, value]) => (
           <li key={name}>
             <span className="text-sm text-soft">{name}</span>{' '}
-            <strong>{value === undefined ? 'not defined' : value.toFixed(2)}</strong>
+            <strong>{value === undefined ? 'not defined' : fixed(value, 2)}</strong>
           </li>
         ))}
       </ul>

@@ -1,7 +1,8 @@
 import type { KeyboardEvent } from 'react';
 import type { Finding } from '../../shared/api/client';
 import { FieldFinding } from '../../shared/ui/Findings';
-import { MOST_TRIALS, parse, trialPath, USUAL_TRIALS, type BenchState } from './draft';
+import { read, shownAs } from '../../shared/typed';
+import { MOST_TRIALS, trialPath, trialUnit, USUAL_TRIALS, type BenchState } from './draft';
 
 type Props = {
   state: BenchState;
@@ -64,6 +65,7 @@ export function TrialFields({ state, set, findings, onEnter, asksForMore }: Prop
       set(part);
     }
   };
+  const unit = trialUnit(state);
   return (
     <div className="grid grid-cols-3 gap-4 sm:grid-cols-6" role="group" aria-label="Trials">
       {state.trials.map((text, i) => (
@@ -82,13 +84,13 @@ export function TrialFields({ state, set, findings, onEnter, asksForMore }: Prop
               value={text}
               onChange={(e) => change(i, e.target.value)}
               onKeyDown={(e) => onKey(e, i)}
-              aria-invalid={text !== '' && parse(text) === null}
+              aria-invalid={text !== '' && read(text, unit) === null}
             />
-            <span className="text-sm text-soft">{state.instrument === 'TAPE' ? 'cm' : '°'}</span>
+            <span className="text-sm text-soft">{shownAs(unit).unit}</span>
           </span>
-          {text !== '' && parse(text) === null ? (
+          {text !== '' && read(text, unit) === null ? (
             <p role="alert" className="mt-1 text-sm font-semibold text-warn">
-              ▲ This is not a number.
+              ▲ This is not a number of {shownAs(unit).unit}.
             </p>
           ) : (
             text !== '' && <FieldFinding findings={findings} path={trialPath(state, i)} />

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../../shared/api/client';
-import { degrees } from '../../shared/units';
+import { degrees, fixed } from '../../shared/units';
 import { sideName } from './RangeResult';
 
 type Row = Schemas['RangeRow'];
@@ -58,7 +58,7 @@ export function parts(row: Row): string[] {
   const p = row.priority;
   return [
     p.goalShortDegrees > 0 ? `${degrees(p.goalShortDegrees)} short of the goal` : null,
-    p.deficitSds > 0.05 ? `${p.deficitSds.toFixed(1)} SD below the usual mean` : null,
+    p.deficitSds > 0.05 ? `${fixed(p.deficitSds, 1)} SD below the usual mean` : null,
     p.asymmetryDegrees > 0 ? `${degrees(p.asymmetryDegrees)} between the sides` : null,
     p.gapOverDegrees > 0 ? `control gap ${degrees(p.gapOverDegrees)} over its limit` : null,
   ].filter((x) => x !== null);

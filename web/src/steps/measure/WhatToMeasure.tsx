@@ -1,13 +1,13 @@
 import type { Schemas } from '../../shared/api/client';
 import { TapeFigure } from '../../shared/draw/TapeFigure';
-import { parse, type BenchState } from './draft';
+import { readTrials, type BenchState } from './draft';
 
 type Position = Schemas['Position'];
 type Props = { position: Position; state: BenchState; preview: Schemas['MeasurePreview'] | undefined };
 
 /** What to measure, drawn to the angle that the numbers give. */
 export function WhatToMeasure({ position, state, preview }: Props) {
-  const typed = state.trials.map(parse).filter((t) => t !== null);
+  const typed = readTrials(state);
   return (
     <TapeFigure
       degrees={preview?.median ?? 30}

@@ -1,3 +1,4 @@
+import { read } from '../../shared/typed';
 import { newId, type Schemas, type Side } from '../../shared/api/client';
 
 export type Draft = Schemas['MeasurementDraft'];
@@ -44,14 +45,19 @@ export function stateOf(item: Item, assessmentId?: string): BenchState {
   };
 }
 
-export function parse(text: string): number | null {
-  const plain = text.trim().replace(',', '.').replace('−', '-');
-  return /^-?\d*\.?\d+$/.test(plain) ? Number(plain) : null;
+/** What a trial is typed in. */
+export function trialUnit({ instrument }: BenchState): string {
+  return instrument === 'TAPE' ? 'cm' : '°';
+}
+
+/** The trials that can be read, as they are stored. */
+export function readTrials(state: BenchState): number[] {
+  return state.trials.map((t) => read(t, trialUnit(state))).filter((t) => t !== null);
 }
 
 /** Empty fields are left out, so that paths of findings count the typed ones. */
 export function draftOf(state: BenchState): Draft {
-  const typed = state.trials.map(parse).filter((t) => t !== null);
+  const typed = readTrials(state);
   const tape = state.instrument === 'TAPE';
   const { startCm, body, incline, endFeel, pain, controlGrade, ...plain } = state;
   return {
@@ -67,7 +73,7 @@ export function draftOf(state: BenchState): Draft {
 
 /** What a finding of a trial is called: trials count only the typed ones. */
 export function trialPath(state: BenchState, index: number): string {
-  const among = state.trials.slice(0, index).filter((t) => parse(t) !== null).length;
+  const among = readTrials({ ...state, trials: state.trials.slice(0, index) }).length;
   return state.instrument === 'TAPE' ? `tape.lengthsCm[${among}]` : `trials[${among}]`;
 }
 

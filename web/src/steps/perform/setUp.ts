@@ -1,5 +1,5 @@
 import { on, type Schemas, type Side } from '../../shared/api/client';
-import { degrees } from '../../shared/units';
+import { degrees, length } from '../../shared/units';
 import type { Phase, Run } from './run';
 
 export type FloorLine = Schemas['FloorLine'];
@@ -7,17 +7,18 @@ export type Apparatus = Schemas['Apparatus'];
 
 /** Blocks under the foot, or where the strap is. */
 export function setUpWords(setUp: Schemas['SetUp']): string {
-  if (setUp.stackCm !== undefined) return `${setUp.stackCm} cm under the foot, ${degrees(setUp.reachedDegrees)}`;
+  if (setUp.stackCm !== undefined) return `${length(setUp.stackCm)} under the foot, ${degrees(setUp.reachedDegrees)}`;
   return setUp.reachedDegrees === 0 ? 'no angle set' : `strap at ${degrees(setUp.reachedDegrees)}`;
 }
 
 /** Bench 45 cm, strap at mark 3; empty where nothing is named. */
 export function apparatusWords(apparatus: Apparatus): string {
   return [
-    apparatus.benchCm > 0 && `bench ${apparatus.benchCm} cm`,
+    apparatus.benchCm > 0 && `bench ${length(apparatus.benchCm)}`,
     apparatus.inclineDegrees > 0 && `incline ${degrees(apparatus.inclineDegrees)}`,
     apparatus.strapMark > 0 && `strap at mark ${apparatus.strapMark}`,
-    apparatus.bandCm > 0 && `${apparatus.band ? `${apparatus.band} ` : ''}band stretched to ${apparatus.bandCm} cm`,
+    apparatus.bandCm > 0 &&
+      `${apparatus.band ? `${apparatus.band} ` : ''}band stretched to ${length(apparatus.bandCm)}`,
   ]
     .filter(Boolean)
     .join(', ');
@@ -40,7 +41,7 @@ export function sideWords({ props, apparatus, risesCm }: Sides, side: Side): str
   return [
     named,
     named && angle.reachedDegrees === 0 ? '' : setUpWords(angle),
-    rise > 0 ? `begin ${rise} cm lower, it goes up each round` : '',
+    rise > 0 ? `begin ${length(rise)} lower, it goes up each round` : '',
   ]
     .filter(Boolean)
     .join(', ');

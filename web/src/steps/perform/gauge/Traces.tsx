@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, ask, type Schemas } from '../../../shared/api/client';
 import { perPercent, Stair } from '../../../shared/draw/Stair';
-import { words } from '../../../shared/units';
+import { fixed, words } from '../../../shared/units';
 import type { Phase } from '../run';
 import { withVariants } from '../variants';
 
@@ -83,9 +83,9 @@ function Numbers({ analysis: a }: { analysis: Schemas['TraceAnalysis'] }) {
     <>
       <p>
         <span className="text-2xl font-bold">{Math.round(100 * a.within)} %</span> of the time within 10 points, on the
-        whole {a.rmse.toFixed(1)} points off
+        whole {fixed(a.rmse, 1)} points off
         {a.fade !== undefined && `; the top hold ${slope(a.fade)}`}
-        {a.unsteadiness !== undefined && `, unsteady by ${a.unsteadiness.toFixed(1)} %`}
+        {a.unsteadiness !== undefined && `, unsteady by ${fixed(a.unsteadiness, 1)} %`}
         {a.measured < 0.98 && `; ${Math.round(100 * (1 - a.measured))} % of it was not heard`}.
       </p>
       <table className="mt-1 w-full text-right text-sm">
@@ -104,7 +104,7 @@ function Numbers({ analysis: a }: { analysis: Schemas['TraceAnalysis'] }) {
               <td>{Math.round(s.asked)} %</td>
               <td className="font-semibold">{Math.round(s.mean)} %</td>
               <td>{Math.round(s.peak)} %</td>
-              <td>{s.reachedAfterSeconds === undefined ? 'never' : `${s.reachedAfterSeconds.toFixed(1)} s`}</td>
+              <td>{s.reachedAfterSeconds === undefined ? 'never' : `${fixed(s.reachedAfterSeconds, 1)} s`}</td>
               <td>{Math.round(100 * s.within)} %</td>
             </tr>
           ))}
@@ -116,7 +116,7 @@ function Numbers({ analysis: a }: { analysis: Schemas['TraceAnalysis'] }) {
 
 function slope(fade: number): string {
   if (Math.abs(fade) < 0.05) return 'level';
-  return `${fade < 0 ? 'fades' : 'rises'} by ${Math.abs(fade).toFixed(1)} points a second`;
+  return `${fade < 0 ? 'fades' : 'rises'} by ${fixed(Math.abs(fade), 1)} points a second`;
 }
 
 /** The phases as they were run, from 0. */

@@ -1,3 +1,4 @@
+import { fixed, length } from '../../../shared/units';
 import { useState } from 'react';
 import { useMutation } from '@tanstack/react-query';
 import { api, ask, findingsOf, type Schemas } from '../../../shared/api/client';
@@ -96,7 +97,7 @@ function Force({ line }: { line: Schemas['BandLine'] }) {
           (p) =>
             p && (
               <text key={p.cm} x={x(p.cm)} y={H - 4} className="fill-soft text-[10px]">
-                {Math.round(p.cm)} cm
+                {length(Math.round(p.cm))}
               </text>
             ),
         )}
@@ -106,12 +107,12 @@ function Force({ line }: { line: Schemas['BandLine'] }) {
         {line.wanted && <circle cx={x(line.wanted.cm)} cy={y(line.wanted.newtons)} r={4} fill="var(--press)" />}
       </svg>
       <figcaption>
-        Slack up to {line.slackCm.toFixed(0)} cm, then {line.newtonsPerCm.toFixed(1)} N a centimetre.
+        Slack up to {length(line.slackCm)}, then {fixed(line.newtonsPerCm, 1)} N a centimetre.
         {line.wanted && (
           <>
             {' '}
             For {Math.round(line.wanted.newtons)} N stretch it to{' '}
-            <span className="text-lg font-bold">{line.wanted.cm.toFixed(0)} cm</span>.
+            <span className="text-lg font-bold">{length(line.wanted.cm)}</span>.
           </>
         )}
       </figcaption>

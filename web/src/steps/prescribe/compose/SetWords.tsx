@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { api, ask, findingsOf, type Schemas } from '../../../shared/api/client';
 import { NumberField } from '../../../shared/ui/NumberField';
-import { degrees, words } from '../../../shared/units';
+import { degrees, fixed, weight, words } from '../../../shared/units';
 
 type Props = { clientId: string; position: string; set: Schemas['LineSet']; setAngle: (degrees: number) => void };
 
@@ -35,14 +35,14 @@ export function SetWords({ clientId, position, set, setAngle }: Props) {
       )}
       {set.torques.map((t) => (
         <p key={t.limb} className="text-soft">
-          {t.limb}: {t.newtonMetres.toFixed(1)} N·m
-          {t.loadKg > 0 && `, ${Math.round(t.loadShare * 100)} % of it the ${t.loadKg} kg`}
+          {t.limb}: {fixed(t.newtonMetres, 1)} N·m
+          {t.loadKg > 0 && `, ${Math.round(t.loadShare * 100)} % of it the ${weight(t.loadKg)}`}
         </p>
       ))}
       {heavy && heavy.loadKg > 0 && (
         <p className="text-soft">
-          5 % more: {heavy.loadForMore.toFixed(1)} kg;{' '}
-          {heavy.plate === undefined ? 'more than two plates' : `nearest ${heavy.plate} kg`}
+          5 % more: {weight(heavy.loadForMore)};{' '}
+          {heavy.plate === undefined ? 'more than two plates' : `nearest ${weight(heavy.plate)}`}
         </p>
       )}
     </div>

@@ -1,3 +1,4 @@
+import { fixed, weight } from '../../../shared/units';
 import { memo, useState } from 'react';
 import { useMutation } from '@tanstack/react-query';
 import { api, ask, findingsOf, type Schemas } from '../../../shared/api/client';
@@ -70,11 +71,11 @@ function Torque({ clientId, position, angle, now }: TorqueProps) {
           <li key={l.limb}>
             {l.limb}:{' '}
             {l.loadKg === undefined ? (
-              `heavier than that by itself (${l.bareNewtonMetres.toFixed(1)} N·m)`
+              `heavier than that by itself (${fixed(l.bareNewtonMetres, 1)} N·m)`
             ) : (
               <>
-                <span className="text-lg font-bold">{l.loadKg.toFixed(1)} kg</span>
-                {l.plate === undefined ? ', more than two plates' : `, nearest ${l.plate} kg`}
+                <span className="text-lg font-bold">{weight(l.loadKg)}</span>
+                {l.plate === undefined ? ', more than two plates' : `, nearest ${weight(l.plate)}`}
               </>
             )}
           </li>

@@ -280,6 +280,7 @@ CREATE TABLE account (
   name          TEXT NOT NULL,
   role          TEXT NOT NULL CHECK (role IN ('OWNER', 'COACH', 'ASSISTANT')),
   password_hash TEXT NOT NULL,
+  units         TEXT NOT NULL DEFAULT 'METRIC' CHECK (units IN ('METRIC', 'IMPERIAL')),
   disabled_at   INTEGER
 ) STRICT;
 

@@ -78,6 +78,8 @@ class AccountController {
 
     record PasswordReset(String password) {}
 
+    record UnitsChoice(Account.Units units) {}
+
     record Switch(boolean on) {}
 
     /** Somebody to share a client with. */
@@ -139,6 +141,11 @@ class AccountController {
         var me = signedIn.required();
         maker.change(me, change.old(), change.wanted());
         return seated(signIns.enter(me, TokenFilter.device(request)), request, response);
+    }
+
+    @PutMapping("/api/me/units")
+    Account units(@RequestBody UnitsChoice choice) {
+        return accounts.setUnits(signedIn.required(), choice.units());
     }
 
     @GetMapping("/api/accounts")

@@ -47,7 +47,7 @@ public class AccountMaker {
             findings.add(Finding.blocking(
                     "signIn", "invalid", null, "", "2 to 64 letters, digits, dots, dashes or @, no spaces."));
         }
-        var account = new Account(wanted.id(), name, signIn, role, false);
+        var account = new Account(wanted.id(), name, signIn, role, Account.Units.METRIC, false);
         if (!DemoPassword.isOf(account) || !DemoPassword.WORDS.equals(wanted.password())) {
             Passwords.wrong("password", wanted.password(), signIn).ifPresent(findings::add);
         }

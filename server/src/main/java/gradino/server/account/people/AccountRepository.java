@@ -1,5 +1,6 @@
 package gradino.server.account.people;
 
+import gradino.server.account.people.Account.Units;
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -11,7 +12,7 @@ import org.springframework.stereotype.Repository;
 /** Owns account. */
 @Repository
 public class AccountRepository {
-    private static final String COLUMNS = "id, sign_in, name, role, disabled_at";
+    private static final String COLUMNS = "id, sign_in, name, role, units, disabled_at";
     private final Sql sql;
 
     AccountRepository(Sql sql) {
@@ -46,6 +47,10 @@ public class AccountRepository {
         sql.update("UPDATE account SET password_hash = ? WHERE id = ?", passwordHash, id);
     }
 
+    void setUnits(String id, Units units) {
+        sql.update("UPDATE account SET units = ? WHERE id = ?", units, id);
+    }
+
     void setDisabled(String id, boolean disabled, Instant now) {
         sql.update("UPDATE account SET disabled_at = ? WHERE id = ?", disabled ? now : null, id);
     }
@@ -56,6 +61,7 @@ public class AccountRepository {
                 row.getString("name"),
                 row.getString("sign_in"),
                 Role.valueOf(row.getString("role")),
+                Units.valueOf(row.getString("units")),
                 row.getObject("disabled_at") != null);
     }
 }

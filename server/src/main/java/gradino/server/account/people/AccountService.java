@@ -91,6 +91,12 @@ public class AccountService {
         return accounts.passwordHash(accountId);
     }
 
+    @Transactional
+    public Account setUnits(Account me, Account.Units units) {
+        accounts.setUnits(me.id(), units);
+        return accounts.find(me.id()).orElseThrow(Problem::nothingHere);
+    }
+
     /** Change password; the account is signed out on every device. */
     @Transactional
     void setPassword(String id, String passwordHash) {
