@@ -2625,6 +2625,7 @@ export interface components {
         Body: {
             equipment: components["schemas"]["Equipment"][];
             motions: components["schemas"]["Motion"][];
+            movements: components["schemas"]["GoalMovement"][];
             positions: components["schemas"]["Position"][];
             tapes: components["schemas"]["TapeNeed"][];
         };
@@ -3176,6 +3177,11 @@ export interface components {
             value?: number;
             /** @enum {string} */
             verdict?: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
+        };
+        GoalMovement: {
+            id: string;
+            name: string;
+            needs: components["schemas"]["Need"][];
         };
         GoalNow: {
             motion: string;
@@ -3856,6 +3862,12 @@ export interface components {
             name: string;
             /** @enum {string} */
             unit: "GRADE" | "CENTIMETRE";
+        };
+        Need: {
+            /** Format: double */
+            degrees: number;
+            motion: string;
+            source: components["schemas"]["Source"];
         };
         Needed: {
             segment: string;
@@ -5079,6 +5091,8 @@ export interface components {
         };
         TableValue: {
             /** @enum {string} */
+            fit: "SAME_GROUP" | "OTHER_GROUP" | "GUESS";
+            /** @enum {string} */
             kind: "STUDY" | "MEAN_INTERVAL" | "ROUND";
             /** Format: double */
             lower?: number;
@@ -5086,7 +5100,6 @@ export interface components {
             mean: number;
             mode: string;
             population: string;
-            sameGroup: boolean;
             /** Format: double */
             sd?: number;
             source: string;
@@ -5295,12 +5308,13 @@ export interface components {
             words: string;
         };
         Usual: {
+            /** @enum {string} */
+            fit: "SAME_GROUP" | "OTHER_GROUP" | "GUESS";
             /** Format: double */
             lower: number;
             /** Format: double */
             mean: number;
             population: string;
-            sameGroup: boolean;
             /** Format: double */
             sd: number;
             source: string;

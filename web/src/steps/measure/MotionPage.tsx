@@ -12,6 +12,7 @@ import { SideResult, sideName } from './RangeResult';
 import { SawTooth } from './SawTooth';
 import { useRanges } from './useRanges';
 import { parts } from './WhatLimits';
+import { FIT } from './fit';
 
 type Instrument = Schemas['MotionHistory']['instrument'];
 
@@ -202,7 +203,7 @@ function Tables({ values }: { values: Schemas['TableValue'][] }) {
               </td>
               <td className="pr-2">
                 {v.population}
-                {v.sameGroup && <strong> ✓</strong>}
+                {v.fit === 'SAME_GROUP' ? <strong> ✓</strong> : FIT[v.fit]}
               </td>
               <td className="text-soft">
                 {v.source} {KIND[v.kind] && `· ${KIND[v.kind]}`}

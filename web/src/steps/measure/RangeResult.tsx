@@ -4,6 +4,7 @@ import type { Schemas } from '../../shared/api/client';
 import { RangeBar } from '../../shared/draw/RangeBar';
 import { daysAgo, degrees, signed, words } from '../../shared/units';
 import type { BenchState } from './draft';
+import { FIT } from './fit';
 
 type Props = { row: Schemas['RangeRow'] | undefined; state: BenchState; clientId: string };
 
@@ -23,7 +24,7 @@ export function RangeResult({ row, state, clientId }: Props) {
       <p className="mb-4 text-sm text-soft">
         Cold readings only. Outline passive, solid active, hatched gap, whiskers 95 %
         {row.usualPassive
-          ? `, bracket usual (${row.usualPassive.population}; ${row.usualPassive.source})`
+          ? `, bracket usual (${row.usualPassive.population}${FIT[row.usualPassive.fit]}; ${row.usualPassive.source})`
           : ', no table for this position'}
         {row.goalDegrees !== undefined ? `, flag goal ${degrees(row.goalDegrees)}` : ''}.
       </p>

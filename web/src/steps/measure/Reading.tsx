@@ -2,6 +2,7 @@ import type { Schemas } from '../../shared/api/client';
 import { degrees, fixed, length } from '../../shared/units';
 import { readTrials, type BenchState } from './draft';
 import { TrialDots } from './TrialDots';
+import { FIT } from './fit';
 
 type Props = { preview: Schemas['MeasurePreview'] | undefined; state: BenchState };
 
@@ -43,7 +44,7 @@ export function Reading({ preview, state }: Props) {
       {preview.usual && (
         <p className="text-sm text-soft">
           usual {degrees(preview.usual.lower)} to {degrees(preview.usual.upper)} ({preview.usual.population}
-          {preview.usual.sameGroup ? '' : ', another group than this client'}; {preview.usual.source})
+          {FIT[preview.usual.fit]}; {preview.usual.source})
         </p>
       )}
     </div>

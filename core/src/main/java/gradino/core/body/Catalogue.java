@@ -2,6 +2,7 @@ package gradino.core.body;
 
 import gradino.core.because.Source;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -25,6 +26,8 @@ public final class Catalogue {
 
     private static final List<Equipment> EQUIPMENT = DataFile.rows(
             "equipment.csv", row -> new Equipment(row.get("id"), row.get("name"), Source.parse(row.get("source"))));
+
+    private static final List<GoalMovement> GOAL_MOVEMENTS = readGoalMovements();
 
     private static final Map<String, Motion> MOTION_BY_ID = byId(MOTIONS, Motion::id);
     private static final Map<String, Position> POSITION_BY_ID = byId(POSITIONS, Position::id);
@@ -63,6 +66,11 @@ public final class Catalogue {
         return EQUIPMENT;
     }
 
+    /** What somebody may want to do, and what it takes. */
+    public static List<GoalMovement> goalMovements() {
+        return GOAL_MOVEMENTS;
+    }
+
     /** Everything published for a motion and mode in a position's own joint position, nearest people first. */
     public static List<Norm> norms(String motion, String mode, String position, Norm.Person person) {
         return fitting(motion, mode, position)
@@ -85,6 +93,29 @@ public final class Catalogue {
         return fitting(motion, mode, position)
                 .filter(Norm::hasEdges)
                 .min(Comparator.comparing(Norm::kind).thenComparingInt(n -> n.distance(person)));
+    }
+
+    private record NeedRow(String id, String name, GoalMovement.Need need) {
+        static NeedRow of(CSVRecord row) {
+            return new NeedRow(
+                    row.get("id"),
+                    row.get("name"),
+                    new GoalMovement.Need(
+                            row.get("motion"),
+                            Double.parseDouble(row.get("degrees")),
+                            Source.parse(row.get("source"))));
+        }
+    }
+
+    private static List<GoalMovement> readGoalMovements() {
+        var byId = DataFile.rows("goal-movements.csv", NeedRow::of).stream()
+                .collect(Collectors.groupingBy(NeedRow::id, LinkedHashMap::new, Collectors.toList()));
+        return byId.values().stream()
+                .map(rows -> new GoalMovement(
+                        rows.get(0).id(),
+                        rows.get(0).name(),
+                        rows.stream().map(NeedRow::need).toList()))
+                .toList();
     }
 
     private static Motion motion(CSVRecord row) {

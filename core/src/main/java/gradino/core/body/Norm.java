@@ -69,10 +69,22 @@ public record Norm(
         return edge(1);
     }
 
-    public boolean covers(Person person) {
-        boolean sexFits = sex.equals("any") || sex.equals(person.sex());
+    /** Whether a person belongs to the table's people. */
+    public enum Fit {
+        SAME_GROUP,
+        OTHER_GROUP,
+        /** Age or sex is not known, so that nobody can tell. */
+        GUESS
+    }
+
+    public Fit fit(Person person) {
         Integer age = person.ageYears();
-        return sexFits && age != null && age >= fromYears && age <= toYears;
+        boolean sexMatters = !sex.equals("any");
+        if (age == null || (sexMatters && person.sex() == null)) {
+            return Fit.GUESS;
+        }
+        boolean sexFits = !sexMatters || sex.equals(person.sex());
+        return sexFits && age >= fromYears && age <= toYears ? Fit.SAME_GROUP : Fit.OTHER_GROUP;
     }
 
     /** How far the table's people are from this one: years outside its ages, and 20 more for the other sex. */

@@ -44,6 +44,30 @@ public class DataFilesTest {
     }
 
     @Test
+    public void everyGoalMovementNeedsMotionsThatThereAreWithinWhatAJointDoes() {
+        assertThat(Catalogue.goalMovements()).hasSizeGreaterThan(10);
+        for (var movement : Catalogue.goalMovements()) {
+            assertThat(movement.needs()).as(movement.id()).isNotEmpty();
+            assertThat(movement.needs().stream().map(GoalMovement.Need::motion)).doesNotHaveDuplicates();
+            for (var need : movement.needs()) {
+                assertThat(Catalogue.motion(need.motion())).as(need.motion()).isPresent();
+                assertThat(need.degrees()).isBetween(1.0, 200.0);
+                assertThat(need.source().kind()).isNotEqualTo(gradino.core.because.Source.Kind.HOUSE_RULE);
+            }
+        }
+    }
+
+    @Test
+    public void whoHasNoAgeOrSexOnFileIsHeldAgainstATableByAGuess() {
+        // Roaas & Andersson 1982: men of 30 to 40 years.
+        var men = Catalogue.norms().get(0);
+        assertThat(men.fit(UNKNOWN)).isEqualTo(Norm.Fit.GUESS);
+        assertThat(men.fit(new Norm.Person(null, 35))).isEqualTo(Norm.Fit.GUESS);
+        assertThat(men.fit(new Norm.Person("male", 35))).isEqualTo(Norm.Fit.SAME_GROUP);
+        assertThat(men.fit(new Norm.Person("female", 35))).isEqualTo(Norm.Fit.OTHER_GROUP);
+    }
+
+    @Test
     public void everyTableRowHasItsPlaceAndOnlyPeopleWithASpreadGiveAUsualRange() {
         for (var norm : Catalogue.norms()) {
             assertThat(Catalogue.motion(norm.motion())).as(norm.motion()).isPresent();
@@ -89,8 +113,8 @@ public class DataFilesTest {
         assertThat(boy.orElseThrow().meanDegrees()).isEqualTo(123.4);
         var woman = Catalogue.usual("hip-flexion", "active", "supine-knee-to-chest", new Norm.Person("female", 60));
         assertThat(woman.orElseThrow().source().text()).startsWith("Roach & Miles 1991");
-        assertThat(woman.orElseThrow().covers(new Norm.Person("female", 60))).isTrue();
-        assertThat(boy.orElseThrow().covers(new Norm.Person("female", 14))).isFalse();
+        assertThat(woman.orElseThrow().fit(new Norm.Person("female", 60))).isEqualTo(Norm.Fit.SAME_GROUP);
+        assertThat(boy.orElseThrow().fit(new Norm.Person("female", 14))).isEqualTo(Norm.Fit.OTHER_GROUP);
     }
 
     @Test

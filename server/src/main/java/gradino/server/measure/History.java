@@ -71,7 +71,7 @@ final class History {
             @Nullable Double sd,
             @Nullable Double lower,
             @Nullable Double upper,
-            boolean sameGroup,
+            Norm.Fit fit,
             Norm.Kind kind,
             String source) {}
 
@@ -164,7 +164,7 @@ final class History {
                         n.sdDegrees(),
                         n.lowerDegrees(),
                         n.upperDegrees(),
-                        n.covers(asked.person()),
+                        n.fit(asked.person()),
                         n.kind(),
                         n.source().text()))
                 .toList();

@@ -2,6 +2,7 @@ package gradino.server.measure;
 
 import gradino.core.body.Catalogue;
 import gradino.core.body.Equipment;
+import gradino.core.body.GoalMovement;
 import gradino.core.body.Motion;
 import gradino.core.body.Position;
 import gradino.core.body.Position.TapeFormulaId;
@@ -31,7 +32,12 @@ class MeasureController {
     }
 
     /** Motions, positions, tape formulas and equipment that there are. */
-    record Body(List<Motion> motions, List<Position> positions, List<TapeNeed> tapes, List<Equipment> equipment) {}
+    record Body(
+            List<Motion> motions,
+            List<Position> positions,
+            List<TapeNeed> tapes,
+            List<Equipment> equipment,
+            List<GoalMovement> movements) {}
 
     /** What a tape formula asks for. */
     record TapeNeed(TapeFormulaId formula, boolean start, List<NeededLength> lengths) {}
@@ -55,7 +61,8 @@ class MeasureController {
                                 .map(s -> new NeededLength(s, s.words()))
                                 .toList()))
                 .toList();
-        return new Body(Catalogue.motions(), Catalogue.positions(), tapes, Catalogue.equipment());
+        return new Body(
+                Catalogue.motions(), Catalogue.positions(), tapes, Catalogue.equipment(), Catalogue.goalMovements());
     }
 
     @Reads

@@ -80,9 +80,9 @@ public final class Ranges {
         }
     }
 
-    /** A published usual range with its table; {@code sameGroup} when the client belongs to its people. */
+    /** A published usual range with its table; {@code fit} says whether the client belongs to its people. */
     public record Usual(
-            double lower, double upper, double mean, double sd, String population, boolean sameGroup, String source) {
+            double lower, double upper, double mean, double sd, String population, Norm.Fit fit, String source) {
         static Usual of(Norm norm, Norm.Person person) {
             return new Usual(
                     norm.lowerEdge(),
@@ -90,7 +90,7 @@ public final class Ranges {
                     norm.meanDegrees(),
                     norm.upperEdge() - norm.meanDegrees(),
                     norm.population(),
-                    norm.covers(person),
+                    norm.fit(person),
                     norm.source().text());
         }
     }
@@ -240,12 +240,17 @@ public final class Ranges {
         var table = Catalogue.usual(motion, "passive", position, client.person(today))
                 .filter(n -> goal.filter(Client.MotionGoal::replacesTable).isEmpty());
         var flag = table.map(n -> n.edge(2)).orElse(null);
-        var lower = table.map(n -> new Wanted(n.lowerEdge(), "of the usual range (" + n.population() + ")", flag));
+        var lower = table.map(n -> new Wanted(n.lowerEdge(), usualOf(n, client.person(today)), flag));
         var needed = goal.map(g -> new Wanted(g.degrees(), "that the goal needs", flag));
         if (lower.isPresent() && needed.isPresent()) {
             return lower.get().degrees() > needed.get().degrees() ? lower : needed;
         }
         return needed.or(() -> lower);
+    }
+
+    private static String usualOf(Norm table, Norm.Person person) {
+        var guess = table.fit(person) == Norm.Fit.GUESS ? "; a guess, since age or sex is not on file" : "";
+        return "of the usual range (" + table.population() + guess + ")";
     }
 
     private static Optional<ColdSeries> find(List<ColdSeries> all, Side side, Mode mode) {
