@@ -74,7 +74,7 @@ export function Bench({ clientId, body, state, setState, onSaved, place }: Props
       onKeyDown={(e) => e.key === 'Enter' && e.ctrlKey && save.mutate(state)}
     >
       {place(set, findings)}
-      <div className="mt-4" key={state.id}>
+      <div className="mt-2" key={state.id}>
         <TapeFields state={state} set={set} body={body} findings={findings} />
         {state.instrument === 'INCLINOMETER' && (
           <Inclinometer take={(value) => setState((s) => taken(s, value))} expected={shown?.median ?? 40} />
@@ -87,11 +87,10 @@ export function Bench({ clientId, body, state, setState, onSaved, place }: Props
           asksForMore={shown?.asksForMore ?? false}
         />
       </div>
-      <div className="my-3 grid items-center gap-4 sm:grid-cols-2">
+      <div className="my-2 grid items-center gap-4 sm:grid-cols-2">
         <Reading preview={shown} state={state} />
         {position && <WhatToMeasure position={position} state={state} preview={shown} />}
       </div>
-      {state.instrument === 'TAPE' && position?.tape && <PropFor clientId={clientId} state={state} />}
       <Feel state={state} set={set} findings={findings} />
       <OtherFindings findings={findings} shown={(p) => SHOWN.test(p)} />
       <Failure error={findingsOf(save.error).length > 0 ? null : save.error} />
@@ -104,6 +103,7 @@ export function Bench({ clientId, body, state, setState, onSaved, place }: Props
           {kept}
         </span>
       </div>
+      {state.instrument === 'TAPE' && position?.tape && <PropFor clientId={clientId} state={state} />}
       <p className="mt-3 text-sm text-soft">
         Keys in a trial: Enter next and save · s stretch · m muscle · p pinch · h hard block · n nothing · + − pain · c
         control · w warm

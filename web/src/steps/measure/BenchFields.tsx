@@ -15,9 +15,9 @@ export function Place({ state, set, body, findings }: PartProps & { body: Body }
   const positions = body.positions.filter((p) => p.motions.includes(state.motion));
   const tape = positions.find((p) => p.id === state.position)?.tape;
   return (
-    <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
+    <div className="flex flex-wrap items-end gap-x-5 gap-y-2">
       <SideAndMode state={state} set={set} findings={findings} />
-      <label className="text-sm text-soft">
+      <label className="min-w-0 grow basis-36 text-sm text-soft">
         Motion
         <select className={SELECT} value={state.motion} onChange={(e) => set(withMotion(state, e.target.value, body))}>
           {body.motions.map((m) => (
@@ -27,7 +27,7 @@ export function Place({ state, set, body, findings }: PartProps & { body: Body }
           ))}
         </select>
       </label>
-      <label className="text-sm text-soft">
+      <label className="min-w-0 grow basis-48 text-sm text-soft">
         Position
         <select
           className={SELECT}
@@ -41,7 +41,7 @@ export function Place({ state, set, body, findings }: PartProps & { body: Body }
           ))}
         </select>
       </label>
-      <label className="text-sm text-soft">
+      <label className="min-w-0 basis-32 text-sm text-soft">
         Read with
         <select
           className={SELECT}

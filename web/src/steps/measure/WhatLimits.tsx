@@ -13,7 +13,7 @@ export function WhatLimits({ clientId, rows }: { clientId: string; rows: Row[] }
     (r) => r.asymmetry?.real || r.sides.some((s) => s.limiter !== 'NEITHER' && s.limiter !== 'UNKNOWN'),
   );
   return (
-    <section aria-label="What limits" className="mb-8">
+    <section aria-label="What limits" className="my-6 xl:my-0">
       <h2 className="mb-2 text-xl font-bold">What limits first</h2>
       {pressing.length === 0 && (
         <p>
@@ -21,11 +21,11 @@ export function WhatLimits({ clientId, rows }: { clientId: string; rows: Row[] }
           Keep it up once a week.
         </p>
       )}
-      <ol className="grid gap-6 lg:grid-cols-3">
+      <ol className="grid gap-4 lg:grid-cols-3 xl:grid-cols-1">
         {pressing.slice(0, MOST).map((row, i) => (
           <li
             key={row.motion + row.position + row.instrument}
-            className="break-inside-avoid border-t-4 border-ink pt-2"
+            className="break-inside-avoid border-t-4 border-ink pt-1"
           >
             <h3 className="text-lg font-bold">
               {i + 1}{' '}

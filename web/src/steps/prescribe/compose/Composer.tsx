@@ -6,7 +6,7 @@ import { Failure } from '../../../shared/ui/Findings';
 import { BlockPanel } from './BlockPanel';
 import { FindingList } from './FindingList';
 import { LibrarySheet } from './LibrarySheet';
-import { fitting, Legend } from './Legend';
+import { fitting, Legend, Reading } from './Legend';
 import { LineSection, Week } from './LineSection';
 import { Minutes } from './Minutes';
 import { ScoreView } from './ScoreView';
@@ -154,11 +154,11 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
             select={select}
             drag={drag}
           />
-          <Legend zoom={zoom} setZoom={setZoom} forecast={preview.forecast} />
+          <Reading zoom={zoom} setZoom={setZoom} forecast={preview.forecast} />
         </>
       )}
       {selected && line && forms.data && (
-        <div className="mt-5 grid gap-8 xl:grid-cols-2">
+        <div className="mt-2 grid gap-8 xl:grid-cols-2">
           <BlockPanel
             clientId={clientId}
             draft={draft}
@@ -187,6 +187,7 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
           </div>
         </div>
       )}
+      {preview?.forecast && <Legend forecast={preview.forecast} />}
       <WarmUp draft={draft} findings={findings} change={(key, make) => history.change(make, key)} />
       {reasons.length > 0 && (
         <section className="mt-8 max-w-prose">

@@ -7,18 +7,11 @@ type LegendProps = {
   forecast: Schemas['ForecastView'] | undefined;
 };
 
-export function Legend({ zoom, setZoom, forecast }: LegendProps) {
-  // Joints without a published set of their own, each with what it is reckoned with.
-  const borrowed = new Map(forecast?.pools.filter((p) => p.borrowed.length > 0).map((p) => [p.joint, p.borrowed]));
+/** How the score is read at the moment: where it is lowest, how wide a second is. */
+export function Reading({ zoom, setZoom, forecast }: LegendProps) {
   return (
-    <div className="mt-1 flex flex-wrap items-center gap-x-6 gap-y-1 text-sm text-soft">
-      <span>
-        <span className="font-bold text-press">Press goes down</span>,{' '}
-        <span className="font-bold text-pull">pull rises</span>; bands hold, rings move, ticks are breaths. Above:
-        strength left by the fatigue model, a planning aid
-        {[...borrowed].map(([joint, sets]) => `; the ${joint} has no published set: ${reckoned(sets)}`).join('')}.
-      </span>
-      {forecast && forecast.pools.length > 0 && <Lowest pools={forecast.pools} />}
+    <div className="flex flex-wrap items-center justify-between gap-x-6 text-sm text-soft">
+      {forecast && forecast.pools.length > 0 ? <Lowest pools={forecast.pools} /> : <span />}
       <label className="flex items-center gap-2">
         Zoom
         <input
@@ -31,6 +24,20 @@ export function Legend({ zoom, setZoom, forecast }: LegendProps) {
         />
       </label>
     </div>
+  );
+}
+
+/** What the marks of the score mean. */
+export function Legend({ forecast }: { forecast: Schemas['ForecastView'] }) {
+  // Joints without a published set of their own, each with what it is reckoned with.
+  const borrowed = new Map(forecast.pools.filter((p) => p.borrowed.length > 0).map((p) => [p.joint, p.borrowed]));
+  return (
+    <p className="mt-5 max-w-prose text-sm text-soft">
+      <span className="font-bold text-press">Press goes down</span>,{' '}
+      <span className="font-bold text-pull">pull rises</span>; bands hold, rings move, ticks are breaths. Above:
+      strength left by the fatigue model, a planning aid
+      {[...borrowed].map(([joint, sets]) => `; the ${joint} has no published set: ${reckoned(sets)}`).join('')}.
+    </p>
   );
 }
 

@@ -28,9 +28,9 @@ export function Minutes({ totals, findings, clientId, draft, put }: MinutesProps
   });
   const { left, right } = totals.sides;
   return (
-    <div className="my-3 flex flex-wrap items-end gap-x-8 gap-y-2" aria-live="polite">
+    <div className="mt-1 mb-2 flex flex-wrap items-baseline gap-x-8 gap-y-1" aria-live="polite">
       <p>
-        <span className="text-5xl font-bold" data-testid="minutes">
+        <span className="text-4xl font-bold" data-testid="minutes">
           {clock(totals.seconds)}
         </span>{' '}
         <span className="text-soft">min, including set-up and side changes</span>

@@ -6,8 +6,8 @@ import { BlockShapes } from './BlockShapes';
 import { blocksOf, grip, type Grip, type Phase } from './phases';
 import type { Preview } from './usePreview';
 
-const LANE = 104;
-const FORECAST = 46;
+const LANE = 84;
+const FORECAST = 38;
 const RULER = 22;
 const AXIS = LANE / 2;
 const SCALE = (LANE / 2 - 9) / 100;
