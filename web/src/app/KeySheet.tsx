@@ -1,7 +1,4 @@
-import { useEffect } from 'react';
-import { useNavigate, useParams } from 'react-router';
 import { Sheet } from '../shared/ui/Sheet';
-import { isTyping } from '../shared/ui/keys';
 
 const KEYS: [string, [string, string][]][] = [
   [
@@ -100,24 +97,10 @@ const KEYS: [string, [string, string][]][] = [
   ],
 ];
 
-const TREADS = ['', '/file', '/measure', '/prescribe', '/perform', '/advance'];
-
-export function KeySheet({ open, setOpen }: { open: boolean; setOpen: (open: boolean) => void }) {
-  const navigate = useNavigate();
-  const { clientId } = useParams();
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (event.key === '?') setOpen(true);
-      if (event.key === 't') void navigate('/');
-      const tread = TREADS[/^[0-5]$/.test(event.key) ? Number(event.key) : -1];
-      if (clientId && tread !== undefined) void navigate(`/clients/${clientId}${tread}`);
-    };
-    addEventListener('keydown', onKey);
-    return () => removeEventListener('keydown', onKey);
-  }, [navigate, clientId, setOpen]);
+/** What every key does. */
+export function KeySheet({ close }: { close: () => void }) {
   return (
-    <Sheet open={open} onOpenChange={setOpen} title="Keys">
+    <Sheet open onOpenChange={close} title="Keys">
       <div className="grid gap-x-8 gap-y-4 sm:grid-cols-2">
         {KEYS.map(([where, keys]) => (
           <section key={where}>

@@ -1,18 +1,22 @@
 import { Keyboard, Moon, Sun } from 'lucide-react';
-import { Suspense, useState } from 'react';
+import { lazy, Suspense, useCallback, useState } from 'react';
 import { Link, Outlet } from 'react-router';
 import { StairGlyph } from '../shared/draw/StairGlyph';
 import { AccountMenu } from '../steps/account/AccountMenu';
 import { useSignInState } from '../steps/account/signInState';
 import { Finder } from './Finder';
-import { KeySheet } from './KeySheet';
 import { Rail, Tabs } from './Navigation';
+import { useKeys } from './useKeys';
 import { storedTheme, storeTheme, type Theme } from './theme';
+
+const KeySheet = lazy(() => import('./KeySheet').then((m) => ({ default: m.KeySheet })));
 
 export function Shell() {
   const [theme, setTheme] = useState<Theme>(storedTheme);
   const owner = useSignInState().data?.me?.role === 'OWNER';
   const [keysOpen, setKeysOpen] = useState(false);
+  const openKeys = useCallback(() => setKeysOpen(true), []);
+  useKeys(openKeys);
   const flip = () => {
     const next = theme === 'light' ? 'dark' : 'light';
     storeTheme(next);
@@ -28,11 +32,7 @@ export function Shell() {
         <span className="grow" />
         <Finder owner={owner} />
         <AccountMenu />
-        <button
-          className="hidden p-2 text-soft sm:block hover:text-ink"
-          onClick={() => setKeysOpen(true)}
-          aria-label="Keys (?)"
-        >
+        <button className="hidden p-2 text-soft sm:block hover:text-ink" onClick={openKeys} aria-label="Keys (?)">
           <Keyboard size={22} />
         </button>
         <button
@@ -52,7 +52,11 @@ export function Shell() {
         Gradino supports a coach. It does not diagnose or treat; licensed practice and local rules come first.
       </footer>
       <Tabs owner={owner} />
-      <KeySheet open={keysOpen} setOpen={setKeysOpen} />
+      {keysOpen && (
+        <Suspense fallback={null}>
+          <KeySheet close={() => setKeysOpen(false)} />
+        </Suspense>
+      )}
     </div>
   );
 }

@@ -1,4 +1,3 @@
-import { differenceInCalendarDays } from 'date-fns';
 import { shownAs } from './typed';
 
 const FORMATS = new Map<string, Intl.NumberFormat>();
@@ -68,9 +67,14 @@ export function amount(value: number, unit: string): string {
   return shown + (unit === 'DAY' && value === 1 ? ' day' : (UNITS[unit] ?? ''));
 }
 
+function midnight(at: Date): number {
+  return new Date(at.getFullYear(), at.getMonth(), at.getDate()).getTime();
+}
+
 export function daysAgo(instant: string | undefined, now: Date = new Date()): string {
   if (!instant) return 'never';
-  const days = differenceInCalendarDays(now, new Date(instant));
+  // A day with a change of the clock is not 24 hours long.
+  const days = Math.round((midnight(now) - midnight(new Date(instant))) / 86_400_000);
   if (days <= 0) return 'today';
   return days === 1 ? 'yesterday' : `${days} days ago`;
 }

@@ -3,7 +3,8 @@ import type { ReactNode } from 'react';
 
 type Props = {
   open: boolean;
-  onOpenChange: (open: boolean) => void;
+  /** Without it, only what is inside closes the sheet. */
+  onOpenChange?: (open: boolean) => void;
   title: string;
   children: ReactNode;
 };
@@ -20,9 +21,11 @@ export function Sheet({ open, onOpenChange, title, children }: Props) {
         >
           <Dialog.Title className="mb-3 text-2xl font-bold">{title}</Dialog.Title>
           {children}
-          <Dialog.Close className="absolute top-3 right-4 p-2 text-soft hover:text-ink" aria-label="Close">
-            ✕
-          </Dialog.Close>
+          {onOpenChange && (
+            <Dialog.Close className="absolute top-3 right-4 p-2 text-soft hover:text-ink" aria-label="Close">
+              ✕
+            </Dialog.Close>
+          )}
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

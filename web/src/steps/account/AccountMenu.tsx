@@ -1,108 +1,23 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { api, ask, findingsOf, type Schemas } from '../../shared/api/client';
-import { Button } from '../../shared/ui/Button';
-import { Choice } from '../../shared/ui/Choice';
-import { Failure } from '../../shared/ui/Findings';
-import { Sheet } from '../../shared/ui/Sheet';
-import { TextField } from '../../shared/ui/TextField';
-import { forgetKept } from '../../shared/offline';
-import { ROLE, useSignInState } from './signInState';
+import { lazy, Suspense, useState } from 'react';
+import { useSignInState } from './signInState';
 
-/** Who is signed in, and the ways out. */
+const AccountSheet = lazy(() => import('./AccountSheet').then((m) => ({ default: m.AccountSheet })));
+
+/** Who is signed in. */
 export function AccountMenu() {
   const me = useSignInState().data?.me;
   const [open, setOpen] = useState(false);
-  const leave = useMutation({
-    mutationFn: (everywhere: boolean) => ask(api.POST('/api/me/sign-out', { params: { query: { everywhere } } })),
-    // Loaded anew, so that nothing of this account stays in the window.
-    onSuccess: () => forgetKept().finally(() => location.assign('/')),
-  });
   if (!me) return null;
   return (
     <>
       <button className="max-w-28 truncate sm:max-w-40 p-2 text-soft hover:text-ink" onClick={() => setOpen(true)}>
         {me.name}
       </button>
-      <Sheet open={open} onOpenChange={setOpen} title={`${me.name}, ${ROLE[me.role]}`}>
-        <div className="mb-6 flex flex-wrap gap-3">
-          <Button look="main" onClick={() => leave.mutate(false)}>
-            Sign out
-          </Button>
-          <Button onClick={() => leave.mutate(true)}>Sign out on every device</Button>
-        </div>
-        <Failure error={leave.error} />
-        <UnitsChoice now={me.units} />
-        <Password />
-      </Sheet>
+      {open && (
+        <Suspense fallback={null}>
+          <AccountSheet me={me} close={() => setOpen(false)} />
+        </Suspense>
+      )}
     </>
-  );
-}
-
-/** Lengths and weights, in fields and on pages. */
-function UnitsChoice({ now }: { now: Schemas['Account']['units'] }) {
-  const set = useMutation({
-    mutationFn: (units: Schemas['Account']['units']) => ask(api.PUT('/api/me/units', { body: { units } })),
-    // Loaded anew: every number on the page is written in the other units.
-    onSuccess: () => location.reload(),
-  });
-  return (
-    <div className="mb-6">
-      <Choice
-        label="Lengths and weights"
-        value={now}
-        onChange={(units) => set.mutate(units)}
-        options={[
-          ['METRIC', 'cm, kg'],
-          ['IMPERIAL', 'in, lb'],
-        ]}
-      />
-      <Failure error={set.error} />
-    </div>
-  );
-}
-
-function Password() {
-  const queries = useQueryClient();
-  const [old, setOld] = useState('');
-  const [wanted, setWanted] = useState('');
-  const change = useMutation({
-    mutationFn: () => ask(api.POST('/api/me/password', { body: { old, wanted } })),
-    onSuccess: () => queries.invalidateQueries(),
-  });
-  const findings = findingsOf(change.error);
-  return (
-    <form
-      className="space-y-4"
-      onSubmit={(e) => {
-        e.preventDefault();
-        change.mutate();
-      }}
-    >
-      <h3 className="font-bold">Change password</h3>
-      <TextField
-        label="Password now"
-        type="password"
-        autoComplete="current-password"
-        value={old}
-        onChange={setOld}
-        path="old"
-        findings={findings}
-      />
-      <TextField
-        label="New password, 12 letters or more"
-        type="password"
-        autoComplete="new-password"
-        value={wanted}
-        onChange={setWanted}
-        path="wanted"
-        findings={findings}
-      />
-      <Failure error={findings.length > 0 ? null : change.error} />
-      <Button type="submit" disabled={change.isPending}>
-        Change it
-      </Button>
-      {change.isSuccess && <p role="status">Changed; every other device is signed out.</p>}
-    </form>
   );
 }

@@ -1,10 +1,11 @@
-import { useState, type ReactNode } from 'react';
-import { Dialog } from 'radix-ui';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { StairGlyph } from '../../shared/draw/StairGlyph';
 import { Failure } from '../../shared/ui/Findings';
 import { FirstRun } from './FirstRun';
 import { SignIn } from './SignIn';
 import { useSignInState } from './signInState';
+
+const SignedOut = lazy(() => import('./SignedOut').then((m) => ({ default: m.SignedOut })));
 
 /**
  * Nothing is shown to nobody. Who is signed out in the middle of something signs in again over it, so that what was typed
@@ -23,19 +24,11 @@ export function Gate({ children }: { children: ReactNode }) {
   return (
     <>
       {children}
-      <Dialog.Root open={!me}>
-        <Dialog.Portal>
-          <Dialog.Overlay className="fixed inset-0 z-40 bg-black/45" />
-          <Dialog.Content
-            aria-describedby={undefined}
-            className="fixed top-1/2 left-1/2 z-50 max-h-[92dvh] w-[min(30rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto border border-rule bg-card p-5"
-          >
-            <Dialog.Title className="mb-3 text-2xl font-bold">Signed out</Dialog.Title>
-            <p className="mb-3 text-soft">Sign in again; what you typed is still here.</p>
-            {door}
-          </Dialog.Content>
-        </Dialog.Portal>
-      </Dialog.Root>
+      {!me && (
+        <Suspense fallback={null}>
+          <SignedOut>{door}</SignedOut>
+        </Suspense>
+      )}
     </>
   );
 }

@@ -93,7 +93,7 @@ final class ServerBench {
             }
         }
         return List.of(
-                new Measured("script-first-view", bytes / 1000, "kB", 220),
+                new Measured("script-first-view", bytes / 1000, "kB", 130),
                 new Measured("phone-bundle", phone(dist) / 1000, "kB", 150));
     }
 
