@@ -3,7 +3,8 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 
 /** Asked for by a studio's screen only, and there only when it is needed. */
-const STUDIO_ONLY = /\/(ClientHead|Fold|BeforeExtras|RecordExtras|gauges|recorder|GaugeBar|TraceCanvas|Traces|devices)-/;
+const STUDIO_ONLY =
+  /\/(ClientHead|Fold|BeforeExtras|RecordExtras|gauges|recorder|GaugeBar|TraceCanvas|Traces|devices)-/;
 /** What a script cannot be loaded without. */
 const AT_ONCE = /(?:from|import)\s*["'`]\.\/([\w.-]+\.js)["'`]/g;
 const NAMED = /["'`](?:\.\/|\/)?((?:assets\/)?[\w.-]+\.(?:js|css))["'`]/g;

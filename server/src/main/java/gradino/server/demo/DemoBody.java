@@ -3,6 +3,7 @@ package gradino.server.demo;
 import gradino.core.advance.state.Moment;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
+import gradino.core.measure.limit.EndFeel;
 import gradino.core.measure.noise.Instrument;
 import gradino.core.measure.noise.Mode;
 import gradino.core.measure.noise.SeriesKey;
@@ -72,7 +73,7 @@ class DemoBody {
     private static final MovementTest KNEE_TO_WALL = new MovementTest("Toe to wall, heel down", Unit.CENTIMETRE, true);
 
     void tell(DemoLife life, Moment now, Random random) {
-        if (life.weeks() < 8) {
+        if (life.weeks() < 8 || !life.course().measuredAll()) {
             return;
         }
         var start = at(now, life.weeks() * 7);
@@ -117,7 +118,8 @@ class DemoBody {
     private void assess(DemoLife life, Visit visit, Random random) {
         var assessment = new Assessment(visit.id(), life.id(), visit.battery().id(), visit.start(), visit.start());
         batteries.insert(assessment);
-        var readings = new DemoReadings(clients.find(life.id()).orElseThrow(), random, assessment.id());
+        var readings =
+                new DemoReadings(clients.find(life.id()).orElseThrow(), random, EndFeel.STRETCH, assessment.id());
         var all = new ArrayList<Measurement>();
         for (var part : PARTS) {
             for (var side : Catalogue.motion(part.motion()).map(Side::of).orElseThrow()) {

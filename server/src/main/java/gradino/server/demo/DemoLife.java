@@ -2,7 +2,9 @@ package gradino.server.demo;
 
 import gradino.core.body.Sided;
 import gradino.core.effort.SimulatedPerson.Manner;
+import gradino.core.measure.limit.EndFeel;
 import gradino.core.measure.noise.Instrument;
+import gradino.core.perform.StopSign;
 import gradino.server.intake.Client.Details;
 import org.jspecify.annotations.Nullable;
 
@@ -33,7 +35,8 @@ record DemoLife(
         int painAtEnd,
         boolean decideToTheEnd,
         long seed,
-        Besides besides) {
+        Besides besides,
+        Course course) {
     /**
      * What only some have.
      *
@@ -42,6 +45,67 @@ record DemoLife(
      */
     record Besides(boolean lastMorningOpen, @Nullable Manner gauges) {
         static final Besides NOTHING = new Besides(false, null);
+    }
+
+    /**
+     * By which school, and how it went.
+     *
+     * @param method id
+     * @param session what it is called
+     * @param measuredAll whether the whole body was measured twice
+     * @param awayFrom days ago on which a time without training began; 0 for none
+     * @param awayDays that it lasted
+     * @param ill whether it was an illness
+     * @param alone at home, nobody watches
+     * @param warmGain what the work gives for an hour, degrees
+     * @param feel of the end, passive
+     * @param stop what the last session ended by; null for nothing
+     */
+    record Course(
+            String method,
+            String session,
+            boolean measuredAll,
+            int awayFrom,
+            int awayDays,
+            boolean ill,
+            boolean alone,
+            double warmGain,
+            EndFeel feel,
+            @Nullable StopSign stop) {
+        private static final double USUAL_WARM_GAIN = 8;
+        static final Course USUAL = of("ramp-both-ways", "Hip, inward rotation").whole();
+
+        static Course of(String method, String session) {
+            return new Course(method, session, false, 0, 0, false, false, USUAL_WARM_GAIN, EndFeel.STRETCH, null);
+        }
+
+        private Course whole() {
+            return new Course(method, session, true, 0, 0, false, false, warmGain, feel, null);
+        }
+
+        Course away(int from, int days, boolean ill) {
+            return new Course(method, session, measuredAll, from, days, ill, alone, warmGain, feel, stop);
+        }
+
+        Course atHome() {
+            return new Course(method, session, measuredAll, awayFrom, awayDays, ill, true, warmGain, feel, stop);
+        }
+
+        Course warm(double gain) {
+            return new Course(method, session, measuredAll, awayFrom, awayDays, ill, alone, gain, feel, stop);
+        }
+
+        Course feeling(EndFeel other) {
+            return new Course(method, session, measuredAll, awayFrom, awayDays, ill, alone, warmGain, other, stop);
+        }
+
+        Course stopped(StopSign sign) {
+            return new Course(method, session, measuredAll, awayFrom, awayDays, ill, alone, warmGain, feel, sign);
+        }
+
+        boolean isAway(int daysAgo) {
+            return daysAgo <= awayFrom && daysAgo > awayFrom - awayDays;
+        }
     }
 
     DemoLife with(Besides other) {
@@ -68,6 +132,7 @@ record DemoLife(
                 painAtEnd,
                 decideToTheEnd,
                 seed,
-                other);
+                other,
+                course);
     }
 }

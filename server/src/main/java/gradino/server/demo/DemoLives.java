@@ -5,12 +5,14 @@ import gradino.core.body.Sided;
 import gradino.core.effort.SimulatedPerson.Manner;
 import gradino.core.measure.noise.Instrument;
 import gradino.server.demo.DemoLife.Besides;
+import gradino.server.demo.DemoLife.Course;
 import gradino.server.intake.Client.Details;
 import gradino.server.intake.Client.Lengths;
 import gradino.server.intake.Client.MotionGoal;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -32,7 +34,10 @@ class DemoLives {
     }
 
     static List<DemoLife> lives(LocalDate today) {
-        return List.of(rower(today), bellRinger(today), waller(today), puppeteer(today));
+        return Stream.concat(
+                        Stream.of(rower(today), bellRinger(today), waller(today), puppeteer(today)),
+                        DemoCast.lives(today))
+                .toList();
     }
 
     /** New: taken in this morning, nothing measured. */
@@ -205,6 +210,7 @@ class DemoLives {
                 pain,
                 decide,
                 seed,
-                Besides.NOTHING);
+                Besides.NOTHING,
+                Course.USUAL);
     }
 }

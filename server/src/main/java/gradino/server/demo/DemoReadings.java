@@ -31,12 +31,15 @@ final class DemoReadings {
     private final Client client;
     private final Random random;
     private final @Nullable String assessmentId;
+    private final EndFeel feel;
 
-    DemoReadings(Client client, Random random) {
-        this(client, random, null);
+    /** @param feel of the end, passive */
+    DemoReadings(Client client, Random random, EndFeel feel) {
+        this(client, random, feel, null);
     }
 
-    DemoReadings(Client client, Random random, @Nullable String assessmentId) {
+    DemoReadings(Client client, Random random, EndFeel feel, @Nullable String assessmentId) {
+        this.feel = feel;
         this.client = client;
         this.random = random;
         this.assessmentId = assessmentId;
@@ -75,7 +78,7 @@ final class DemoReadings {
                 at,
                 new Trials(angles),
                 tape,
-                series.mode() == Mode.PASSIVE ? EndFeel.STRETCH : EndFeel.MUSCULAR_EFFORT,
+                series.mode() == Mode.PASSIVE ? feel : EndFeel.MUSCULAR_EFFORT,
                 PainScore.NONE,
                 series.mode() == Mode.ACTIVE ? 2 : null,
                 "",

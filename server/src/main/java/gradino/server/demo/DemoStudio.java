@@ -14,6 +14,7 @@ import gradino.server.platform.StudioClock;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -76,14 +77,16 @@ public class DemoStudio implements ApplicationRunner {
         }
     }
 
-    /** The owner's own clients are the bell-ringer and the puppeteer; the assistant looks in on the rower. */
+    private static final Set<String> OWNERS =
+            Set.of("demo-bell-ringer", "demo-puppeteer", "demo-potter", "demo-cooper");
+
+    /** The coach has most of the clients; the assistant looks in on the rower. */
     private void people() {
         var owner = add("demo-owner", "Maren Coyle", "maren", Role.OWNER);
         var coach = add("demo-coach", "Joss Arkle", "joss", Role.COACH);
         var assistant = add("demo-assistant", "Pim Vane", "pim", Role.ASSISTANT);
         for (var client : clients.all()) {
-            boolean joss = client.id().equals("demo-rower") || client.id().equals("demo-waller");
-            accounts.own(client.id(), joss ? coach : owner);
+            accounts.own(client.id(), OWNERS.contains(client.id()) ? owner : coach);
         }
         List.of(owner, coach).forEach(who -> weeks.hours(who.id()));
         study.tell(coach.id(), StudioClock.moment(clock));

@@ -4,6 +4,7 @@ import gradino.core.advance.Advance;
 import gradino.core.advance.SessionStart;
 import gradino.core.advance.state.Event.Answer;
 import gradino.core.advance.state.Event.DoseDecided;
+import gradino.core.advance.state.Event.PauseKind;
 import gradino.core.advance.state.Moment;
 import gradino.core.advance.state.Policy;
 import gradino.core.because.Verdict;
@@ -36,6 +37,8 @@ import gradino.core.quantity.Tenths;
 import gradino.server.advance.line.DecisionRepository;
 import gradino.server.advance.line.DecisionRepository.StoredDecision;
 import gradino.server.advance.line.LineDoor;
+import gradino.server.advance.line.PauseRepository;
+import gradino.server.advance.line.PauseRepository.StoredPause;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientRepository;
 import gradino.server.intake.IntakeRepository;
@@ -63,7 +66,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Random;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -71,7 +73,6 @@ import org.springframework.stereotype.Component;
 /** Tells an invented life through the same tables and the same engine that a real one goes through. Seeded. */
 @Component
 class DemoTeller {
-    private static final double WARM_GAIN = 8;
     private static final int LAST_DAYS = 3;
     private static final int GAUGED_DAYS = 14;
     private static final List<Integer> TRAINING_DAYS = List.of(0, 2, 5);
@@ -86,6 +87,7 @@ class DemoTeller {
     private final BlockRepository blockRows;
     private final DecisionRepository decisions;
     private final DemoGauges gauges;
+    private final PauseRepository pauses;
     private final LineDoor door;
     private final Json json;
 
@@ -100,6 +102,7 @@ class DemoTeller {
             BlockRepository blockRows,
             DecisionRepository decisions,
             DemoGauges gauges,
+            PauseRepository pauses,
             LineDoor door,
             Json json) {
         this.clients = clients;
@@ -112,6 +115,7 @@ class DemoTeller {
         this.blockRows = blockRows;
         this.decisions = decisions;
         this.gauges = gauges;
+        this.pauses = pauses;
         this.door = door;
         this.json = json;
     }
@@ -127,6 +131,22 @@ class DemoTeller {
             measure(life, 0, start.plusSeconds(86_400), random);
             var line = open(life, start.plusSeconds(90_000), now.zone());
             weeks(life, line, now, random);
+            away(life, now);
+        }
+    }
+
+    private void away(DemoLife life, Moment now) {
+        var course = life.course();
+        if (course.ill()) {
+            var from = now.day(now.instant()).minusDays(course.awayFrom());
+            pauses.add(new StoredPause(
+                    life.id() + "-ill",
+                    life.id(),
+                    PauseKind.ILLNESS,
+                    from,
+                    from.plusDays(course.awayDays()),
+                    "a chest cold",
+                    now.instant()));
         }
     }
 
@@ -134,7 +154,7 @@ class DemoTeller {
         int last = life.weeks() * 7 - 2;
         for (int day = 2; day <= last; day++) {
             int ago = life.weeks() * 7 - day;
-            if (!TRAINING_DAYS.contains(day % 7)) {
+            if (!TRAINING_DAYS.contains(day % 7) || life.course().isAway(ago)) {
                 continue;
             }
             boolean lastWeek = ago <= 6;
@@ -174,10 +194,11 @@ class DemoTeller {
         var asked = new SessionStart.Asked(
                 List.of(), List.of(), null, (position, angle) -> grid.roundDown(angle), Policy.house());
         var id = life.id() + "-line";
-        var draft = SessionStart.line(wish, asked, Optional.of(Method.rampBothWays()), id);
+        var draft = SessionStart.line(wish, asked, Method.byId(life.course().method()), id);
         var line = program.open(life.id(), id, Plan.of(draft), null, at);
         var alone = Arrangement.of(new SessionDraft(List.of(), List.of(StationDraft.of(draft))));
-        program.keep(new Saving(life.id() + "-daily", life.id(), null, "Hip, inward rotation", alone, at));
+        program.keep(
+                new Saving(life.id() + "-daily", life.id(), null, life.course().session(), alone, at));
         return line;
     }
 
@@ -187,7 +208,7 @@ class DemoTeller {
 
     private void measure(DemoLife life, double week, Instant at, Random random) {
         var all = new ArrayList<Measurement>();
-        var readings = new DemoReadings(client(life), random);
+        var readings = new DemoReadings(client(life), random, life.course().feel());
         for (var side : Side.PAIR) {
             double truth = life.passive().on(side) + life.gainPerWeek() * week;
             var series = new SeriesKey(life.motion(), side, Mode.PASSIVE, life.position(), life.instrument());
@@ -195,7 +216,7 @@ class DemoTeller {
             all.add(readings.cold(series, truth, at));
             all.add(readings.cold(active, truth - life.gap(), at.plusSeconds(120)));
             // After the work there is more range for a while: most of it is gone the next time.
-            all.add(readings.warm(series, truth + WARM_GAIN, at.plusSeconds(7200)));
+            all.add(readings.warm(series, truth + life.course().warmGain(), at.plusSeconds(7200)));
         }
         measurements.insert(all);
     }
@@ -215,7 +236,7 @@ class DemoTeller {
                 List.of(), List.of(StationDraft.of(door.of(line).current(line).draft(line.id()))));
         var timeline = ComposeService.timeline(draft);
         var id = line.id() + "-" + Long.toString(at.getEpochSecond(), Character.MAX_RADIX);
-        var run = new Run(id, life.id(), life.id() + "-daily", "Hip, inward rotation", draft, at, at);
+        var run = new Run(id, life.id(), life.id() + "-daily", life.course().session(), draft, at, at);
         runs.open(run, timeline);
         boolean whole = last || random.nextDouble() < life.diligence();
         var end = at.plusSeconds(timeline.seconds());
@@ -225,8 +246,16 @@ class DemoTeller {
         if (manner != null && day.daysAgo() <= GAUGED_DAYS) {
             gauges.hear(run, done, timeline, manner);
         }
+        var stop = day.daysAgo() <= LAST_DAYS ? life.course().stop() : null;
         records.close(new Closed(
-                id, Observer.COACH, Tenths.of(4 + random.nextInt(3)), null, null, "", end, end.plusSeconds(60)));
+                id,
+                life.course().alone() ? Observer.CLIENT : Observer.COACH,
+                Tenths.of(4 + random.nextInt(3)),
+                stop,
+                stop == null ? null : Side.RIGHT,
+                "",
+                end,
+                end.plusSeconds(60)));
         if (!last || !life.besides().lastMorningOpen()) {
             var morning = end.plusSeconds(14 * 3600);
             records.addMorning(new Morning(

@@ -45,6 +45,7 @@ class DemoWeeks {
         bellRinger(monday);
         waller(monday, today);
         puppeteer(monday);
+        DemoCast.lives(today).forEach(life -> quarter(life.id(), monday));
         for (var id : List.of("demo-rower", "demo-bell-ringer", "demo-waller")) {
             for (int ago = 3; ago >= 0; ago--) {
                 plans.planAsOf(id, monday.minusWeeks(ago));
@@ -100,6 +101,12 @@ class DemoWeeks {
     private void puppeteer(LocalDate monday) {
         calendars.keepUsual("demo-puppeteer", usual(20, 20, 0, 20, 0, 0, 20));
         calendars.keepBlock("demo-puppeteer", new Block(monday, 4, null));
+    }
+
+    /** Three evenings a week; lines of one session and one week fit. */
+    private void quarter(String clientId, LocalDate monday) {
+        calendars.keepUsual(clientId, usual(20, 0, 20, 0, 0, 20, 0));
+        calendars.keepBlock(clientId, new Block(monday.minusWeeks(2), 8, null));
     }
 
     private void book(String clientId, LocalDateTime start, int minutes, int everyWeeks) {

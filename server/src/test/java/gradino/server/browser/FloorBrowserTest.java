@@ -81,7 +81,7 @@ public class FloorBrowserTest {
     /** The last record of a block, once the floor says that the server has it. */
     private gradino.core.perform.BlockRecord recorded(String blockId) {
         page.clock().resume();
-        assertThat(page.getByText("all kept")).isVisible();
+        assertThat(page.getByText("all saved")).isVisible();
         return server.bean(BlockRepository.class).blocks(session).stream()
                 .map(BlockRepository.StoredBlock::block)
                 .filter(b -> b.blockId().toString().equals(blockId))
@@ -98,7 +98,7 @@ public class FloorBrowserTest {
         page.clock().resume();
         assertThat(page.getByText("This device has no room left")).isVisible();
         page.unroute("**/blocks");
-        assertThat(page.getByText("all kept")).isVisible();
+        assertThat(page.getByText("all saved")).isVisible();
         Assertions.assertThat(server.bean(BlockRepository.class).blocks(session))
                 .extracting(b -> b.block().blockId().toString())
                 .containsExactly("l1-left-rotation", "l1-left-supported-hold");
@@ -142,7 +142,7 @@ public class FloorBrowserTest {
         browser.run(6);
         var done = page.getByTestId("now").getAttribute("data-block");
         page.clock().resume();
-        assertThat(page.getByText("all kept")).isVisible();
+        assertThat(page.getByText("all saved")).isVisible();
         var planned = server.get("/api/runs/" + session)
                 .body()
                 .at("/timeline/phases")

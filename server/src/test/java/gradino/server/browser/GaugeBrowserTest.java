@@ -195,7 +195,7 @@ public class GaugeBrowserTest {
                 .getByRole(AriaRole.BUTTON)
                 .first()
                 .click();
-        assertThat(page.getByText("37° cold, kept")).isVisible();
+        assertThat(page.getByText("37° cold, saved")).isVisible();
         var last = server.get("/api/clients/" + Scene.CLIENT + "/measurements").body();
         Assertions.assertThat(last.valueStream()
                         .filter(m -> m.path("note").asString().equals("before the work"))

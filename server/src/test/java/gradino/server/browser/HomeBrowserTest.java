@@ -108,7 +108,7 @@ public class HomeBrowserTest {
         Assertions.assertThat(nowDoes(page)).isEqualTo(before);
         assertThat(page.getByText("to send")).isVisible();
         phone.context.setOffline(false);
-        assertThat(page.getByText("all kept")).isVisible();
+        assertThat(page.getByText("all saved")).isVisible();
         Assertions.assertThat(server.get("/api/runs/" + session).body().path("doneBlocks"))
                 .isNotEmpty()
                 .noneMatch(b -> b.asString().equals(before));

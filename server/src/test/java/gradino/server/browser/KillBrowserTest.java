@@ -60,7 +60,7 @@ public class KillBrowserTest {
         browser.standStill("2026-03-04T09:05:00");
         browser.button("Start");
         browser.run(70);
-        assertThat(page.getByText("all kept")).isVisible();
+        assertThat(page.getByText("all saved")).isVisible();
         var session = page.url().substring(page.url().lastIndexOf('/') + 1);
 
         server.kill();
@@ -70,7 +70,7 @@ public class KillBrowserTest {
 
         server.startAgain();
         browser.run(6);
-        assertThat(page.getByText("all kept")).isVisible();
+        assertThat(page.getByText("all saved")).isVisible();
         var done = get("/api/runs/" + session)
                 .path("doneBlocks")
                 .valueStream()
@@ -139,7 +139,7 @@ public class KillBrowserTest {
             var page = tablet.page();
             enter(page, "/runs/" + session);
             assertThat(page.getByText("Resume where it stopped")).isVisible();
-            assertThat(page.getByText("all kept")).isVisible();
+            assertThat(page.getByText("all saved")).isVisible();
             var floor = TestServer.json(
                     (String) page.evaluate("path => fetch(path).then(r => r.text())", "/api/runs/" + session));
             var done = floor.path("doneBlocks")

@@ -76,7 +76,7 @@ public class RecordBrowserTest {
         name.fill("Perrin Vale");
         browser.button("Erase for good");
         assertThat(page.getByText("Perrin Vale is erased")).isVisible();
-        assertThat(page.getByText("Gradino has no backup with them in it")).isVisible();
+        assertThat(page.getByText("Gradino has no backup that includes them")).isVisible();
         browser.button("To today");
         page.waitForURL(server.url("/"));
         assertThat(page.getByText("Perrin Vale")).hasCount(0);

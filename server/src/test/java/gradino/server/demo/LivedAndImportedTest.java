@@ -41,7 +41,7 @@ public class LivedAndImportedTest {
         copy = TestServer.empty();
         var now = StudioClock.moment(lived.clock);
         var all = DemoLives.lives(now.day(now.instant())).stream()
-                .filter(life -> life.weeks() > 0)
+                .filter(life -> life.weeks() > 0 && life.course().equals(DemoLife.Course.USUAL))
                 .map(life -> life.through(WEEKS))
                 .toList();
         lives = all.stream().map(DemoLife::id).toList();
