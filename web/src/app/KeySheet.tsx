@@ -15,6 +15,7 @@ const KEYS: [string, [string, string][]][] = [
     'Screening',
     [
       ['y n', 'yes, no to the next question'],
+      ['a', 'no to all of a topic that is open'],
       ['Enter', 'next topic'],
     ],
   ],

@@ -14,7 +14,7 @@ export function next(client: ClientDay): [string, string] {
   if (client.state === 'NEW') {
     return client.lastMeasured
       ? [`/clients/${client.id}/prescribe`, 'Prescribe']
-      : [`/clients/${client.id}/measure`, 'Measure'];
+      : [`/clients/${client.id}/measure/bench`, 'Measure'];
   }
   if (client.state === 'AWAY') return [`/clients/${client.id}/week`, 'Look at the week'];
   return [`/clients/${client.id}/perform`, client.state === 'DUE' ? 'Start session' : 'Look'];

@@ -89,7 +89,7 @@ function Typed({ typed, setTyped }: { typed: string; setTyped: (typed: string) =
     <label className="block grow basis-60 text-sm text-soft">
       Search by name, goal or motion
       <input
-        autoFocus
+        autoFocus={!matchMedia('(pointer: coarse)').matches}
         className="block w-full border-b-2 border-rule bg-transparent py-1 text-xl text-ink outline-none focus:border-ink"
         value={typed}
         onChange={(event) => setTyped(event.target.value)}

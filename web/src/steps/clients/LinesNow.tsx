@@ -74,7 +74,7 @@ function Steps({ climb: { levels, plateau } }: { climb: Climb }) {
   return (
     <svg
       viewBox={`0 0 ${width} ${HEIGHT}`}
-      className="h-6.5 min-w-0 grow"
+      className="h-6.5 max-w-44 min-w-0 grow"
       preserveAspectRatio="none"
       role="img"
       aria-label={`from rung ${levels[0] ?? 0} to rung ${levels.at(-1) ?? 0}${plateau ? ', no step for long' : ''}`}

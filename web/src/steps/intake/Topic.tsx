@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
 import type { Finding } from '../../shared/api/client';
 import { jointName } from '../../shared/restrictions';
+import { Button } from '../../shared/ui/Button';
 import { DateField } from '../../shared/ui/DateField';
 import { FieldFinding } from '../../shared/ui/Findings';
 import { isTyping } from '../../shared/ui/keys';
@@ -18,10 +19,16 @@ export function Topic({ name, questions, a, set, findings, last, next }: Props) 
   const asked = questions.filter((q) => isAsked(q, a.answers));
   const current = asked.find((q) => a.answers[q.id] === undefined)?.id;
   const answer = (id: string, yes: boolean) => set({ answers: { ...a.answers, [id]: yes } });
+  const noToTheRest = () => {
+    const rest = asked.filter((q) => a.answers[q.id] === undefined).map((q) => [q.id, false]);
+    set({ answers: { ...a.answers, ...(Object.fromEntries(rest) as Record<string, boolean>) } });
+    next();
+  };
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (isTyping(event) || event.ctrlKey || event.metaKey) return;
       if (current && (event.key === 'y' || event.key === 'n')) answer(current, event.key === 'y');
+      else if (current && event.key === 'a') noToTheRest();
       else if (event.key === 'Enter' && !current && !(event.target instanceof HTMLButtonElement)) next();
     };
     addEventListener('keydown', onKey);
@@ -46,7 +53,14 @@ export function Topic({ name, questions, a, set, findings, last, next }: Props) 
         ))}
       </ul>
       {name === 'Heart and circulation' && <Pressure a={a} set={set} findings={findings} />}
-      <p className="mt-3 text-sm text-soft">y yes · n no{current ? '' : ' · Enter goes on'}</p>
+      {current && (
+        <Button className="mt-3" onClick={noToTheRest}>
+          {asked.length === 1 ? 'No, go on' : asked[0]?.id === current ? 'No to all of these' : 'No to the rest'}
+        </Button>
+      )}
+      <p className="mt-3 text-sm text-soft">
+        y yes · n no{current ? ' · a no to all that is open' : ' · Enter goes on'}
+      </p>
     </div>
   );
 }

@@ -34,10 +34,10 @@ export function MeasurePage() {
 type Props = { client: Schemas['ClientFile']; body: Body; rows: Schemas['RangeRow'][] };
 
 /** Begins where the address says, else where this client was last measured. */
-function startState(params: URLSearchParams, { body, rows }: Props): BenchState {
+function startState(params: URLSearchParams, { client, body, rows }: Props): BenchState {
   const last = [...rows].sort((a, b) => b.lastMeasured.localeCompare(a.lastMeasured))[0];
   const item: Item = {
-    motion: params.get('motion') ?? last?.motion ?? 'hip-internal-rotation',
+    motion: params.get('motion') ?? last?.motion ?? client.details.goals[0]?.motion ?? 'hip-internal-rotation',
     position: params.get('position') ?? last?.position ?? 'prone-knee-bent',
     instrument: (params.get('instrument') ?? last?.instrument ?? 'GONIOMETER') as Item['instrument'],
     side: (params.get('side') ?? 'LEFT') as Item['side'],

@@ -18,7 +18,7 @@ type ClientDay = Schemas['ClientDay'];
 type Shown = Exclude<ClientDay['state'], 'QUIET'>;
 
 const HEADINGS: Record<Shown, string> = {
-  STOP: 'Stopped, needs your word first',
+  STOP: 'Stopped: a written clearance first',
   DECIDE: 'Waits for your decision',
   DUE: 'Due today',
   AWAY: 'Has gone quiet: a week and more beyond the plan',

@@ -59,14 +59,14 @@ public class BackupTest {
         var before = server.get(CLIENT).body();
         server.me().put(CLIENT + "/details", Scene.DETAILS.replace("climb to the lamp", "another goal since"));
         var elsewhere = TestServer.directory();
-        assertThat(Commands.restore(elsewhere, backup)).contains("is put back");
+        assertThat(Commands.restore(elsewhere, backup)).contains("is restored");
         try (var restored = TestServer.on(elsewhere)) {
             assertThat(restored.get(CLIENT).body()).isEqualTo(before);
             assertThat(restored.get("/api/lines/" + Scene.LINE + "/proposals").status())
                     .isEqualTo(200);
         }
         // Once more over it: what is replaced stays, whole.
-        assertThat(Commands.restore(elsewhere, backup)).contains("is put back");
+        assertThat(Commands.restore(elsewhere, backup)).contains("is restored");
         assertThat(files(elsewhere)).anyMatch(f -> f.toString().matches(".*replaced-[^/]+/gradino.db"));
     }
 
@@ -81,7 +81,7 @@ public class BackupTest {
         }
         var elsewhere = TestServer.directory();
         Files.copy(server.data().resolve("erased-clients.txt"), elsewhere.resolve("erased-clients.txt"));
-        assertThat(Commands.restore(elsewhere, backup)).contains("is put back");
+        assertThat(Commands.restore(elsewhere, backup)).contains("is restored");
         for (var file : files(elsewhere)) {
             assertThat(holds(file, "Goner Byname")).as(file.toString()).isFalse();
         }

@@ -85,7 +85,7 @@ public class FullDiskTest {
             zip.putNextEntry(new ZipEntry("clients.csv"));
             zip.write(header.getBytes(StandardCharsets.UTF_8));
             for (int n = 0; n < rows; n++) {
-                var row = "c%d,Invented Person%s,1,2024-12-01T00:00:00Z\r\n".formatted(n, ",".repeat(columns - 4));
+                var row = "c%d,Invented Person%s,1,2024-12-01T00:00:00Z,\r\n".formatted(n, ",".repeat(columns - 5));
                 zip.write(row.getBytes(StandardCharsets.UTF_8));
             }
         }

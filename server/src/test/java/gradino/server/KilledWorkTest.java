@@ -112,7 +112,7 @@ public class KilledWorkTest {
         assertThat(DatabaseFile.trouble(database)).as("seed " + seed).isEmpty();
         assertThat(clients(database)).as("seed " + seed).isIn(clients(one), clients(two));
         // Tried again it is done, whatever lies about.
-        assertThat(gradino.server.exchange.Commands.restore(data, two)).contains("is put back");
+        assertThat(gradino.server.exchange.Commands.restore(data, two)).contains("is restored");
         assertThat(clients(database)).isEqualTo(clients(two));
     }
 

@@ -98,7 +98,8 @@ public class StorageTest {
     public void aReaderCannotWrite() throws SQLException {
         try (var connection = pool("readers").getConnection();
                 var statement = connection.createStatement()) {
-            assertThatThrownBy(() -> statement.executeUpdate("INSERT INTO client VALUES ('x', 1, 0)"))
+            assertThatThrownBy(() ->
+                            statement.executeUpdate("INSERT INTO client (id, recorded_at, stamp) VALUES ('x', 1, 0)"))
                     .hasMessageContaining("readonly");
         }
     }
@@ -115,10 +116,10 @@ public class StorageTest {
                                 "INSERT INTO line (id, client_id, motion, position, happened_at, recorded_at) VALUES ('l', 'nobody', 'm', 'p', 1, 1)"))
                 .isInstanceOf(StorageException.class)
                 .hasMessageContaining("FOREIGN KEY");
-        assertThatThrownBy(() -> sql.update("INSERT INTO client VALUES ('x', 'noon', 0)"))
+        assertThatThrownBy(() -> sql.update("INSERT INTO client (id, recorded_at, stamp) VALUES ('x', 'noon', 0)"))
                 .isInstanceOf(StorageException.class);
-        sql.update("INSERT INTO client VALUES ('twice', 1, 0)");
-        assertThatThrownBy(() -> sql.update("INSERT INTO client VALUES ('twice', 1, 0)"))
+        sql.update("INSERT INTO client (id, recorded_at, stamp) VALUES ('twice', 1, 0)");
+        assertThatThrownBy(() -> sql.update("INSERT INTO client (id, recorded_at, stamp) VALUES ('twice', 1, 0)"))
                 .isInstanceOfSatisfying(
                         StorageException.class, e -> assertThat(e.kind()).isEqualTo(StorageException.Kind.DUPLICATE));
     }
