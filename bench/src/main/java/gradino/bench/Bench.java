@@ -70,6 +70,7 @@ public final class Bench {
         all.put("week", WeekBench::plan);
         all.put("report", ReportBench::report);
         all.put("studio-report", ReportBench::studio);
+        all.put("finder", DeskBench::finder);
         all.put("estimate", RangeBench::estimate);
         all.put("ranges", ServerBench::ranges);
         all.put("draw", DrawBench::rangeMap);

@@ -86,6 +86,7 @@ final class ReportBench {
             ServerBench.upload(visitor, "runs.csv", runs());
             ServerBench.upload(visitor, "blocks.csv", blocks());
             figures.add(new Measured("report-answered", median(visitor, REPORT), "ms", 200));
+            figures.add(new Measured("overview-answered", median(visitor, "/api/clients/c/overview"), "ms", 100));
             figures.add(new Measured("report-pdf", median(visitor, "/api/clients/c/report.pdf") / 1000, "s", 1.5));
             figures.add(new Measured(
                     "report-pdf-size",

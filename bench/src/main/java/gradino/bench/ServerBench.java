@@ -183,8 +183,8 @@ final class ServerBench {
 
     static String clients() {
         return "client_id,name,birth_date,sex,goal,goal_degrees,history,minutes,days,equipment,stature_cm,mass_kg,shank_cm,leg_cm,"
-                + "thigh_cm,hip_centres_cm,toe_to_ankle_cm,beighton,block_step_cm,recorded_at\r\n"
-                + "c,Invented Person,,,,,,,,,,,,,,,,,1,2024-12-01T00:00:00Z\r\n";
+                + "thigh_cm,hip_centres_cm,toe_to_ankle_cm,beighton,block_step_cm,recorded_at,archived_at\r\n"
+                + "c,Invented Person,,,,,,,,,,,,,,,,,1,2024-12-01T00:00:00Z,\r\n";
     }
 
     static String lines() {

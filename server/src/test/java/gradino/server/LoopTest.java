@@ -154,18 +154,18 @@ public class LoopTest {
     }
 
     @Test
-    public void todayShowsTheFourStatesOfTheDemo() {
+    public void everyStateIsThereInTheDemo() {
         try (var demo = TestServer.demo()) {
             var clients = demo.get("/api/today").body().path("clients");
-            assertThat(clients.size()).isEqualTo(4);
+            assertThat(clients.size()).isEqualTo(15);
             assertThat(clients.valueStream().map(c -> c.path("state").asString()))
-                    .contains("DECIDE", "DUE", "NEW");
+                    .contains("STOP", "DECIDE", "DUE", "NEW", "QUIET");
             var ringer = clients.valueStream()
                     .filter(c -> c.path("id").asString().equals("demo-bell-ringer"))
                     .findFirst()
                     .orElseThrow();
             assertThat(ringer.at("/lines/0/verdict").asString()).isEqualTo("STEP_DOWN");
-            assertThat(demo.get("/api/today").body().path("mornings").size()).isEqualTo(1);
+            assertThat(demo.get("/api/today").body().path("mornings").size()).isEqualTo(2);
             var ranges = demo.get("/api/clients/demo-waller/ranges").body();
             var rear = ranges.valueStream()
                     .filter(r -> r.path("position").asString().equals("seated-90-90-rear"))

@@ -8,6 +8,7 @@ public class StudioPagesBrowserTest extends EveryPage {
         super(List.of(
                 "/",
                 "/month",
+                "/clients",
                 "/noise",
                 "/noise/looked-at",
                 "/runs/looked-at",
