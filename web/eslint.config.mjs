@@ -44,7 +44,10 @@ const arrows = steps.flatMap((step) =>
         {
           patterns: [
             {
-              group: steps.filter((s) => s !== step).flatMap((s) => [`**/${s}/*`, `**/steps/${s}/**`]),
+              group: [
+                ...steps.filter((s) => s !== step).flatMap((s) => [`**/${s}/*`, `**/steps/${s}/**`]),
+                '!**/shared/**',
+              ],
               message: 'A step never imports another step.',
             },
             { group: ['**/app/**'], message: 'A step knows nothing of the app around it.' },

@@ -1,4 +1,4 @@
-import { CalendarDays, Ellipsis, House, Scale, Shapes, Users } from 'lucide-react';
+import { Ellipsis, House, Scale, Shapes, Users } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { NavLink } from 'react-router';
 import { Fold } from '../shared/ui/Fold';
@@ -44,7 +44,7 @@ export function Tabs({ owner }: { owner: boolean }) {
     >
       {FIRST.map((p) => (
         <NavLink key={p.to} to={p.to} end={p.to === '/'} className={tabLink}>
-          {ICONS[p.to] ?? <CalendarDays size={22} />}
+          {ICONS[p.to]}
           {p.name}
         </NavLink>
       ))}

@@ -1,22 +1,22 @@
-import { Keyboard, Moon, Sun } from 'lucide-react';
-import { lazy, Suspense, useCallback, useState } from 'react';
+import { Keyboard, Moon, Search, Sun } from 'lucide-react';
+import { lazy, Suspense, useState } from 'react';
 import { Link, Outlet } from 'react-router';
 import { StairGlyph } from '../shared/draw/StairGlyph';
 import { AccountMenu } from '../steps/account/AccountMenu';
 import { useSignInState } from '../steps/account/signInState';
-import { Finder } from './Finder';
 import { Rail, Tabs } from './Navigation';
-import { useKeys } from './useKeys';
+import { useKeys, type ShellSheet } from './useKeys';
 import { storedTheme, storeTheme, type Theme } from './theme';
 
+const FinderSheet = lazy(() => import('./FinderSheet').then((m) => ({ default: m.FinderSheet })));
 const KeySheet = lazy(() => import('./KeySheet').then((m) => ({ default: m.KeySheet })));
 
 export function Shell() {
   const [theme, setTheme] = useState<Theme>(storedTheme);
   const owner = useSignInState().data?.me?.role === 'OWNER';
-  const [keysOpen, setKeysOpen] = useState(false);
-  const openKeys = useCallback(() => setKeysOpen(true), []);
-  useKeys(openKeys);
+  const [sheet, setSheet] = useState<ShellSheet | null>(null);
+  const close = () => setSheet(null);
+  useKeys(setSheet);
   const flip = () => {
     const next = theme === 'light' ? 'dark' : 'light';
     storeTheme(next);
@@ -30,9 +30,15 @@ export function Shell() {
         </Link>
         <Rail owner={owner} />
         <span className="grow" />
-        <Finder owner={owner} />
+        <button className="p-2 text-soft hover:text-ink" onClick={() => setSheet('find')} aria-label="Find (/)">
+          <Search size={22} />
+        </button>
         <AccountMenu />
-        <button className="hidden p-2 text-soft sm:block hover:text-ink" onClick={openKeys} aria-label="Keys (?)">
+        <button
+          className="hidden p-2 text-soft sm:block hover:text-ink"
+          onClick={() => setSheet('keys')}
+          aria-label="Keys (?)"
+        >
           <Keyboard size={22} />
         </button>
         <button
@@ -52,11 +58,10 @@ export function Shell() {
         Gradino supports a coach. It does not diagnose or treat; licensed practice and local rules come first.
       </footer>
       <Tabs owner={owner} />
-      {keysOpen && (
-        <Suspense fallback={null}>
-          <KeySheet close={() => setKeysOpen(false)} />
-        </Suspense>
-      )}
+      <Suspense fallback={null}>
+        {sheet === 'find' && <FinderSheet owner={owner} done={close} />}
+        {sheet === 'keys' && <KeySheet close={close} />}
+      </Suspense>
     </div>
   );
 }

@@ -47,6 +47,15 @@ export function grouped(restrictions: Restriction[]): { place: string; heads: st
   return [...byPlace.values()];
 }
 
+/** Each place with what holds there, and whether the screening is due, in a few words. */
+export function marksOf(restrictions: Restriction[], due: Schemas['ClientFile']['screeningDue']): string[] {
+  const asked = DUE[due];
+  return [
+    ...grouped(restrictions).map((g) => [g.place, g.heads.join(', ').toLowerCase()].filter(Boolean).join(': ')),
+    ...(asked ? [asked.toLowerCase()] : []),
+  ];
+}
+
 export const DUE: Record<Schemas['ClientFile']['screeningDue'], string | null> = {
   NOT_DUE: null,
   NEVER_ASKED: 'Not screened yet',

@@ -26,6 +26,11 @@ export function shownAs(unit: string): Measure {
   return (units.imperial && IMPERIAL[unit.trim()]) || { unit, factor: 1 };
 }
 
+/** What a field says of something that it cannot read. */
+export function cannotRead(unit: string): string {
+  return WRITTEN[unit.trim()] ? `▲ This is not a number, in ${shownAs(unit).unit.trim()}.` : '▲ This is not a number.';
+}
+
 const PART = /^([-−]?\d*[.,]?\d+)\s*([\p{L}%°"'″′]*)\s*/u;
 
 /** What was typed or pasted into a field, in its stored unit: "1,5", "1.5 cm", 5'7". Null where it is no number of that kind. */

@@ -11,6 +11,8 @@ export function number(value: number, most = 1, least = 0): string {
       maximumFractionDigits: most,
       minimumFractionDigits: least,
       useGrouping: false,
+      // Fields read back what they show.
+      numberingSystem: 'latn',
     });
   FORMATS.set(key, format);
   return format.format(value);
@@ -100,6 +102,10 @@ export function weekday(date: string): string {
 /** hip-internal-rotation → hip internal rotation */
 export function words(id: string): string {
   return id.replaceAll('-', ' ').replaceAll('_', ' ').toLowerCase();
+}
+
+export function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
 /** "1 fault", "2 faults". */

@@ -2445,21 +2445,6 @@ export interface components {
             /** Format: date-time */
             recordedAt: string;
         };
-        AttendanceDays: {
-            days: components["schemas"]["Day"][];
-            /** Format: int32 */
-            done: number;
-            /** Format: int32 */
-            extra: number;
-            /** Format: int32 */
-            missed: number;
-            /** Format: int32 */
-            moved: number;
-            /** Format: int32 */
-            partly: number;
-            /** Format: int32 */
-            planned: number;
-        };
         BacktestView: {
             /** Format: int32 */
             differences: number;
@@ -2780,20 +2765,11 @@ export interface components {
         ClientSum: {
             clientId: string;
             clientName: string;
-            /** Format: int32 */
-            down: number;
+            counts: {
+                [key: string]: number;
+            };
             /** Format: int32 */
             lines: number;
-            /** Format: int32 */
-            measure: number;
-            /** Format: int32 */
-            plain: number;
-            /** Format: int32 */
-            stay: number;
-            /** Format: int32 */
-            stop: number;
-            /** Format: int32 */
-            up: number;
         };
         CloseDraft: {
             note: string;
@@ -2863,12 +2839,6 @@ export interface components {
         Dated: {
             dates: components["schemas"]["FixedDates"];
             id: string;
-        };
-        Day: {
-            /** Format: date */
-            date: string;
-            /** @enum {string} */
-            mark: "DONE" | "PARTLY" | "MOVED" | "MISSED" | "EXTRA" | "PLANNED" | "PAUSED";
         };
         DayPlan: {
             battery?: string;
@@ -4090,7 +4060,7 @@ export interface components {
         Overview: {
             /** Format: date-time */
             archivedAt?: string;
-            attendance: components["schemas"]["AttendanceDays"];
+            attended: string;
             climbs: components["schemas"]["SideClimb"][];
             goals: components["schemas"]["GoalNow"][];
             notes: components["schemas"]["NoteView"][];
@@ -4098,6 +4068,7 @@ export interface components {
             /** Format: date */
             retest?: string;
             stopSigns: string[];
+            strip?: components["schemas"]["Drawing"];
             /** Format: int32 */
             weeks: number;
         };

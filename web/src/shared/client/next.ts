@@ -1,4 +1,4 @@
-import { DUE, grouped } from '../restrictions';
+import { marksOf } from '../restrictions';
 import type { Schemas } from '../api/client';
 
 type ClientDay = Schemas['ClientDay'];
@@ -23,11 +23,5 @@ export function next(client: ClientDay): [string, string] {
 /** What to know before anything else. */
 export function flagsOf(client: ClientDay): string[] {
   const pain = Math.max(0, ...client.lines.map((l) => l.recentPain ?? 0));
-  return [
-    pain > 0 ? `pain ${pain}/10 this week` : null,
-    DUE[client.screeningDue]?.toLowerCase() ?? null,
-    ...grouped(client.restrictions).map((g) =>
-      [g.place, g.heads.map((h) => h.toLowerCase()).join(', ')].filter(Boolean).join(': '),
-    ),
-  ].filter((f) => f !== null);
+  return [...(pain > 0 ? [`pain ${pain}/10 this week`] : []), ...marksOf(client.restrictions, client.screeningDue)];
 }

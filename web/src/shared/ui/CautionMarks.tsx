@@ -1,16 +1,12 @@
-import { DUE, grouped } from '../restrictions';
+import { capital } from '../units';
+import { marksOf } from '../restrictions';
 import { Cautions, type CautionProps } from './Cautions';
 import { Fold } from './Fold';
 
 /** The same as marks in a row; a press says why. */
 export function CautionMarks(props: CautionProps) {
-  const asked = DUE[props.due];
-  const groups = grouped(props.restrictions);
-  if (groups.length === 0 && !asked) return null;
-  const marks = [
-    ...groups.map((g) => [g.place, g.heads.join(', ').toLowerCase()].filter(Boolean).join(': ')),
-    ...(asked ? [asked.toLowerCase()] : []),
-  ];
+  const marks = marksOf(props.restrictions, props.due);
+  if (marks.length === 0) return null;
   return (
     <Fold
       className="relative max-w-full min-w-0 sm:max-w-md"
@@ -30,8 +26,4 @@ export function CautionMarks(props: CautionProps) {
       </div>
     </Fold>
   );
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

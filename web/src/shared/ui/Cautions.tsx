@@ -1,3 +1,4 @@
+import { capital } from '../units';
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { DUE, grouped, type Restriction } from '../restrictions';
@@ -33,8 +34,4 @@ export function Cautions({ clientId, restrictions, due }: CautionProps) {
       )}
     </div>
   );
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

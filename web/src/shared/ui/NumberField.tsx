@@ -1,6 +1,6 @@
 import { useId, useState, type KeyboardEvent } from 'react';
 import type { Finding } from '../api/client';
-import { read, shownAs } from '../typed';
+import { read, shownAs, cannotRead } from '../typed';
 import { number } from '../units';
 import { FieldFinding } from './Findings';
 
@@ -69,7 +69,7 @@ export function NumberField(props: Props) {
       </span>
       {unreadable ? (
         <p role="alert" className="mt-1 text-sm font-semibold text-warn">
-          ▲ This is not a number{unit.trim() && ` of ${shownUnit.trim()}`}.
+          {cannotRead(unit)}
         </p>
       ) : (
         <FieldFinding findings={findings} path={path} />

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useState } from 'react';
+import { useState } from 'react';
 import { api, ask, newId, type Schemas } from '../../shared/api/client';
 import { Button } from '../../shared/ui/Button';
 import { Failure } from '../../shared/ui/Findings';
@@ -7,7 +7,7 @@ import { Failure } from '../../shared/ui/Findings';
 type Waiting = Schemas['Waiting'];
 
 /** Accepts what asks for nothing and warns of nothing, one after the other. */
-export function useAcceptPlain(waiting: Waiting[]) {
+export function useAcceptPlain(waiting: Waiting[], onAccepted: () => void) {
   const queries = useQueryClient();
   const plain = waiting.filter((w) => w.plain);
   const [done, setDone] = useState(0);
@@ -26,9 +26,9 @@ export function useAcceptPlain(waiting: Waiting[]) {
     },
     onSettled: () => queries.invalidateQueries(),
   });
-  const accept = useCallback(() => {
-    if (plain.length > 0 && !isPending) mutate(plain);
-  }, [plain, isPending, mutate]);
+  const accept = () => {
+    if (plain.length > 0 && !isPending) mutate(plain, { onSuccess: onAccepted });
+  };
   return { plain: plain.length, done, isPending, error, accept };
 }
 

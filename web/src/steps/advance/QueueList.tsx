@@ -14,20 +14,23 @@ const URGENCIES: Record<Waiting['urgency'], string> = {
   STAY: 'Stay',
 };
 
+const COUNTED: [Waiting['urgency'], string][] = [
+  ['STAY', 'stay'],
+  ['STEP_UP', 'up'],
+  ['MEASURE', 'to measure'],
+  ['STEP_DOWN', 'down'],
+  ['STOP', 'stopped'],
+];
+
 export function keyOf(w: Waiting): string {
   return `${w.lineId} ${w.side}`;
 }
 
 /** "10 lines: 7 stay, 2 up, 1 down". */
 function summed(s: Sum): string {
-  const parts = [
-    [s.stay, 'stay'],
-    [s.up, 'up'],
-    [s.measure, 'to measure'],
-    [s.down, 'down'],
-    [s.stop, 'stopped'],
-  ] as const;
-  const said = parts.filter(([n]) => n > 0).map(([n, word]) => `${n} ${word}`);
+  const said = COUNTED.filter(([urgency]) => s.counts[urgency]).map(
+    ([urgency, word]) => `${s.counts[urgency]} ${word}`,
+  );
   return `${counted(s.lines, 'line')}: ${said.join(', ')}`;
 }
 

@@ -52,7 +52,7 @@ export function QueuePage() {
   );
   const now = all[at];
   const here = all.filter((w) => w.clientId === now?.clientId);
-  const acceptHere = useAcceptPlain(here);
+  const acceptHere = useAcceptPlain(here, () => setLast(null));
   const acceptPlain = acceptHere.accept;
   const undo = useUndo(last?.lineId ?? '');
   const takeBack = undo.mutate;

@@ -2,11 +2,11 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../../shared/api/client';
-import { daysAgo, day, weekday, words } from '../../shared/units';
+import { daysAgo, day, words } from '../../shared/units';
 import { ButtonLink } from '../../shared/ui/ButtonLink';
 import { Choice } from '../../shared/ui/Choice';
 import { Failure } from '../../shared/ui/Findings';
-import { Flags } from '../../shared/client/Flags';
+import { Flags, Planned } from '../../shared/client/Flags';
 import { next } from '../../shared/client/next';
 import { NEEDS, ordered, type Order } from './order';
 
@@ -111,14 +111,8 @@ function Row({ client }: { client: ClientDay }) {
         <Flags client={client} />
       </div>
       <div className="text-sm">
-        <p className="font-semibold">
-          {NEEDS[client.state]}
-          {client.plan.today && !client.plan.today.over
-            ? ` · ${client.plan.today.minutes} min today`
-            : client.plan.next
-              ? ` · next ${weekday(client.plan.next)}`
-              : ''}
-        </p>
+        <p className="font-semibold">{NEEDS[client.state]}</p>
+        <Planned plan={client.plan} />
         <p className="text-soft">
           {motions.length > 0 ? motions.join(', ') : `measured: ${daysAgo(client.lastMeasured)}`}
         </p>

@@ -62,21 +62,21 @@ function Flag({ goal, now }: { goal: Goal; now: Schemas['ReachedNow'] }) {
       role="img"
       aria-label={`${goal.name}: ${degrees(now.degrees)}, 95 % band ${degrees(now.lower)} to ${degrees(now.upper)}, goal ${degrees(goal.needed)}, measured ${day(now.measuredAt)}`}
     >
-      <rect x={0} y={7} width={WIDTH} height={10} fill="var(--tread)" />
+      <rect x={0} y={4} width={WIDTH} height={10} fill="var(--tread)" />
       <rect
         x={0}
-        y={7}
+        y={4}
         width={x(now.degrees)}
         height={10}
-        fill={now.mode === 'PASSIVE' ? 'none' : 'var(--pull)'}
+        fill={now.mode === 'PASSIVE' ? 'none' : 'var(--ink)'}
         stroke="var(--ink)"
       />
       <path
-        d={`M${x(now.lower)} 12H${x(now.upper)}M${x(now.lower)} 8v8M${x(now.upper)} 8v8`}
+        d={`M${x(now.lower)} 19H${x(now.upper)}M${x(now.lower)} 16v6M${x(now.upper)} 16v6`}
         stroke="var(--ink)"
         strokeWidth={1.6}
       />
-      <path d={`M${x(goal.needed)} 23V1l14 5-14 5`} fill="var(--press)" stroke="var(--press)" strokeWidth={1.6} />
+      <path d={`M${x(goal.needed)} 23V1l14 5-14 5`} fill="var(--ink)" stroke="var(--ink)" strokeWidth={1.6} />
     </svg>
   );
 }

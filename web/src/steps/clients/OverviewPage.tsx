@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { api, ask, type Schemas } from '../../shared/api/client';
-import { day, weekday } from '../../shared/units';
+import { capital, day, weekday } from '../../shared/units';
 import { useClientDay } from '../../shared/ui/ClientCautions';
 import { ClientHead } from '../../shared/ui/ClientHead';
 import { Cautions } from '../../shared/ui/Cautions';
@@ -78,8 +78,4 @@ function NextSession({ day: client, retest }: { day: ClientDay; retest?: string 
       </div>
     </section>
   );
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

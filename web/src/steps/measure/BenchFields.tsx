@@ -1,3 +1,4 @@
+import { capital } from '../../shared/units';
 import type { Finding } from '../../shared/api/client';
 import { Choice } from '../../shared/ui/Choice';
 import { FieldFinding } from '../../shared/ui/Findings';
@@ -132,10 +133,6 @@ export function TapeFields({ state, set, body, findings }: PartProps & { body: B
       {need.lengths.length > 0 && <p className="text-sm text-soft">Lengths left open are taken from the file.</p>}
     </div>
   );
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
 /** What the end was like. */

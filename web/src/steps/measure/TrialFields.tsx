@@ -1,7 +1,7 @@
 import type { KeyboardEvent } from 'react';
 import type { Finding } from '../../shared/api/client';
 import { FieldFinding } from '../../shared/ui/Findings';
-import { read, shownAs } from '../../shared/typed';
+import { read, cannotRead, shownAs } from '../../shared/typed';
 import { MOST_TRIALS, trialPath, trialUnit, USUAL_TRIALS, type BenchState } from './draft';
 
 type Props = {
@@ -90,7 +90,7 @@ export function TrialFields({ state, set, findings, onEnter, asksForMore }: Prop
           </span>
           {text !== '' && read(text, unit) === null ? (
             <p role="alert" className="mt-1 text-sm font-semibold text-warn">
-              ▲ This is not a number of {shownAs(unit).unit}.
+              {cannotRead(unit)}
             </p>
           ) : (
             text !== '' && <FieldFinding findings={findings} path={trialPath(state, i)} />

@@ -63,6 +63,12 @@ public class ClientsTest {
         assertThat(server.get("/api/today").body().path("clients").toString()).doesNotContain("leaver");
         assertThat(server.get("/api/clients").body().toString()).contains("\"archivedAt\"", "leaver");
         assertThat(new String(server.bytes("/api/exchange/files/clients.csv"))).containsPattern("leaver,.*Z,.*Z\r");
+        var file = server.bytes("/api/exchange/files/clients.csv");
+        server.put("/api/clients/leaver/archived", "{\"archived\":false}");
+        assertThat(server.upload("clients.csv", file).status()).isEqualTo(200);
+        assertThat(server.get("/api/clients/leaver").body().has("archivedAt"))
+                .as("as the file says")
+                .isTrue();
         server.put("/api/clients/leaver/archived", "{\"archived\":false}");
         assertThat(server.get("/api/today").body().path("clients").toString()).contains("leaver");
     }

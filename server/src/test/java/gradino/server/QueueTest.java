@@ -59,9 +59,9 @@ public class QueueTest {
         scene.cleanSession("s1").cleanSession("s2");
         var sum = server.get("/api/decisions").body().at("/clients/0");
         assertThat(sum.path("lines").asInt()).isEqualTo(1);
-        assertThat(sum.path("up").asInt()).isEqualTo(1);
-        assertThat(sum.path("stay").asInt()).isZero();
-        assertThat(sum.path("plain").asInt()).isEqualTo(2);
+        assertThat(sum.path("counts").propertyNames()).containsExactly("STEP_UP");
+        assertThat(sum.at("/counts/STEP_UP").asInt()).isEqualTo(1);
+        assertThat(queue()).hasSize(2).allMatch(w -> w.path("plain").asBoolean());
     }
 
     @Test

@@ -39,7 +39,7 @@ public record AttendanceDays(int planned, int done, int partly, int moved, int m
     /** One day with something on it. */
     public record Day(LocalDate date, Mark mark) {}
 
-    static AttendanceDays of(PlanAndDone all, Predicate<LocalDate> paused, Period period) {
+    public static AttendanceDays of(PlanAndDone all, Predicate<LocalDate> paused, Period period) {
         Map<LocalDate, List<Entry>> byDay = all.entries(paused).stream()
                 .filter(e -> period.contains(e.date()))
                 .collect(Collectors.groupingBy(Entry::date, TreeMap::new, Collectors.toList()));

@@ -49,7 +49,8 @@ public record Hard(
      */
     public record Cleared(LocalDate writtenOn, String by, String note) {}
 
-    static Hard of(
+    /** What was hard in a period; what is given may be of any time. */
+    public static Hard of(
             List<LineSession> sessions,
             List<StopSeen> stops,
             List<Restriction> restrictions,

@@ -20,9 +20,10 @@ import gradino.server.prescribe.program.Line;
 import gradino.server.prescribe.program.LineRepository;
 import gradino.server.prescribe.program.Program;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -85,18 +86,10 @@ public class QueueService {
     /**
      * What a client's lines come to, each counted once by the more urgent of its sides.
      *
-     * @param plain sides that may be accepted at once
+     * @param lines all of them, those that cannot be judged as well
+     * @param counts of those that can
      */
-    public record ClientSum(
-            String clientId,
-            String clientName,
-            int lines,
-            int up,
-            int stay,
-            int measure,
-            int down,
-            int stop,
-            int plain) {}
+    public record ClientSum(String clientId, String clientName, int lines, Map<Urgency, Integer> counts) {}
 
     /**
      * What waits, and what could not be looked at.
@@ -137,10 +130,10 @@ public class QueueService {
     private static Queue waiting(ClientProgram client, Known known) {
         var found = new ArrayList<Waiting>();
         var unjudged = new ArrayList<Unjudged>();
-        var urgencies = new ArrayList<Urgency>();
+        var counts = new EnumMap<Urgency, Integer>(Urgency.class);
         for (var line : client.lines()) {
             var tried = client.tried(line, look -> {
-                urgencies.add(Urgency.of(Urgency.mostUrgent(known.proposed(line))));
+                counts.merge(Urgency.of(Urgency.mostUrgent(known.proposed(line))), 1, Integer::sum);
                 return of(client, line, known);
             });
             tried.found().ifPresent(found::addAll);
@@ -149,20 +142,12 @@ public class QueueService {
                 unjudged.add(unjudged(client, line, trouble));
             }
         }
-        return new Queue(List.of(sum(client, urgencies, found)), found, unjudged);
-    }
-
-    private static ClientSum sum(ClientProgram of, List<Urgency> urgencies, List<Waiting> found) {
-        return new ClientSum(
-                of.client().id(),
-                of.client().details().name(),
-                of.lines().size(),
-                Collections.frequency(urgencies, Urgency.STEP_UP),
-                Collections.frequency(urgencies, Urgency.STAY),
-                Collections.frequency(urgencies, Urgency.MEASURE),
-                Collections.frequency(urgencies, Urgency.STEP_DOWN),
-                Collections.frequency(urgencies, Urgency.STOP),
-                (int) found.stream().filter(Waiting::plain).count());
+        var sum = new ClientSum(
+                client.client().id(),
+                client.client().details().name(),
+                client.lines().size(),
+                counts);
+        return new Queue(List.of(sum), found, unjudged);
     }
 
     private static Unjudged unjudged(ClientProgram of, Line line, Finding trouble) {

@@ -1,23 +1,32 @@
 package gradino.server.demo;
 
 import gradino.core.body.Sided;
-import gradino.core.measure.limit.EndFeel;
 import gradino.core.measure.noise.Instrument;
 import gradino.core.perform.StopSign;
+import gradino.server.demo.DemoLife.AtHome;
+import gradino.server.demo.DemoLife.Away;
 import gradino.server.demo.DemoLife.Besides;
+import gradino.server.demo.DemoLife.Blocked;
+import gradino.server.demo.DemoLife.Borrowed;
 import gradino.server.demo.DemoLife.Course;
+import gradino.server.demo.DemoLife.Steady;
+import gradino.server.demo.DemoLife.Stopped;
 import gradino.server.intake.Client.Details;
 import gradino.server.intake.Client.Lengths;
 import gradino.server.intake.Client.MotionGoal;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** The rest of the demo's cast, each by a school of their own and with something that a coach meets; all of it invented. */
 final class DemoCast {
     private static final int WEEKS = 10;
+
+    /** With these the coach has decided up to the last session; the others wait. */
+    private static final Set<String> DECIDED = Set.of("piper", "sailmaker", "clog-dancer", "potter", "swimmer");
 
     private final LocalDate today;
 
@@ -66,7 +75,7 @@ final class DemoCast {
                         2),
                 new Work("ankle-dorsiflexion", "wall-lunge", 12, 15, 6, 0.6, 0.9),
                 DemoIntake.clean(),
-                Course.of("contract-relax-linger", "Ankles for the stairs"),
+                Course.of("contract-relax-linger", "Ankles for the stairs", new Steady()),
                 101);
     }
 
@@ -76,7 +85,7 @@ final class DemoCast {
                 new Person("piper", "Rohan Tregear", 24, "male", "Hold the pipes up for a whole parade", 170, 8),
                 new Work("shoulder-flexion", "wall-arm-overhead", 176, 178, 14, 0.1, 0.9),
                 DemoIntake.veryMobile(),
-                Course.of("hands-off", "Arms overhead"),
+                Course.of("hands-off", "Arms overhead", new Steady()),
                 102);
     }
 
@@ -93,7 +102,7 @@ final class DemoCast {
                         3),
                 new Work("hip-flexion", "supine-strap-raise", 68, 66, 9, 0.8, 0.85),
                 DemoIntake.agreedBy("Tamara Pascoe", today.minusDays(WEEKS * 7L)),
-                Course.of("light-breath", "Legs up, light"),
+                Course.of("light-breath", "Legs up, light", new Steady()),
                 103);
     }
 
@@ -103,7 +112,7 @@ final class DemoCast {
                 new Person("sailmaker", "Nessa Quick", 61, "female", "Kneel low on the loft floor all day", 145, 1),
                 new Work("knee-flexion", "prone-heel-to-buttock", 124, 121, 10, 0.6, 0.8),
                 DemoIntake.clean(),
-                Course.of("ramp-ten-scale", "Knees to fold").away(20, 13, true),
+                Course.of("ramp-ten-scale", "Knees to fold", new Away(20, 13, true)),
                 104);
     }
 
@@ -113,7 +122,7 @@ final class DemoCast {
                 new Person("ferryman", "Davy Roskelly", 47, "male", "Sit cross-legged with the grandchildren", 45, 2),
                 new Work("hip-external-rotation", "seated-90-90-front", 34, 31, 9, 0.5, 0.8),
                 DemoIntake.clean(),
-                Course.of("ramp-ten-to-max", "Hips, outward").away(37, 35, false),
+                Course.of("ramp-ten-to-max", "Hips, outward", new Away(37, 35, false)),
                 105);
     }
 
@@ -123,7 +132,7 @@ final class DemoCast {
                 new Person("clog-dancer", "Ines Corve", 33, "female", "A wider straddle for the jumps", 55, 3),
                 new Work("hip-abduction", "wide-stance", 36, 37, 8, 0.7, 0.95),
                 DemoIntake.clean(),
-                Course.of("loaded-lengthening", "Wide stance"),
+                Course.of("loaded-lengthening", "Wide stance", new Steady()),
                 106);
     }
 
@@ -133,7 +142,7 @@ final class DemoCast {
                 new Person("beekeeper", "Tobin Wray", 66, "male", "Turn in the feet to step between the hives", 38, 0),
                 new Work("hip-internal-rotation", "seated-edge", 24, 26, 8, 0.5, 0.85),
                 DemoIntake.clean(),
-                Course.of("pulses", "Hips, small pulses").atHome(),
+                Course.of("pulses", "Hips, small pulses", new AtHome()),
                 107);
     }
 
@@ -143,7 +152,7 @@ final class DemoCast {
                 new Person("potter", "Morwenna Lisle", 38, null, "Lean on flat hands at the wheel", 75, 2),
                 new Work("wrist-extension", "wrist-extension-floor", 58, 60, 7, 0, 0.35),
                 DemoIntake.clean(),
-                Course.of("ramp-gentle", "Wrists for the wheel"),
+                Course.of("ramp-gentle", "Wrists for the wheel", new Steady()),
                 108);
         return plateau.through(14);
     }
@@ -154,7 +163,7 @@ final class DemoCast {
                 new Person("cooper", "Alban Fyfe", 55, "male", "Bend to the barrel without the back rounding", 100, 1),
                 new Work("hip-flexion", "supine-strap-raise", 62, 70, 12, 0.1, 0.9),
                 DemoIntake.clean(),
-                Course.of("strength-first", "Bend to the barrel").feeling(EndFeel.HARD_BLOCK),
+                Course.of("strength-first", "Bend to the barrel", new Blocked()),
                 109);
     }
 
@@ -164,7 +173,7 @@ final class DemoCast {
                         new Person("swimmer", "Sela Marsh", 27, "female", "A longer kick behind, back quiet", 20, 4),
                         new Work("hip-extension", "half-kneeling-lunge", 9, 10, 5, 0, 0.9),
                         DemoIntake.clean(),
-                        Course.of("sidestep", "Hips, behind").warm(11),
+                        Course.of("sidestep", "Hips, behind", new Borrowed(11)),
                         110)
                 .with(new Besides(true, null));
     }
@@ -175,7 +184,7 @@ final class DemoCast {
                 new Person("baker", "Wilf Tolland", 58, "male", "Lift trays from the low oven", 20, 1),
                 new Work("hip-extension", "side-lying-hip-extension", 8, 7, 5, 0.4, 0.8),
                 DemoIntake.clean(),
-                Course.of("release-activate-load", "Back of the hips").stopped(StopSign.PINCH_THAT_STAYS),
+                Course.of("release-activate-load", "Back of the hips", new Stopped(StopSign.PINCH_THAT_STAYS)),
                 111);
     }
 
@@ -193,7 +202,7 @@ final class DemoCast {
                 work.diligence(),
                 WEEKS,
                 0,
-                seed % 2 == 0,
+                DECIDED.contains(who.id()),
                 seed,
                 Besides.NOTHING,
                 course);

@@ -4,6 +4,7 @@ import gradino.core.body.Sided;
 import gradino.core.effort.SimulatedPerson.Manner;
 import gradino.core.measure.limit.EndFeel;
 import gradino.core.measure.noise.Instrument;
+import gradino.core.perform.Observer;
 import gradino.core.perform.StopSign;
 import gradino.server.intake.Client.Details;
 import org.jspecify.annotations.Nullable;
@@ -53,60 +54,57 @@ record DemoLife(
      * @param method id
      * @param session what it is called
      * @param measuredAll whether the whole body was measured twice
-     * @param awayFrom days ago on which a time without training began; 0 for none
-     * @param awayDays that it lasted
-     * @param ill whether it was an illness
-     * @param alone at home, nobody watches
-     * @param warmGain what the work gives for an hour, degrees
-     * @param feel of the end, passive
-     * @param stop what the last session ended by; null for nothing
      */
-    record Course(
-            String method,
-            String session,
-            boolean measuredAll,
-            int awayFrom,
-            int awayDays,
-            boolean ill,
-            boolean alone,
-            double warmGain,
-            EndFeel feel,
-            @Nullable StopSign stop) {
+    record Course(String method, String session, boolean measuredAll, Twist twist) {
         private static final double USUAL_WARM_GAIN = 8;
-        static final Course USUAL = of("ramp-both-ways", "Hip, inward rotation").whole();
+        static final Course USUAL = new Course("ramp-both-ways", "Hip, inward rotation", true, new Steady());
 
-        static Course of(String method, String session) {
-            return new Course(method, session, false, 0, 0, false, false, USUAL_WARM_GAIN, EndFeel.STRETCH, null);
-        }
-
-        private Course whole() {
-            return new Course(method, session, true, 0, 0, false, false, warmGain, feel, null);
-        }
-
-        Course away(int from, int days, boolean ill) {
-            return new Course(method, session, measuredAll, from, days, ill, alone, warmGain, feel, stop);
-        }
-
-        Course atHome() {
-            return new Course(method, session, measuredAll, awayFrom, awayDays, ill, true, warmGain, feel, stop);
-        }
-
-        Course warm(double gain) {
-            return new Course(method, session, measuredAll, awayFrom, awayDays, ill, alone, gain, feel, stop);
-        }
-
-        Course feeling(EndFeel other) {
-            return new Course(method, session, measuredAll, awayFrom, awayDays, ill, alone, warmGain, other, stop);
-        }
-
-        Course stopped(StopSign sign) {
-            return new Course(method, session, measuredAll, awayFrom, awayDays, ill, alone, warmGain, feel, sign);
+        static Course of(String method, String session, Twist twist) {
+            return new Course(method, session, false, twist);
         }
 
         boolean isAway(int daysAgo) {
-            return daysAgo <= awayFrom && daysAgo > awayFrom - awayDays;
+            return twist instanceof Away away && daysAgo <= away.from() && daysAgo > away.from() - away.days();
+        }
+
+        Observer observer() {
+            return twist instanceof AtHome ? Observer.CLIENT : Observer.COACH;
+        }
+
+        /** What the work gives for an hour, degrees. */
+        double warmGain() {
+            return twist instanceof Borrowed borrowed ? borrowed.warmGain() : USUAL_WARM_GAIN;
+        }
+
+        EndFeel feel() {
+            return twist instanceof Blocked ? EndFeel.HARD_BLOCK : EndFeel.STRETCH;
+        }
+
+        @Nullable
+        StopSign stop() {
+            return twist instanceof Stopped stopped ? stopped.sign() : null;
         }
     }
+
+    /** The one thing that went otherwise. */
+    sealed interface Twist {}
+
+    record Steady() implements Twist {}
+
+    /** @param from days ago */
+    record Away(int from, int days, boolean ill) implements Twist {}
+
+    /** Nobody watches. */
+    record AtHome() implements Twist {}
+
+    /** What a session gains is gone by the next. */
+    record Borrowed(double warmGain) implements Twist {}
+
+    /** The end feels hard. */
+    record Blocked() implements Twist {}
+
+    /** The last session ended by a sign. */
+    record Stopped(StopSign sign) implements Twist {}
 
     DemoLife with(Besides other) {
         return with(weeks, other);

@@ -18,7 +18,6 @@ import gradino.core.measure.noise.NoiseBook;
 import gradino.core.measure.noise.SeriesKey;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.MorningQuestion;
-import gradino.core.perform.Observer;
 import gradino.core.perform.Pain;
 import gradino.core.perform.PainKind;
 import gradino.core.perform.PhaseDone;
@@ -39,6 +38,7 @@ import gradino.server.advance.line.DecisionRepository.StoredDecision;
 import gradino.server.advance.line.LineDoor;
 import gradino.server.advance.line.PauseRepository;
 import gradino.server.advance.line.PauseRepository.StoredPause;
+import gradino.server.demo.DemoLife.Away;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientRepository;
 import gradino.server.intake.IntakeRepository;
@@ -136,15 +136,14 @@ class DemoTeller {
     }
 
     private void away(DemoLife life, Moment now) {
-        var course = life.course();
-        if (course.ill()) {
-            var from = now.day(now.instant()).minusDays(course.awayFrom());
+        if (life.course().twist() instanceof Away away && away.ill()) {
+            var from = now.day(now.instant()).minusDays(away.from());
             pauses.add(new StoredPause(
                     life.id() + "-ill",
                     life.id(),
                     PauseKind.ILLNESS,
                     from,
-                    from.plusDays(course.awayDays()),
+                    from.plusDays(away.days()),
                     "a chest cold",
                     now.instant()));
         }
@@ -249,7 +248,7 @@ class DemoTeller {
         var stop = day.daysAgo() <= LAST_DAYS ? life.course().stop() : null;
         records.close(new Closed(
                 id,
-                life.course().alone() ? Observer.CLIENT : Observer.COACH,
+                life.course().observer(),
                 Tenths.of(4 + random.nextInt(3)),
                 stop,
                 stop == null ? null : Side.RIGHT,

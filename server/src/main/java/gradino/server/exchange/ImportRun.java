@@ -39,6 +39,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 
@@ -107,12 +108,12 @@ final class ImportRun {
         } else if (isNew) {
             stores.clients().addDetails(client.id(), client.details(), now);
         }
-        var archived = client.archivedAt();
-        if (archived != null && known.isEmpty()) {
-            stores.clients().archive(client.id(), archived);
+        boolean moved = !Objects.equals(known.map(Client::archivedAt).orElse(null), client.archivedAt());
+        if (moved) {
+            stores.clients().archive(client.id(), client.archivedAt());
         }
         know(client.id());
-        return isNew;
+        return isNew || moved;
     }
 
     /** The client as the rows so far make it. */

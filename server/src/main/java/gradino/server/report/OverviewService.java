@@ -4,7 +4,6 @@ import gradino.core.body.Catalogue;
 import gradino.core.body.Motion;
 import gradino.core.body.Side;
 import gradino.core.measure.noise.Mode;
-import gradino.core.report.AttendanceDays;
 import gradino.core.report.GoalReach;
 import gradino.core.report.Hard;
 import gradino.core.report.LineClimb;
@@ -22,7 +21,10 @@ import gradino.server.measure.Ranges.RangeRow;
 import gradino.server.measure.Ranges.RangeSide;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
+import gradino.server.report.draw.Drawing;
+import gradino.server.report.draw.WorkCharts;
 import gradino.server.report.read.ReportReader;
+import gradino.server.report.told.Teller;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -67,6 +69,8 @@ public class OverviewService {
      * How a client is doing.
      *
      * @param weeks that "lately" covers
+     * @param strip days that were planned and done; null without any
+     * @param attended the same in words
      * @param retest first day of the week in which everything is measured again; null where none is planned
      * @param archivedAt when they left; null while they come
      */
@@ -74,7 +78,8 @@ public class OverviewService {
             List<GoalNow> goals,
             List<SideClimb> climbs,
             int weeks,
-            AttendanceDays attendance,
+            @Nullable Drawing strip,
+            String attended,
             List<PainDay> pains,
             List<Instant> stopSigns,
             @Nullable LocalDate retest,
@@ -116,22 +121,26 @@ public class OverviewService {
     Overview overview(String clientId) {
         var client = clients.get(clientId);
         var today = LocalDate.now(clock);
-        var report =
-                reader.of(client, new Period(today.minusWeeks(WEEKS), today)).report();
+        var period = new Period(today.minusWeeks(WEEKS), today);
+        var lately = reader.lately(client, period);
+        var days = lately.attendance().days();
         return new Overview(
                 goals(client),
-                report.climb().stream().map(OverviewService::climb).toList(),
+                lately.climbs().stream().map(OverviewService::climb).toList(),
                 WEEKS,
-                report.work().attendance(),
-                pains(report.hard()),
-                report.hard().stops().stream().map(Hard.StopSeen::at).toList(),
-                report.next().retest(),
+                days.isEmpty() ? null : WorkCharts.strip(days, period),
+                Teller.attended(lately.attendance()),
+                pains(lately.hard()),
+                lately.hard().stops().stream().map(Hard.StopSeen::at).toList(),
+                lately.retest(),
                 notes(clientId),
                 client.archivedAt());
     }
 
     private List<GoalNow> goals(Client client) {
-        var rows = measures.ranges(client.id());
+        var rows = measures.ranges(
+                client,
+                client.details().goals().stream().map(MotionGoal::motion).toList());
         return client.details().goals().stream()
                 .flatMap(goal -> newest(rows, goal.motion())
                         .map(row -> row.sides().stream().map(side -> now(goal, row, side)))

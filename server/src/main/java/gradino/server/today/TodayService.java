@@ -181,7 +181,7 @@ public class TodayService {
     /** Whoever asks next need not wait until every line was folded. */
     @Transactional(readOnly = true)
     public void lookAtAll() {
-        daysOf(rows.all());
+        daysOf(rows.all().stream().filter(c -> c.archivedAt() == null).toList());
     }
 
     @Transactional(readOnly = true)

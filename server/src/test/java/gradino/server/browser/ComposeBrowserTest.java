@@ -8,27 +8,13 @@ import com.microsoft.playwright.options.AriaRole;
 import gradino.server.TestServer;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 
 /** A session is composed in the browser: by keys, by dragging, from the library; kept and opened again. */
-public class ComposeBrowserTest {
-    private TestServer server;
-    private Browser browser;
-    private Page page;
+public class ComposeBrowserTest extends InBrowser {
 
-    @BeforeClass
-    public void start() {
-        server = TestServer.demo();
-        browser = new Browser(server);
-        page = browser.page;
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void stop() {
-        browser.close();
-        server.close();
+    public ComposeBrowserTest() {
+        super(TestServer::demo);
     }
 
     private Locator minutes() {
@@ -40,7 +26,7 @@ public class ComposeBrowserTest {
         return 60 * Integer.parseInt(parts[0]) + Integer.parseInt(parts[1]);
     }
 
-    private void open() {
+    private void openIt() {
         page.navigate(server.url("/clients/demo-rower/compose"));
         assertThat(minutes()).hasText(Pattern.compile("\\d+:\\d\\d"));
     }
@@ -52,7 +38,7 @@ public class ComposeBrowserTest {
 
     @Test
     public void secondsChangeByKeysOnBothSidesAndComeBackWithUndo() {
-        open();
+        openIt();
         int before = seconds(minutes().innerText());
         var hold = field("For");
         int held = Integer.parseInt(hold.inputValue());
@@ -78,7 +64,7 @@ public class ComposeBrowserTest {
 
     @Test
     public void anEdgeIsDraggedAndTheMinutesFollow() {
-        open();
+        openIt();
         int before = seconds(minutes().innerText());
         var edge = page.getByTestId("score").locator("rect.cursor-ew-resize").nth(6);
         var box = edge.boundingBox();
@@ -93,7 +79,7 @@ public class ComposeBrowserTest {
 
     @Test
     public void aPositionIsAddedKeptAndOpenedAgain() {
-        open();
+        openIt();
         int before = seconds(minutes().innerText());
         browser.button("Add a position");
         var dialog = page.getByRole(AriaRole.DIALOG);
@@ -127,7 +113,7 @@ public class ComposeBrowserTest {
 
     @Test
     public void whatCannotBeStandsBesideItsFieldAndKeepsWhatWasTyped() {
-        open();
+        openIt();
         field("For").fill("900");
         assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("between 5 and 600 s");
         assertThat(field("For")).hasValue("900");
@@ -138,7 +124,7 @@ public class ComposeBrowserTest {
     /** Read with a scale at two lengths, and pulled against: the line gets a block with the band's own line, on both sides. */
     @Test
     public void aBandIsReadAndBecomesPartOfTheSetUp() {
-        open();
+        openIt();
         var before = seconds(minutes().innerText());
         page.getByText("Weight or band").click();
         page.getByLabel("At a length of").fill("80");
@@ -158,7 +144,7 @@ public class ComposeBrowserTest {
     /** Both sides at once are half the time and one dose; parted, each has it again. */
     @Test
     public void bothSidesAreDoneTogetherWhereThePositionAllowsIt() {
-        open();
+        openIt();
         int before = seconds(minutes().innerText());
         page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("both together"))
                 .click();

@@ -6,27 +6,13 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import gradino.server.TestServer;
 import java.util.regex.Pattern;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 
 /** Finding somebody, seeing how they are doing, changing a part of their file, letting them go. */
-public class DeskBrowserTest {
-    private TestServer server;
-    private Browser browser;
-    private Page page;
+public class DeskBrowserTest extends InBrowser {
 
-    @BeforeClass
-    public void start() {
-        server = TestServer.demo();
-        browser = new Browser(server);
-        page = browser.page;
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void stop() {
-        browser.close();
-        server.close();
+    public DeskBrowserTest() {
+        super(TestServer::demo);
     }
 
     @Test
@@ -69,6 +55,37 @@ public class DeskBrowserTest {
         assertThat(past.getByText("Saved")).isVisible();
         page.reload();
         assertThat(history).hasValue("a fall from the ladder");
+    }
+
+    /** 1 in is 2.54 cm, 1 lb 0.45359237 kg: international yard and pound, 1959 (value from memory). */
+    @Test
+    public void aLengthIsReadWithItsUnitAndShownInTheAccountsOwn() {
+        page.navigate(server.url("/clients/demo-puppeteer/file"));
+        var part = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Lengths and weight"));
+        var stature = part.getByLabel("Stature");
+        stature.fill("5'7\"");
+        stature.blur();
+        assertThat(stature).hasValue("170.18");
+        stature.fill("1,702 m");
+        assertThat(part.getByText("Save")).isVisible();
+        stature.blur();
+        assertThat(stature).hasValue("170.2");
+        stature.fill("tall");
+        assertThat(part.getByText("This is not a number, in cm.")).isVisible();
+        stature.fill("170.18");
+        part.getByText("Save").click();
+        assertThat(part.getByText("Saved")).isVisible();
+        units("in, lb");
+        assertThat(stature).hasValue("67");
+        units("cm, kg");
+        assertThat(stature).hasValue("170.18");
+    }
+
+    private void units(String which) {
+        browser.button("Maren Coyle");
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(which))
+                .click();
+        assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
     }
 
     @Test

@@ -7,31 +7,17 @@ import com.microsoft.playwright.options.AriaRole;
 import gradino.server.TestServer;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 
 /** A newcomer's first hour: from an empty studio to a first session on the floor. */
-public class FirstStepsBrowserTest {
+public class FirstStepsBrowserTest extends InBrowser {
     private static final int MOST_PRESSES = 25;
     private static final Pattern ALL_NO = Pattern.compile("^No(, go on| to )");
 
-    private TestServer server;
-    private Browser browser;
-    private Page page;
     private int presses;
 
-    @BeforeClass
-    public void start() {
-        server = TestServer.empty();
-        browser = new Browser(server);
-        page = browser.page;
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void stop() {
-        browser.close();
-        server.close();
+    public FirstStepsBrowserTest() {
+        super(TestServer::empty);
     }
 
     private void press(AriaRole role, String name) {

@@ -10,27 +10,13 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 
 /** The journeys of the demo that are not the main one. */
-public class JourneysBrowserTest {
-    private TestServer server;
-    private Browser browser;
-    private Page page;
+public class JourneysBrowserTest extends InBrowser {
 
-    @BeforeClass
-    public void start() {
-        server = TestServer.demo();
-        browser = new Browser(server);
-        page = browser.page;
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void stop() {
-        browser.close();
-        server.close();
+    public JourneysBrowserTest() {
+        super(TestServer::demo);
     }
 
     @Test

@@ -7,29 +7,14 @@ import com.microsoft.playwright.options.AriaRole;
 import gradino.server.TestServer;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 
 /** The report as a coach makes it, and as a client reads it. */
-public class ReportBrowserTest {
+public class ReportBrowserTest extends InBrowser {
     private static final String REPORT = "/clients/demo-rower/report";
 
-    private TestServer server;
-    private Browser browser;
-    private Page page;
-
-    @BeforeClass
-    public void start() {
-        server = TestServer.demo();
-        browser = new Browser(server);
-        page = browser.page;
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void stop() {
-        browser.close();
-        server.close();
+    public ReportBrowserTest() {
+        super(TestServer::demo);
     }
 
     private void heading(String words) {

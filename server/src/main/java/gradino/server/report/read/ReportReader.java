@@ -1,6 +1,8 @@
 package gradino.server.report.read;
 
+import gradino.core.report.AttendanceDays;
 import gradino.core.report.Hard;
+import gradino.core.report.LineClimb;
 import gradino.core.report.LineSession;
 import gradino.core.report.Next;
 import gradino.core.report.Period;
@@ -88,6 +90,35 @@ public class ReportReader {
         return new Read(client, report, facts, measurements, sessions, blocks);
     }
 
+    /**
+     * What was done in some weeks, how it climbed and what was hard, without anything measured.
+     *
+     * @param retest first day of the week in which everything is measured again; null where none is planned
+     */
+    public record Lately(
+            AttendanceDays attendance,
+            List<LineClimb> climbs,
+            Hard hard,
+            @Nullable LocalDate retest) {}
+
+    public Lately lately(Client client, Period period) {
+        var zone = clock.getZone();
+        var own = lines.of(client, period);
+        var history = days.history(client, period.from());
+        var troubled = troubled(client, period);
+        return new Lately(
+                AttendanceDays.of(history.days(), history.paused(), period),
+                own.climbs().stream().map(c -> LineClimb.of(c, period, zone)).toList(),
+                Hard.of(
+                        lines.sessions(own),
+                        troubled.stops(),
+                        troubled.restrictions(),
+                        troubled.clearances(),
+                        period,
+                        zone),
+                retest(running(calendars.of(client).block())));
+    }
+
     private Troubled troubled(Client client, Period period) {
         var seen = stops.of(List.of(client.id())).getOrDefault(client.id(), List.of()).stream()
                 .map(ReportReader::seen)
@@ -103,13 +134,20 @@ public class ReportReader {
     }
 
     /** A block that is over is none. */
+    private @Nullable Block running(@Nullable Block last) {
+        return last == null || last.lastDay().isBefore(LocalDate.now(clock)) ? null : last;
+    }
+
+    private static @Nullable LocalDate retest(@Nullable Block block) {
+        return block == null || block.batteryId() == null ? null : block.retestMonday();
+    }
+
     private Next next(Client client, LinesReader.Lines own, @Nullable Block last) {
-        var today = LocalDate.now(clock);
-        var block = last == null || last.lastDay().isBefore(today) ? null : last;
+        var block = running(last);
         return new Next(
                 measured.limits(client),
                 own.proposals(),
                 block == null ? null : new Period(block.start(), block.lastDay()),
-                block == null || block.batteryId() == null ? null : block.retestMonday());
+                retest(block));
     }
 }

@@ -1,5 +1,6 @@
 package gradino.server.report.told;
 
+import gradino.core.report.AttendanceDays;
 import gradino.core.report.Period;
 import gradino.server.report.read.ReportReader.Read;
 import gradino.server.report.told.Told.ReportPart;
@@ -40,6 +41,12 @@ public final class Teller {
                 note,
                 sections,
                 FOOTER);
+    }
+
+    /** What became of the days of a period, in a sentence or two. */
+    public static String attended(AttendanceDays days) {
+        return WorkWords.planned(days)
+                + (days.extra() == 0 ? "" : " Trained without a plan: %s.".formatted(Says.count(days.extra(), "day")));
     }
 
     static String days(Period period) {

@@ -2,6 +2,7 @@ package gradino.server.report.told;
 
 import gradino.core.body.Side;
 import gradino.core.prescribe.timeline.EffortClass;
+import gradino.core.report.AttendanceDays;
 import gradino.core.report.Judged;
 import gradino.core.report.Report;
 import gradino.core.report.Work;
@@ -53,9 +54,17 @@ final class WorkWords {
                             : " %s had been planned."
                                     .formatted(Says.count(work.attendance().planned(), "day")));
         }
-        var days = work.attendance();
         var who = audience.plain() ? "You did" : "Done:";
-        var planned = days.planned() == 0
+        return "%s %s, %s. %s"
+                .formatted(
+                        who,
+                        Says.count(work.sessions(), "session"),
+                        Says.count((int) Math.round(work.minutes()), "minute"),
+                        planned(work.attendance()));
+    }
+
+    static String planned(AttendanceDays days) {
+        return days.planned() == 0
                 ? "No week was planned."
                 : "Of %s %s done%s%s%s."
                         .formatted(
@@ -64,12 +73,6 @@ final class WorkWords {
                                 more(days.partly(), "done in part"),
                                 more(days.moved(), "moved to another day of the week"),
                                 more(days.missed(), "missed"));
-        return "%s %s, %s. %s"
-                .formatted(
-                        who,
-                        Says.count(work.sessions(), "session"),
-                        Says.count((int) Math.round(work.minutes()), "minute"),
-                        planned);
     }
 
     private static String more(int n, String how) {
