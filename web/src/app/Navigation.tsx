@@ -67,7 +67,7 @@ export function Tabs({ owner }: { owner: boolean }) {
 function More({ owner, className }: { owner: boolean; className: string }) {
   const pages: Page[] = MORE.filter((p) => owner || !p.owner);
   return (
-    <ul className={`w-60 border border-rule bg-card py-1 shadow-xl ${className}`}>
+    <ul className={`w-60 border border-rule bg-card py-1 lifted ${className}`}>
       {pages.map((p) => (
         <li key={p.to}>
           <NavLink

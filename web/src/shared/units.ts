@@ -42,7 +42,8 @@ export function weight(kg: number): string {
 
 function inUnit(value: number, stored: string): string {
   const { unit, factor } = shownAs(stored);
-  return `${number(value / factor)} ${unit}`;
+  // Plates of 1.25 kg are usual.
+  return `${number(value / factor, unit === 'kg' ? 2 : 1)} ${unit}`;
 }
 
 export function clock(seconds: number): string {

@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch';
+import { said } from '../said';
 import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
@@ -54,12 +55,12 @@ export async function ask<T>(call: Promise<Outcome<T>>): Promise<T> {
     throw new ProblemError(0, 'The server does not answer. What you typed is still here.', []);
   });
   if (!outcome.response.ok) throw problem(outcome.response.status, outcome.error);
-  return outcome.data as T;
+  return said(outcome.data as T);
 }
 
 export function problem(status: number, body: unknown): ProblemError {
-  const said = (body ?? {}) as { detail?: string; findings?: Finding[] };
-  return new ProblemError(status, said.detail ?? 'The server could not do this.', said.findings ?? []);
+  const refusal = said(body ?? {}) as { detail?: string; findings?: Finding[] };
+  return new ProblemError(status, refusal.detail ?? 'The server could not do this.', refusal.findings ?? []);
 }
 
 export function findingsOf(error: unknown): Finding[] {

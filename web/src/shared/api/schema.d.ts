@@ -2745,6 +2745,11 @@ export interface components {
             /** Format: date */
             screeningValidUntil?: string;
         };
+        ClientNoteDraft: {
+            corrects?: string;
+            id: string;
+            text: string;
+        };
         ClientParting: {
             clientId: string;
             clientName: string;
@@ -3885,9 +3890,6 @@ export interface components {
             details: components["schemas"]["Details"];
             id: string;
         };
-        NewClientNote: {
-            text: string;
-        };
         NewDevice: {
             gauge?: components["schemas"]["NewGauge"];
             id: string;
@@ -4035,10 +4037,13 @@ export interface components {
             recordedAt: string;
             text: string;
         };
-        NoteView: {
+        NoteNow: {
             /** Format: date-time */
             at: string;
             author?: string;
+            /** Format: date-time */
+            correctedAt?: string;
+            id: string;
             text: string;
         };
         OpenSign: {
@@ -4063,7 +4068,7 @@ export interface components {
             attended: string;
             climbs: components["schemas"]["SideClimb"][];
             goals: components["schemas"]["GoalNow"][];
-            notes: components["schemas"]["NoteView"][];
+            notes: components["schemas"]["NoteNow"][];
             pains: components["schemas"]["PainDay"][];
             /** Format: date */
             retest?: string;
@@ -6773,7 +6778,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["NewClientNote"];
+                "application/json": components["schemas"]["ClientNoteDraft"];
             };
         };
         responses: {
@@ -6783,7 +6788,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["NoteView"][];
+                    "application/json": components["schemas"]["NoteNow"][];
                 };
             };
         };

@@ -21,7 +21,7 @@ export function CautionMarks(props: CautionProps) {
         </>
       }
     >
-      <div className="absolute top-full left-0 z-20 w-[min(30rem,92vw)] bg-card shadow-xl">
+      <div className="absolute top-full left-0 z-20 w-[min(30rem,92vw)] bg-card lifted">
         <Cautions {...props} />
       </div>
     </Fold>

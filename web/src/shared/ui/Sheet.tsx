@@ -17,7 +17,7 @@ export function Sheet({ open, onOpenChange, title, children }: Props) {
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/45" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-50 max-h-[92dvh] w-[min(44rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto border border-rule bg-card p-5 shadow-xl"
+          className="fixed top-1/2 left-1/2 z-50 max-h-[92dvh] w-[min(44rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto border border-rule bg-card p-5 lifted"
         >
           <Dialog.Title className="mb-3 text-2xl font-bold">{title}</Dialog.Title>
           {children}

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, on, type Schemas, type Side } from '../../shared/api/client';
-import { day, words } from '../../shared/units';
+import { day, degrees, words } from '../../shared/units';
 import { Failure } from '../../shared/ui/Findings';
 import { difference } from './dose';
 
@@ -34,9 +34,10 @@ export function FlightView({ lineId, side, title }: { lineId: string; side: Side
   );
 }
 
-const TREAD = 54;
+/** A tread's width, pixels: as much as there is room for. */
+const NARROWEST = 54;
+const WIDEST = 160;
 const RISE = 22;
-const PAD = 14;
 
 type StairsProps = { rungs: RungView[]; shown: number; pick: (index: number) => void };
 
@@ -45,14 +46,14 @@ function Stairs({ rungs, shown, pick }: StairsProps) {
   const levels = rungs.map((r) => r.rung.level);
   const top = Math.max(...levels);
   const low = Math.min(...levels);
-  const width = rungs.length * TREAD + 2 * PAD;
   const height = (top - low + 1) * RISE + 40;
   const y = (level: number) => 18 + (top - level) * RISE;
   return (
     <div className="overflow-x-auto">
       <svg
-        viewBox={`0 0 ${width} ${height}`}
-        style={{ width, maxWidth: 'none', height }}
+        width="100%"
+        height={height}
+        style={{ minWidth: rungs.length * NARROWEST, maxWidth: rungs.length * WIDEST }}
         role="group"
         aria-label="Rungs in the order of time"
       >
@@ -65,7 +66,8 @@ function Stairs({ rungs, shown, pick }: StairsProps) {
           <Tread
             key={view.rung.decisionId ?? 'first'}
             view={view}
-            x={PAD + i * TREAD}
+            place={i}
+            of={rungs.length}
             y={y(view.rung.level)}
             bottom={height - 18}
             current={i === rungs.length - 1}
@@ -80,7 +82,8 @@ function Stairs({ rungs, shown, pick }: StairsProps) {
 
 type TreadProps = {
   view: RungView;
-  x: number;
+  place: number;
+  of: number;
   y: number;
   bottom: number;
   current: boolean;
@@ -88,7 +91,7 @@ type TreadProps = {
   pick: () => void;
 };
 
-function Tread({ view: { rung }, x, y, bottom, current, shown, pick }: TreadProps) {
+function Tread({ view: { rung }, place, of, y, bottom, current, shown, pick }: TreadProps) {
   const at = Date.parse(rung.at) > 0 ? day(rung.at) : 'first';
   const fill = { HELD: 'var(--ink)', HURT: 'url(#hurt)', TAKEN_BACK: 'var(--paper)', TOO_EARLY: 'var(--tread)' };
   return (
@@ -101,21 +104,27 @@ function Tread({ view: { rung }, x, y, bottom, current, shown, pick }: TreadProp
       onClick={pick}
       onFocus={pick}
     >
-      <rect x={x} y={y} width={TREAD} height={bottom - y} fill={shown ? 'var(--card)' : 'transparent'} />
-      <rect
-        x={x + 1}
-        y={y}
-        width={TREAD - 2}
-        height={9}
-        fill={fill[rung.turned]}
-        stroke="var(--ink)"
-        strokeWidth="2"
-        strokeDasharray={rung.override ? '4 3' : undefined}
-      />
-      {current && <path d={`M${x + TREAD / 2 - 6} ${y - 11}h12l-6 8z`} fill="var(--mark)" />}
-      <text x={x + TREAD / 2} y={bottom + 13} textAnchor="middle" fontSize="11" fill="var(--soft)">
-        {at}
-      </text>
+      <svg x={`${(place * 100) / of}%`} width={`${100 / of}%`} overflow="visible">
+        <rect x="0" y={y} width="100%" height={bottom - y} fill={shown ? 'var(--card)' : 'transparent'} />
+        <rect
+          x="1%"
+          y={y}
+          width="98%"
+          height={9}
+          fill={fill[rung.turned]}
+          stroke="var(--ink)"
+          strokeWidth="2"
+          strokeDasharray={rung.override ? '4 3' : undefined}
+        />
+        {current && (
+          <svg x="50%" overflow="visible">
+            <path d={`M-6 ${y - 11}h12l-6 8z`} fill="var(--mark)" />
+          </svg>
+        )}
+        <text x="50%" y={bottom + 13} textAnchor="middle" fontSize="11" fill="var(--soft)">
+          {at}
+        </text>
+      </svg>
     </g>
   );
 }
@@ -136,7 +145,7 @@ function Told({ view, last }: { view: RungView; last: boolean }) {
         {rung.override && <strong className="text-warn"> ◇ not as proposed</strong>}{' '}
         <span className="text-soft">{Date.parse(rung.at) > 0 && day(rung.at)}</span>
       </p>
-      <p>{rung.decisionId ? difference(view.changes) : `begun at ${rung.after.angle}°`}</p>
+      <p>{rung.decisionId ? difference(view.changes) : `begun at ${degrees(rung.after.angle)}`}</p>
       {view.why && <p className="text-soft">{view.why}</p>}
       {view.reason && <p>The coach: “{view.reason}”</p>}
       <p>

@@ -25,7 +25,7 @@ export function Archived({ client }: { client: Schemas['ClientFile'] }) {
       <p className="mb-3 max-w-prose text-soft">
         {archived
           ? `In the archive since ${day(client.archivedAt ?? '')}.`
-          : 'A client who no longer comes: everything stays on record, and Today, Decisions and the month leave them out. Links for home end by themselves, or under “Training at home”.'}
+          : 'A client who no longer comes: everything stays on record, and Today, Decisions and the month leave them out. Their links for home and to reports stop working.'}
       </p>
       <div className="flex flex-wrap gap-3">
         <Button disabled={move.isPending} onClick={() => move.mutate(!archived)}>

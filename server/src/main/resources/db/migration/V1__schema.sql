@@ -485,12 +485,16 @@ CREATE INDEX home_visit_link ON home_visit (link_id);
 -- What a coach writes about a client, or above their report; each saving is a new row.
 CREATE TABLE client_note (
   seq         INTEGER PRIMARY KEY,
+  id          TEXT NOT NULL UNIQUE,
   client_id   TEXT NOT NULL REFERENCES client,
   account_id  TEXT REFERENCES account,     -- null: came in by a file
   kind        TEXT NOT NULL CHECK (kind IN ('CLIENT', 'REPORT')),
+  corrects    TEXT REFERENCES client_note (id),  -- the first form of the same note
   recorded_at INTEGER NOT NULL,
-  text        TEXT NOT NULL
+  text        TEXT NOT NULL                -- empty: removed
 ) STRICT;
+
+CREATE INDEX client_note_corrects ON client_note (corrects, seq);
 
 CREATE INDEX client_note_client ON client_note (client_id, seq);
 

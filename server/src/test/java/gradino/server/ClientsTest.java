@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import gradino.server.platform.Sql;
 import java.io.IOException;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
@@ -89,13 +90,37 @@ public class ClientsTest {
         assertThat(goals.at("/0/now").isMissingNode()).isTrue();
         assertThat(goals.at("/1/now/shortOf").asDouble()).isEqualTo(12);
         assertThat(goals.at("/1/now/reached").asString()).isEqualTo("NO");
+    }
 
-        assertThat(server.post("/api/clients/climber/notes", "{\"text\":\" \"}").status())
-                .isEqualTo(422);
-        var notes = server.post("/api/clients/climber/notes", "{\"text\":\"Likes the morning.\"}")
-                .body();
-        assertThat(notes.at("/0/text").asString()).isEqualTo("Likes the morning.");
-        assertThat(notes.at("/0/author").asString()).isNotEmpty();
+    @Test
+    public void aNoteIsSignedAndCorrectedOrRemovedWhileItsFirstFormStaysOnRecord() {
+        server.post("/api/clients", "{\"id\":\"reader\",\"details\":" + details("Reader", "1996-01-01", 0) + "}");
+        assertThat(note("n1", " ", "").status()).isEqualTo(422);
+        for (int twice = 0; twice < 2; twice++) {
+            assertThat(note("n1", "Likes the mourning.", "").status()).isEqualTo(200);
+        }
+        var corrected = note("n2", "Likes the morning.", "n1").body();
+        assertThat(corrected).hasSize(1);
+        assertThat(corrected.at("/0/text").asString()).isEqualTo("Likes the morning.");
+        assertThat(corrected.at("/0/author").asString()).isNotEmpty();
+        assertThat(corrected.at("/0/correctedAt").asString()).isNotEmpty();
+        // A correction is of the first form, and of this client's.
+        assertThat(note("n3", "x", "n2").paths()).containsExactly("corrects");
+        assertThat(server.post(
+                                "/api/clients/" + Scene.CLIENT + "/notes",
+                                "{\"id\":\"n4\",\"text\":\"x\",\"corrects\":\"n1\"}")
+                        .paths())
+                .containsExactly("corrects");
+        assertThat(note("n5", "", "n1").body()).isEmpty();
+        assertThat(note("n6", "Likes the morning.", "n1").body()).hasSize(1);
+        assertThat(new String(server.bytes("/api/exchange/files/client-notes.csv"), StandardCharsets.UTF_8))
+                .contains("n1,reader,client,,Likes the mourning.", "n5,reader,client,n1,,");
+    }
+
+    private TestServer.Answer note(String id, String text, String corrects) {
+        var body = "{\"id\":\"%s\",\"text\":\"%s\"%s}"
+                .formatted(id, text, corrects.isEmpty() ? "" : ",\"corrects\":\"" + corrects + "\"");
+        return server.post("/api/clients/reader/notes", body);
     }
 
     @Test

@@ -68,6 +68,7 @@ public enum Reason {
     STEP_HANDS_OFF,
     ADD_HANDS_OFF,
     STEP_LOAD,
+    STEP_LOAD_FEWER,
     STEP_NUMBER,
     STEP_STAGE,
     STEP_REPETITIONS,

@@ -12,7 +12,7 @@ public sealed interface Term extends Comparable<Term> {
         @Override
         public String text() {
             var suffix = unit == Unit.DAY && value == 1 ? " day" : unit.suffix();
-            return number(value, decimals) + suffix;
+            return number(value, unit, decimals) + suffix;
         }
     }
 
@@ -29,14 +29,15 @@ public sealed interface Term extends Comparable<Term> {
         int decimals = usual(unit);
         while (value != limit
                 && decimals < MOST_DECIMALS
-                && number(value, decimals).equals(number(limit, decimals))) {
+                && number(value, unit, decimals).equals(number(limit, unit, decimals))) {
             decimals++;
         }
         return new Amount(value, unit, decimals);
     }
 
     private static int usual(Unit unit) {
-        return unit == Unit.RATIO ? 2 : 1;
+        // Plates of 1.25 kg are usual.
+        return unit == Unit.RATIO || unit == Unit.KILOGRAM ? 2 : 1;
     }
 
     static Term of(String word) {
@@ -48,10 +49,12 @@ public sealed interface Term extends Comparable<Term> {
         return text().compareTo(other.text());
     }
 
-    private static String number(double value, int decimals) {
-        var plain = BigDecimal.valueOf(value)
-                .setScale(decimals, RoundingMode.HALF_UP)
-                .toPlainString();
-        return decimals == 1 && plain.endsWith(".0") ? plain.substring(0, plain.length() - 2) : plain;
+    private static String number(double value, Unit unit, int decimals) {
+        var rounded = BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP);
+        boolean isWhole = rounded.stripTrailingZeros().scale() <= 0;
+        if (unit == Unit.KILOGRAM || (decimals == 1 && isWhole)) {
+            rounded = rounded.stripTrailingZeros();
+        }
+        return rounded.toPlainString();
     }
 }

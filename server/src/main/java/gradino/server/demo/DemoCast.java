@@ -21,7 +21,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
-/** The rest of the demo's cast, each by a school of their own and with something that a coach meets; all of it invented. */
+/** The rest of the demo's cast, by schools of their own and with something that a coach meets; all of it invented. */
 final class DemoCast {
     private static final int WEEKS = 10;
 
@@ -85,7 +85,8 @@ final class DemoCast {
                 new Person("piper", "Rohan Tregear", 24, "male", "Hold the pipes up for a whole parade", 170, 8),
                 new Work("shoulder-flexion", "wall-arm-overhead", 176, 178, 14, 0.1, 0.9),
                 DemoIntake.veryMobile(),
-                Course.of("hands-off", "Arms overhead", new Steady()),
+                Course.of("hands-off", "Arms overhead", new Steady())
+                        .and("controlled-circles", "shoulder-flexion", "shoulder-circles"),
                 102);
     }
 
@@ -102,7 +103,8 @@ final class DemoCast {
                         3),
                 new Work("hip-flexion", "supine-strap-raise", 68, 66, 9, 0.8, 0.85),
                 DemoIntake.agreedBy("Tamara Pascoe", today.minusDays(WEEKS * 7L)),
-                Course.of("light-breath", "Legs up, light", new Steady()),
+                Course.of("light-breath", "Legs up, light", new Steady())
+                        .and("stage-ladder", "hip-flexion", "seated-knee-hug"),
                 103);
     }
 
@@ -132,7 +134,8 @@ final class DemoCast {
                 new Person("clog-dancer", "Ines Corve", 33, "female", "A wider straddle for the jumps", 55, 3),
                 new Work("hip-abduction", "wide-stance", 36, 37, 8, 0.7, 0.95),
                 DemoIntake.clean(),
-                Course.of("loaded-lengthening", "Wide stance", new Steady()),
+                Course.of("loaded-lengthening", "Wide stance", new Steady())
+                        .and("controlled-movement", "ankle-dorsiflexion", "squat-rocks"),
                 106);
     }
 
@@ -173,7 +176,8 @@ final class DemoCast {
                         new Person("swimmer", "Sela Marsh", 27, "female", "A longer kick behind, back quiet", 20, 4),
                         new Work("hip-extension", "half-kneeling-lunge", 9, 10, 5, 0, 0.9),
                         DemoIntake.clean(),
-                        Course.of("sidestep", "Hips, behind", new Borrowed(11)),
+                        Course.of("sidestep", "Hips, behind", new Borrowed(11))
+                                .and("sidestep-strap", "knee-flexion", "prone-strap-turned-out"),
                         110)
                 .with(new Besides(true, null));
     }

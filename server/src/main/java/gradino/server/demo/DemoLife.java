@@ -54,13 +54,23 @@ record DemoLife(
      * @param method id
      * @param session what it is called
      * @param measuredAll whether the whole body was measured twice
+     * @param also what else is in the session, in a position where nothing was measured; null for nothing
      */
-    record Course(String method, String session, boolean measuredAll, Twist twist) {
+    record Course(
+            String method,
+            String session,
+            boolean measuredAll,
+            Twist twist,
+            @Nullable Also also) {
         private static final double USUAL_WARM_GAIN = 8;
-        static final Course USUAL = new Course("ramp-both-ways", "Hip, inward rotation", true, new Steady());
+        static final Course USUAL = new Course("ramp-both-ways", "Hip, inward rotation", true, new Steady(), null);
 
         static Course of(String method, String session, Twist twist) {
-            return new Course(method, session, false, twist);
+            return new Course(method, session, false, twist, null);
+        }
+
+        Course and(String otherMethod, String motion, String position) {
+            return new Course(method, session, measuredAll, twist, new Also(otherMethod, motion, position));
         }
 
         boolean isAway(int daysAgo) {
@@ -85,6 +95,9 @@ record DemoLife(
             return twist instanceof Stopped stopped ? stopped.sign() : null;
         }
     }
+
+    /** A second line. */
+    record Also(String method, String motion, String position) {}
 
     /** The one thing that went otherwise. */
     sealed interface Twist {}

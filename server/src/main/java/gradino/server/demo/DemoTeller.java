@@ -1,20 +1,14 @@
 package gradino.server.demo;
 
 import gradino.core.advance.Advance;
-import gradino.core.advance.SessionStart;
 import gradino.core.advance.state.Event.Answer;
 import gradino.core.advance.state.Event.DoseDecided;
 import gradino.core.advance.state.Event.PauseKind;
 import gradino.core.advance.state.Moment;
 import gradino.core.advance.state.Policy;
 import gradino.core.because.Verdict;
-import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
-import gradino.core.body.Sided;
-import gradino.core.measure.limit.GapLimit;
-import gradino.core.measure.limit.Limiter;
 import gradino.core.measure.noise.Mode;
-import gradino.core.measure.noise.NoiseBook;
 import gradino.core.measure.noise.SeriesKey;
 import gradino.core.perform.BlockRecord;
 import gradino.core.perform.MorningQuestion;
@@ -23,10 +17,6 @@ import gradino.core.perform.PainKind;
 import gradino.core.perform.PhaseDone;
 import gradino.core.prescribe.block.BlockKind;
 import gradino.core.prescribe.block.PhaseKind;
-import gradino.core.prescribe.method.Method;
-import gradino.core.prescribe.program.Arrangement;
-import gradino.core.prescribe.program.Experience;
-import gradino.core.prescribe.program.Plan;
 import gradino.core.prescribe.program.SessionDraft;
 import gradino.core.prescribe.program.SessionDraft.StationDraft;
 import gradino.core.prescribe.timeline.BlockId;
@@ -42,10 +32,8 @@ import gradino.server.demo.DemoLife.Away;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientRepository;
 import gradino.server.intake.IntakeRepository;
-import gradino.server.measure.ColdSeries;
 import gradino.server.measure.Measurement;
 import gradino.server.measure.MeasurementRepository;
-import gradino.server.measure.Ranges;
 import gradino.server.perform.record.BlockRepository;
 import gradino.server.perform.record.BlockRepository.StoredBlock;
 import gradino.server.perform.record.RecordRepository;
@@ -56,12 +44,8 @@ import gradino.server.perform.record.RunRepository.Run;
 import gradino.server.platform.Json;
 import gradino.server.prescribe.compose.ComposeService;
 import gradino.server.prescribe.program.Line;
-import gradino.server.prescribe.program.Program;
-import gradino.server.prescribe.program.Props;
-import gradino.server.prescribe.program.SessionRepository.Saving;
 import java.time.Instant;
 import java.time.LocalTime;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -81,7 +65,7 @@ class DemoTeller {
     private final IntakeRepository intakes;
     private final DemoBody body;
     private final MeasurementRepository measurements;
-    private final Program program;
+    private final DemoPrograms programs;
     private final RunRepository runs;
     private final RecordRepository records;
     private final BlockRepository blockRows;
@@ -96,7 +80,7 @@ class DemoTeller {
             IntakeRepository intakes,
             DemoBody body,
             MeasurementRepository measurements,
-            Program program,
+            DemoPrograms programs,
             RunRepository runs,
             RecordRepository records,
             BlockRepository blockRows,
@@ -109,7 +93,7 @@ class DemoTeller {
         this.intakes = intakes;
         this.body = body;
         this.measurements = measurements;
-        this.program = program;
+        this.programs = programs;
         this.runs = runs;
         this.records = records;
         this.blockRows = blockRows;
@@ -129,8 +113,8 @@ class DemoTeller {
         if (life.weeks() > 0) {
             measure(life, 0, start, random);
             measure(life, 0, start.plusSeconds(86_400), random);
-            var line = open(life, start.plusSeconds(90_000), now.zone());
-            weeks(life, line, now, random);
+            var lines = programs.open(life, start.plusSeconds(90_000), now.zone());
+            weeks(life, lines, now, random);
             away(life, now);
         }
     }
@@ -149,7 +133,7 @@ class DemoTeller {
         }
     }
 
-    private void weeks(DemoLife life, Line line, Moment now, Random random) {
+    private void weeks(DemoLife life, List<Line> lines, Moment now, Random random) {
         int last = life.weeks() * 7 - 2;
         for (int day = 2; day <= last; day++) {
             int ago = life.weeks() * 7 - day;
@@ -161,9 +145,10 @@ class DemoTeller {
                 measure(life, day / 7.0, at(now, ago, 17), random);
             }
             boolean painful = life.painAtEnd() > 0 && ago <= 3;
-            session(life, line, new Day(at(now, ago, 18), painful ? life.painAtEnd() : 0, ago), random);
+            session(life, lines, new Day(at(now, ago, 18), painful ? life.painAtEnd() : 0, ago), random);
             if (life.decideToTheEnd() ? !painful : !lastWeek) {
-                decide(line, now.at(at(now, ago - 1, 10)));
+                var then = now.at(at(now, ago - 1, 10));
+                lines.forEach(line -> decide(line, then));
             }
         }
     }
@@ -174,31 +159,6 @@ class DemoTeller {
                 .atTime(LocalTime.of(hour, 0))
                 .atZone(now.zone())
                 .toInstant();
-    }
-
-    private Line open(DemoLife life, Instant at, ZoneId zone) {
-        var client = client(life);
-        var row = new Ranges(client, NoiseBook.house(), GapLimit.HOUSE, at, zone)
-                .of(ColdSeries.of(measurements.of(life.id())), life.motion(), life.position(), life.instrument())
-                .orElseThrow();
-        var wish = new SessionStart.Wish(
-                Catalogue.motion(life.motion()).orElseThrow(),
-                Catalogue.position(life.position()).orElseThrow(),
-                Sided.both(Limiter.RANGE),
-                Sided.of(side -> row.passive(side)),
-                client.limits(life.motion(), at, zone),
-                false,
-                Experience.NEWCOMER);
-        var grid = Props.grid(client, life.position());
-        var asked = new SessionStart.Asked(
-                List.of(), List.of(), null, (position, angle) -> grid.roundDown(angle), Policy.house());
-        var id = life.id() + "-line";
-        var draft = SessionStart.line(wish, asked, Method.byId(life.course().method()), id);
-        var line = program.open(life.id(), id, Plan.of(draft), null, at);
-        var alone = Arrangement.of(new SessionDraft(List.of(), List.of(StationDraft.of(draft))));
-        program.keep(
-                new Saving(life.id() + "-daily", life.id(), null, life.course().session(), alone, at));
-        return line;
     }
 
     private Client client(DemoLife life) {
@@ -227,14 +187,16 @@ class DemoTeller {
         }
     }
 
-    private void session(DemoLife life, Line line, Day day, Random random) {
+    private void session(DemoLife life, List<Line> lines, Day day, Random random) {
         var at = day.at();
         int pain = day.pain();
         boolean last = day.last();
-        var draft = new SessionDraft(
-                List.of(), List.of(StationDraft.of(door.of(line).current(line).draft(line.id()))));
+        var stations = lines.stream()
+                .map(line -> StationDraft.of(door.of(line).current(line).draft(line.id())))
+                .toList();
+        var draft = new SessionDraft(List.of(), stations);
         var timeline = ComposeService.timeline(draft);
-        var id = line.id() + "-" + Long.toString(at.getEpochSecond(), Character.MAX_RADIX);
+        var id = lines.get(0).id() + "-" + Long.toString(at.getEpochSecond(), Character.MAX_RADIX);
         var run = new Run(id, life.id(), life.id() + "-daily", life.course().session(), draft, at, at);
         runs.open(run, timeline);
         boolean whole = last || random.nextDouble() < life.diligence();

@@ -174,7 +174,7 @@ final class ImportFacts {
         return row.isClean() && read.plan().isPresent();
     }
 
-    private static boolean says(CsvRow row, boolean fine, String column, String code, String message) {
+    static boolean says(CsvRow row, boolean fine, String column, String code, String message) {
         if (!fine) {
             row.finding(column, code, message);
         }

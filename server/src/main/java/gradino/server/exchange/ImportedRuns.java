@@ -75,8 +75,21 @@ final class ImportedRuns {
     boolean clientNote(CsvRow row, ClientNote n) {
         return facts.knowsClient(row, n.clientId())
                 && facts.past(row, "recorded_at", n.recordedAt())
+                && ImportFacts.says(
+                        row,
+                        n.corrects() == null || isNoteOf(n.clientId(), n.corrects()),
+                        "corrects",
+                        "unknown",
+                        "is no note of this client.")
                 && findings.isEmpty()
                 && stores.clientNotes().add(n);
+    }
+
+    private boolean isNoteOf(String clientId, String noteId) {
+        return stores.clientNotes()
+                .find(noteId)
+                .filter(n -> n.clientId().equals(clientId))
+                .isPresent();
     }
 
     boolean reference(CsvRow row, StoredReference r) {

@@ -1,6 +1,7 @@
 package gradino.server.intake;
 
 import gradino.core.because.Finding;
+import gradino.server.account.link.HomeLinkService;
 import gradino.server.account.people.AccountService;
 import gradino.server.account.people.SignedIn;
 import gradino.server.intake.Client.Details;
@@ -19,6 +20,7 @@ public class ClientService {
     private final ClientRepository clients;
     private final AccountService accounts;
     private final ErasedClients erased;
+    private final HomeLinkService links;
     private final SignedIn signedIn;
     private final Flags flags;
     private final Clock clock;
@@ -27,12 +29,14 @@ public class ClientService {
             ClientRepository clients,
             ErasedClients erased,
             AccountService accounts,
+            HomeLinkService links,
             SignedIn signedIn,
             Flags flags,
             Clock clock) {
         this.clients = clients;
         this.erased = erased;
         this.accounts = accounts;
+        this.links = links;
         this.signedIn = signedIn;
         this.flags = flags;
         this.clock = clock;
@@ -61,11 +65,14 @@ public class ClientService {
         return me.isOwner() ? clients.ids() : accounts.clientsOf(me);
     }
 
-    /** Who left is found under Clients, with all that was recorded, and nobody is asked about them. */
+    /** Who left is found under Clients, with all that was recorded; nobody is asked about them, and their links end. */
     @Transactional
     ClientFile archive(String id, boolean archived) {
         if ((get(id).archivedAt() != null) != archived) {
             clients.archive(id, archived ? StudioClock.now(clock) : null);
+            if (archived) {
+                links.endAll(id);
+            }
         }
         return file(id);
     }

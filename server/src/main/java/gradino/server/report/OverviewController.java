@@ -1,11 +1,9 @@
 package gradino.server.report;
 
-import gradino.server.intake.ClientNoteRepository;
-import gradino.server.report.OverviewService.NoteView;
+import gradino.server.intake.ClientNoteRepository.NoteNow;
+import gradino.server.report.OverviewService.ClientNoteDraft;
 import gradino.server.report.OverviewService.Overview;
 import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotBlank;
-import jakarta.validation.constraints.Size;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -21,17 +19,13 @@ class OverviewController {
         this.overviews = overviews;
     }
 
-    record NewClientNote(
-            @NotBlank @Size(max = ClientNoteRepository.LONGEST)
-            String text) {}
-
     @GetMapping("/api/clients/{clientId}/overview")
     Overview overview(@PathVariable String clientId) {
         return overviews.overview(clientId);
     }
 
     @PostMapping("/api/clients/{clientId}/notes")
-    List<NoteView> note(@PathVariable String clientId, @Valid @RequestBody NewClientNote note) {
-        return overviews.note(clientId, note.text());
+    List<NoteNow> note(@PathVariable String clientId, @Valid @RequestBody ClientNoteDraft note) {
+        return overviews.note(clientId, note);
     }
 }

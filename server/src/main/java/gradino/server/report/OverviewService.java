@@ -14,6 +14,7 @@ import gradino.server.intake.Client.MotionGoal;
 import gradino.server.intake.ClientNoteRepository;
 import gradino.server.intake.ClientNoteRepository.ClientNote;
 import gradino.server.intake.ClientNoteRepository.NoteKind;
+import gradino.server.intake.ClientNoteRepository.NoteNow;
 import gradino.server.intake.ClientService;
 import gradino.server.measure.MeasureService;
 import gradino.server.measure.Ranges.Estimate;
@@ -25,6 +26,9 @@ import gradino.server.report.draw.Drawing;
 import gradino.server.report.draw.WorkCharts;
 import gradino.server.report.read.ReportReader;
 import gradino.server.report.told.Teller;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -83,7 +87,7 @@ public class OverviewService {
             List<PainDay> pains,
             List<Instant> stopSigns,
             @Nullable LocalDate retest,
-            List<NoteView> notes,
+            List<NoteNow> notes,
             @Nullable Instant archivedAt) {}
 
     /**
@@ -114,8 +118,14 @@ public class OverviewService {
     /** The worst pain of a day, 0 to 10. */
     record PainDay(LocalDate date, int score, String motion, Side side) {}
 
-    /** @param author null where it is not known any more */
-    record NoteView(Instant at, @Nullable String author, String text) {}
+    /** @param corrects id of the note that this one takes the place of; with an empty text it is removed */
+    record ClientNoteDraft(
+            @NotBlank @Size(max = 64) String id,
+
+            @NotNull @Size(max = ClientNoteRepository.LONGEST)
+            String text,
+
+            @Nullable String corrects) {}
 
     @Transactional(readOnly = true)
     Overview overview(String clientId) {
@@ -133,7 +143,7 @@ public class OverviewService {
                 pains(lately.hard()),
                 lately.hard().stops().stream().map(Hard.StopSeen::at).toList(),
                 lately.retest(),
-                notes(clientId),
+                notes.now(clientId, MOST_NOTES),
                 client.archivedAt());
     }
 
@@ -190,22 +200,32 @@ public class OverviewService {
                 .toList();
     }
 
-    private List<NoteView> notes(String clientId) {
-        return notes.of(clientId, NoteKind.CLIENT, MOST_NOTES).stream()
-                .map(n -> new NoteView(n.recordedAt(), n.author(), n.text()))
-                .toList();
-    }
-
-    /** Notes stay: a wrong one is set right by the next. */
+    /** A wrong note is corrected or, with an empty text, removed; what it said stays in the record. */
     @Transactional
-    List<NoteView> note(String clientId, String text) {
+    List<NoteNow> note(String clientId, ClientNoteDraft draft) {
         clients.get(clientId);
-        if (text.isBlank() || text.length() > ClientNoteRepository.LONGEST) {
+        boolean says = !draft.text().isBlank() || draft.corrects() != null;
+        if (!says || draft.text().length() > ClientNoteRepository.LONGEST) {
             throw Problem.invalid(
                     "text", "required", "A note of up to %d letters.".formatted(ClientNoteRepository.LONGEST));
         }
+        if (draft.corrects() != null && !isFirst(clientId, draft.corrects())) {
+            throw Problem.invalid("corrects", "unknown", "This client has no such note.");
+        }
         notes.add(new ClientNote(
-                clientId, signedIn.required().id(), null, NoteKind.CLIENT, StudioClock.now(clock), text.strip()));
-        return notes(clientId);
+                draft.id(),
+                clientId,
+                signedIn.required().id(),
+                NoteKind.CLIENT,
+                draft.corrects(),
+                StudioClock.now(clock),
+                draft.text().strip()));
+        return notes.now(clientId, MOST_NOTES);
+    }
+
+    private boolean isFirst(String clientId, String noteId) {
+        return notes.find(noteId)
+                .filter(n -> n.clientId().equals(clientId) && n.kind() == NoteKind.CLIENT && n.corrects() == null)
+                .isPresent();
     }
 }

@@ -4,6 +4,7 @@ import gradino.core.report.Period;
 import gradino.server.account.link.HomeLinkService;
 import gradino.server.account.link.HomeLinkService.MadeLink;
 import gradino.server.account.people.SignedIn;
+import gradino.server.account.people.Tokens;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientNoteRepository;
 import gradino.server.intake.ClientNoteRepository.ClientNote;
@@ -73,7 +74,7 @@ public class ReportService {
     @Transactional(readOnly = true)
     ReportView view(String clientId, ReportAsk ask) {
         var read = read(clientId, ask);
-        var note = notes.newest(clientId, NoteKind.REPORT);
+        var note = notes.newestOfReport(clientId);
         var told = told(read, ask);
         return new ReportView(
                 told,
@@ -92,9 +93,8 @@ public class ReportService {
     @Transactional(readOnly = true)
     Told told(Read read, ReportAsk ask) {
         var name = ask.isNamed() ? read.client().details().name() : "";
-        var note = notes.newest(read.client().id(), NoteKind.REPORT)
-                .map(ClientNote::text)
-                .orElse("");
+        var note =
+                notes.newestOfReport(read.client().id()).map(ClientNote::text).orElse("");
         return new Teller(ask.whom(), ask.without(), clock.getZone()).tell(read, name, note);
     }
 
@@ -112,7 +112,13 @@ public class ReportService {
             throw Problem.invalid("text", "too-long", "Up to %d letters.".formatted(ClientNoteRepository.LONGEST));
         }
         notes.add(new ClientNote(
-                client.id(), signedIn.required().id(), null, NoteKind.REPORT, StudioClock.now(clock), text.strip()));
+                Tokens.fresh(),
+                client.id(),
+                signedIn.required().id(),
+                NoteKind.REPORT,
+                null,
+                StudioClock.now(clock),
+                text.strip()));
     }
 
     /** A link that opens the client's own report of some days, and nothing else. */

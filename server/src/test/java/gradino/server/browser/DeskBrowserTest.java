@@ -1,6 +1,7 @@
 package gradino.server.browser;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertEquals;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -77,6 +78,12 @@ public class DeskBrowserTest extends InBrowser {
         assertThat(part.getByText("Saved")).isVisible();
         units("in, lb");
         assertThat(stature).hasValue("67");
+        // What the server says is written in the account's units too.
+        var weight = part.getByLabel("Weight");
+        weight.fill("1");
+        part.getByText("Save").click();
+        assertThat(part.getByText("Between 44.1 and 551.2 lb.")).isVisible();
+        part.getByText("Cancel").click();
         units("cm, kg");
         assertThat(stature).hasValue("170.18");
     }
@@ -90,9 +97,12 @@ public class DeskBrowserTest extends InBrowser {
 
     @Test
     public void whoLeavesMovesToTheArchiveAndComesBack() {
+        server.post("/api/clients/demo-waller/home-links", "{\"id\":\"l\",\"days\":9}");
         page.navigate(server.url("/clients/demo-waller/file"));
         browser.button("Move to the archive");
         assertThat(page.getByText("In the archive since")).isVisible();
+        var links = server.get("/api/clients/demo-waller/home-links").body();
+        assertEquals(links.at("/0/state").asString(), "ended");
         page.navigate(server.url("/clients?archive"));
         assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Archive")))
                 .containsText("Bryn Tolliver");
@@ -111,5 +121,16 @@ public class DeskBrowserTest extends InBrowser {
         browser.button("Save note");
         assertThat(page.getByText("Rows on Saturday, so light on Friday.")).isVisible();
         assertThat(page.getByLabel("New note")).hasValue("");
+        browser.button("Edit");
+        page.getByLabel("Edit note").fill("Rows on Sunday.");
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Save").setExact(true))
+                .click();
+        assertThat(page.getByText("Rows on Sunday.")).isVisible();
+        browser.button("Remove");
+        assertThat(page.getByText("Rows on Sunday.")).hasCount(0);
+        browser.button("Undo");
+        assertThat(page.getByText("Rows on Sunday.")).isVisible();
     }
 }

@@ -81,13 +81,18 @@ public record LoadStep(double loadKg, int repetitions, double share, Because why
 
     private static LoadStep loaded(Gravity limb, double from, double to, int repetitions, int low) {
         double share = share(limb, from, to);
-        var why = Because.of(
-                Reason.STEP_LOAD,
-                Term.of(from, Unit.KILOGRAM),
-                Term.of(to, Unit.KILOGRAM),
-                Term.of(100 * share, Unit.PERCENT),
-                Term.of(repetitions, Unit.COUNT),
-                Term.of(low, Unit.COUNT));
+        var before = Term.of(from, Unit.KILOGRAM);
+        var after = Term.of(to, Unit.KILOGRAM);
+        var torque = Term.of(100 * share, Unit.PERCENT);
+        var why = repetitions == low
+                ? Because.of(Reason.STEP_LOAD, before, after, torque)
+                : Because.of(
+                        Reason.STEP_LOAD_FEWER,
+                        before,
+                        after,
+                        torque,
+                        Term.of(repetitions, Unit.COUNT),
+                        Term.of(low, Unit.COUNT));
         return new LoadStep(to, low, share, why);
     }
 

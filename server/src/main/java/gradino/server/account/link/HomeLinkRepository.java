@@ -88,6 +88,10 @@ class HomeLinkRepository {
                 == 1;
     }
 
+    void revokeAll(String clientId, Instant now) {
+        sql.update("UPDATE home_link SET revoked_at = ? WHERE client_id = ? AND revoked_at IS NULL", now, clientId);
+    }
+
     /** Links in force that an account made: for one client, or for all. */
     List<Link> madeBy(String accountId, @Nullable String clientId, Instant now) {
         return sql.list(LINKS + """

@@ -103,6 +103,12 @@ public class HomeLinkService {
         }
     }
 
+    /** All of a client's. */
+    @Transactional
+    public void endAll(String clientId) {
+        links.revokeAll(clientId, StudioClock.now(clock));
+    }
+
     /**
      * A link ends with its maker's right to the client.
      *

@@ -15,17 +15,24 @@ public final class HomeTables {
 
     public static final CsvTable<ClientNote> CLIENT_NOTES = new CsvTable<>(
             "client-notes.csv",
-            List.of("client_id", "kind", "text", "recorded_at"),
-            n -> Arrays.asList(n.clientId(), n.kind().name().toLowerCase(Locale.ROOT), n.text(), n.recordedAt()),
+            List.of("note_id", "client_id", "kind", "corrects", "text", "recorded_at"),
+            n -> Arrays.asList(
+                    n.id(),
+                    n.clientId(),
+                    n.kind().name().toLowerCase(Locale.ROOT),
+                    n.corrects(),
+                    n.text(),
+                    n.recordedAt()),
             r -> {
                 if (r.text("text").length() > ClientNoteRepository.LONGEST) {
                     r.finding("text", "too-long", "is at most " + ClientNoteRepository.LONGEST + " characters.");
                 }
                 return new ClientNote(
+                        r.required("note_id"),
                         r.required("client_id"),
                         null,
-                        null,
                         r.read("kind", NoteKind.CLIENT, k -> NoteKind.valueOf(k.toUpperCase(Locale.ROOT))),
+                        r.isEmpty("corrects") ? null : r.text("corrects"),
                         r.instant("recorded_at"),
                         r.text("text"));
             });
