@@ -7,12 +7,15 @@ import gradino.core.report.Work.LoadWeek;
 import gradino.server.report.draw.Drawing.Ink;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
 import java.util.List;
+import java.util.Locale;
 
 /** What was planned and done day by day, the load week by week, left against right. */
 public final class WorkCharts {
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
     private static final double WIDE = 640;
     private static final double NARROW = 340;
     private static final int FEW_WEEKS = 14;
@@ -115,12 +118,7 @@ public final class WorkCharts {
                 sheet.frame(Ink.NOW, x, y, step - 4, scale.at(0) - y);
             }
             if (i % Math.max(1, weeks.size() / (width == WIDE ? 8 : 5)) == 0 && x + LABEL < width) {
-                sheet.text(
-                        Ink.SOFT,
-                        x,
-                        height - 4,
-                        Sheet.START,
-                        week.monday().getDayOfMonth() + "." + week.monday().getMonthValue() + ".");
+                sheet.text(Ink.SOFT, x, height - 4, Sheet.START, DAY.format(week.monday()));
             }
         }
         return sheet.drawing(width, height, "Load of each week: rating times minutes.");
