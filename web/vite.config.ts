@@ -44,7 +44,10 @@ export default defineConfig({
         // Small files that the floor and home's pages share: one is packed better than five.
         codeSplitting: {
           groups: [
-            { name: 'parts', test: /src\/(shared\/ui\/(keys|ButtonLink|ClientCautions|NumberField)|shared\/said)/ },
+            {
+              name: 'parts',
+              test: /src\/(shared\/ui\/(keys|ButtonLink|ClientCautions|NumberField)|shared\/said|shared\/draw\/FigureView|steps\/perform\/(setUp|SetUpFigure|StopRules))/,
+            },
           ],
         },
       },

@@ -756,6 +756,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/positions/{positionId}/figure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["figureOf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/props": {
         parameters: {
             query?: never;
@@ -1972,6 +1988,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/positions/{positionId}/figure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["figure"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rehearsals/preview": {
         parameters: {
             query?: never;
@@ -2417,12 +2449,6 @@ export interface components {
         };
         Archived: {
             archived: boolean;
-        };
-        Arrow: {
-            /** Format: double */
-            degrees: number;
-            point: string;
-            press: boolean;
         };
         Ask: {
             /** Format: double */
@@ -3010,6 +3036,7 @@ export interface components {
             /** Format: double */
             propCm: number;
             seenFrom: string;
+            view: components["schemas"]["View"];
         };
         Finding: {
             /** Format: double */
@@ -3069,6 +3096,7 @@ export interface components {
             /** @enum {string} */
             cramp: "EXPECTED" | "ALLOWED" | "EASE_OFF";
             faults: string[];
+            figures?: components["schemas"]["SidedFigure"];
             /** @enum {string} */
             firstSide: "LEFT" | "RIGHT" | "MIDLINE";
             /** @enum {string} */
@@ -3457,13 +3485,6 @@ export interface components {
             cast: components["schemas"]["Cast"];
             weeks: components["schemas"]["Week"][];
         };
-        Limb: {
-            /** Format: double */
-            degrees: number;
-            name: string;
-            /** Format: double */
-            scale: number;
-        };
         LimbTorque: {
             /** Format: double */
             level: number;
@@ -3617,10 +3638,10 @@ export interface components {
         };
         Mark: {
             /** @enum {string} */
-            kind: "LINE" | "ARROW" | "CIRCLE" | "RECTANGLE" | "SECTOR";
+            kind: "LINE" | "ARROW" | "POLYGON" | "OUTLINE";
             numbers: number[];
             /** @enum {string} */
-            role: "FLOOR" | "PROP" | "FAR" | "NEAR" | "TRUNK" | "WORKING" | "SECTOR" | "PRESS" | "PULL";
+            role: "FLOOR" | "PROP" | "PROP_TOP" | "FAR" | "NEAR" | "TRUNK" | "WORKING" | "SECTOR" | "PRESS" | "PULL";
         };
         MeasurePreview: {
             asksForMore: boolean;
@@ -4241,21 +4262,12 @@ export interface components {
             /** @enum {string} */
             side: "LEFT" | "RIGHT" | "MIDLINE";
         };
-        Pose: {
-            arrows: components["schemas"]["Arrow"][];
-            floor?: components["schemas"]["Stand"];
-            props: components["schemas"]["Prop"][];
-            segments: components["schemas"]["Limb"][];
-            view: string;
-            work?: components["schemas"]["Work"];
-        };
         Position: {
             faults: string[];
             id: string;
             lying: boolean;
             motions: string[];
             name: string;
-            pose?: components["schemas"]["Pose"];
             setup: string;
             source: components["schemas"]["Source"];
             table?: string;
@@ -4274,10 +4286,6 @@ export interface components {
             gapOverDegrees: number;
             /** Format: double */
             goalShortDegrees: number;
-        };
-        Prop: {
-            kind: string;
-            point: string;
         };
         PropUsed: {
             angle: number;
@@ -4866,6 +4874,10 @@ export interface components {
             /** Format: double */
             right: number;
         };
+        SidedFigure: {
+            left: components["schemas"]["Figure"];
+            right: components["schemas"]["Figure"];
+        };
         SidedJudged: {
             left: components["schemas"]["Judged"];
             right: components["schemas"]["Judged"];
@@ -4932,11 +4944,6 @@ export interface components {
             from: string;
             /** Format: time-local */
             until: string;
-        };
-        Stand: {
-            /** Format: double */
-            height: number;
-            point: string;
         };
         Standing: {
             /** Format: int32 */
@@ -5158,6 +5165,7 @@ export interface components {
         TorqueWanted: {
             /** Format: double */
             degrees: number;
+            motion: string;
             /** Format: double */
             newtonMetres: number;
             position: string;
@@ -5315,6 +5323,12 @@ export interface components {
             kind: "EASIER" | "EXTRA_SET";
             phases: components["schemas"]["Phase"][];
         };
+        View: {
+            /** Format: double */
+            azimuth: number;
+            /** Format: double */
+            elevation: number;
+        };
         Visit: {
             appointmentId: string;
             clientId: string;
@@ -5466,14 +5480,6 @@ export interface components {
                 reason: string;
                 text: string;
             };
-        };
-        Work: {
-            /** Format: double */
-            from: number;
-            point: string;
-            segment: string;
-            /** Format: int32 */
-            turn: number;
         };
         WorkRow: {
             done: components["schemas"]["SidedDouble"];
@@ -6880,6 +6886,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StoredPause"][];
+                };
+            };
+        };
+    };
+    figureOf: {
+        parameters: {
+            query?: {
+                motion?: string;
+                side?: "LEFT" | "RIGHT" | "MIDLINE";
+                angle?: number;
+                azimuth?: number;
+                elevation?: number;
+            };
+            header?: never;
+            path: {
+                clientId: string;
+                positionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Figure"];
                 };
             };
         };
@@ -8913,6 +8948,34 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PolicyView"][];
+                };
+            };
+        };
+    };
+    figure: {
+        parameters: {
+            query?: {
+                motion?: string;
+                side?: "LEFT" | "RIGHT" | "MIDLINE";
+                angle?: number;
+                azimuth?: number;
+                elevation?: number;
+            };
+            header?: never;
+            path: {
+                positionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Figure"];
                 };
             };
         };

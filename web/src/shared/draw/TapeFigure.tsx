@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import type { Schemas } from '../api/client';
-import { Fold, LegOut, LegRise, Lunge, Plain, Rise, Sideways, Straddle, type DrawProps } from './tapeDrawings';
+import { Fold, LegOut, LegRise, Lunge, Rise, Sideways, Straddle, type DrawProps } from './tapeDrawings';
 
 const DRAWINGS: Record<NonNullable<Schemas['Position']['tape']>, (props: DrawProps) => ReactElement> = {
   FOOT_RISE: Rise,
@@ -16,7 +16,8 @@ const DRAWINGS: Record<NonNullable<Schemas['Position']['tape']>, (props: DrawPro
 /** What to measure in a position, drawn to an angle. */
 export function TapeFigure(props: DrawProps) {
   const { position } = props;
-  const Drawing = position.tape ? DRAWINGS[position.tape] : Plain;
+  if (!position.tape) return null;
+  const Drawing = DRAWINGS[position.tape];
   return (
     <figure>
       <svg

@@ -190,21 +190,6 @@ export function Lunge({ degrees, tape, lengthCm, lengths }: DrawProps) {
   );
 }
 
-/** Where a tape gives no angle: the two limbs and the angle between them. */
-export function Plain({ degrees, position }: DrawProps) {
-  const joint = { x: 160, y: 170 };
-  const angle = clamp(degrees, -30, 178);
-  return (
-    <g>
-      <Thigh from={joint} to={{ x: 40, y: 170 }} />
-      <Dashed from={joint} to={{ x: 340, y: 170 }} />
-      <Limb from={joint} to={polar(joint, 140, angle)} />
-      <Sector at={joint} from={0} to={angle} />
-      <Note text={`from ${position.zero}`} />
-    </g>
-  );
-}
-
 function clamp(value: number, low: number, high: number): number {
   return Math.max(low, Math.min(high, value));
 }

@@ -89,7 +89,15 @@ export function Bench({ clientId, body, state, setState, onSaved, place }: Props
       </div>
       <div className="my-2 grid items-center gap-4 sm:grid-cols-2">
         <Reading preview={shown} state={state} />
-        {position && <WhatToMeasure position={position} state={state} preview={shown} />}
+        {position && (
+          <WhatToMeasure
+            clientId={clientId}
+            position={position}
+            state={state}
+            landmarks={body.motions.find((m) => m.id === state.motion)?.landmarks ?? ''}
+            preview={shown}
+          />
+        )}
       </div>
       <Feel state={state} set={set} findings={findings} />
       <OtherFindings findings={findings} shown={(p) => SHOWN.test(p)} />

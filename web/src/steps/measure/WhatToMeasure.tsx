@@ -1,21 +1,45 @@
 import type { Schemas } from '../../shared/api/client';
 import { TapeFigure } from '../../shared/draw/TapeFigure';
+import { TurnableFigure } from '../../shared/draw/TurnableFigure';
 import { readTrials, type BenchState } from './draft';
 
 type Position = Schemas['Position'];
-type Props = { position: Position; state: BenchState; preview: Schemas['MeasurePreview'] | undefined };
+type Props = {
+  clientId: string;
+  position: Position;
+  state: BenchState;
+  landmarks: string;
+  preview: Schemas['MeasurePreview'] | undefined;
+};
 
-/** What to measure, drawn to the angle that the numbers give. */
-export function WhatToMeasure({ position, state, preview }: Props) {
+/** What to measure, drawn to the angle that the numbers give: by tape with what is measured, else the body itself. */
+export function WhatToMeasure({ clientId, position, state, landmarks, preview }: Props) {
   const typed = readTrials(state);
+  if (state.instrument === 'TAPE') {
+    return (
+      <TapeFigure
+        degrees={preview?.median ?? 30}
+        tape
+        lengthCm={typed.at(-1) ?? null}
+        startCm={state.startCm}
+        lengths={Object.fromEntries((preview?.body ?? []).map((b) => [b.segment, b.cm]))}
+        position={position}
+      />
+    );
+  }
+  const of = {
+    clientId,
+    position: position.id,
+    motion: state.motion,
+    side: state.side,
+    angle: preview?.median,
+  };
   return (
-    <TapeFigure
-      degrees={preview?.median ?? 30}
-      tape={state.instrument === 'TAPE'}
-      lengthCm={typed.at(-1) ?? null}
-      startCm={state.startCm}
-      lengths={Object.fromEntries((preview?.body ?? []).map((b) => [b.segment, b.cm]))}
-      position={position}
-    />
+    <figure>
+      <TurnableFigure of={of} label={`What to measure: ${position.zero}`} className="h-56" />
+      <figcaption className="text-sm text-soft">
+        {position.setup} Zero: {position.zero}. {landmarks && `Landmarks: ${landmarks}.`}
+      </figcaption>
+    </figure>
   );
 }

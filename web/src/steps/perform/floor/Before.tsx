@@ -6,6 +6,7 @@ import { Button } from '../../../shared/ui/Button';
 import { ClientCautions } from '../../../shared/ui/ClientCautions';
 import * as Runs from '../run';
 import { sideWords } from '../setUp';
+import { SetUpFigure } from '../SetUpFigure';
 import { StopRules } from '../StopRules';
 
 type Props = { floor: Schemas['Floor']; start: () => void; resumed: boolean; children?: ReactNode };
@@ -28,6 +29,7 @@ export function Before({ floor, start, resumed, children }: Props) {
             {floor.title && <p className="text-2xl">{only.position}</p>}
             <p className="text-5xl font-bold">{begins(only) || floor.title}</p>
             <p className="my-4 text-2xl first-letter:uppercase">{sideWords(only, only.firstSide)}</p>
+            <SetUpFigure line={only} side={only.firstSide} className="h-[24vh]" />
           </>
         ) : (
           <>
@@ -36,6 +38,7 @@ export function Before({ floor, start, resumed, children }: Props) {
             <ol className="my-4 list-decimal space-y-1 pl-7 text-2xl">
               {floor.lines.map((line) => (
                 <li key={line.line}>
+                  <SetUpFigure line={line} side={line.firstSide} className="float-right h-[20vh] max-w-md" />
                   {line.position}
                   <span className="block text-lg text-soft first-letter:uppercase">
                     {sideWords(line, line.firstSide)}

@@ -6,6 +6,7 @@ import { CircleRing } from './CircleRing';
 import type { Point } from '../gauge/recorder';
 import { useMoment, type Moments } from './moments';
 import * as Runs from '../run';
+import { SetUpFigure } from '../SetUpFigure';
 import { lineOf, sideWords, apparatusWords, usedWords, soon, type FloorLine } from '../setUp';
 
 /** What to do now, readable from three metres: side, digits, verb, where on the staircase, what comes. */
@@ -68,6 +69,7 @@ export function Now({ run, moments, floor, trace, changeProp }: Props) {
           <Verb phase={phase} />
           <p className="mt-1 text-xl text-soft sm:text-2xl">{next ? `next: ${next.cue}` : 'then the end'}</p>
           {ahead && <p className="text-xl font-semibold sm:text-2xl">prepare: {ahead}</p>}
+          {line && isSettingUp(phase) && <SetUpFigure line={line} side={phase.side} className="h-[20vh]" />}
         </div>
       </div>
       <div className="relative h-[20vh] min-h-20 portrait:h-[9vh]">
@@ -146,6 +148,10 @@ function Marker({ run, moments, from, to }: Moving & { from: number; to: number 
 function Circle({ run, moments, backwards }: Moving & { backwards: boolean }) {
   const share = useMoment(moments, (now) => Runs.elapsed(run, now) / Runs.lengthOf(run));
   return <CircleRing share={share} backwards={backwards} />;
+}
+
+function isSettingUp(phase: Runs.Phase): boolean {
+  return phase.block === 'SET_UP' || phase.block === 'SIDE_CHANGE';
 }
 
 /** Drawn together: a set, the repetitions of a block, or else all of a side. */

@@ -3,7 +3,7 @@ import { Link, useParams } from 'react-router';
 import { api, ask, type Schemas } from '../../../shared/api/client';
 import { Button } from '../../../shared/ui/Button';
 import { Failure } from '../../../shared/ui/Findings';
-import { FigureView } from './FigureView';
+import { FigureView } from '../../../shared/draw/FigureView';
 
 /** The session in the client's words, to print; the PDF says the same. */
 export function HandoutPage() {

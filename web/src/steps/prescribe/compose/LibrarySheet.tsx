@@ -6,7 +6,7 @@ import { Button } from '../../../shared/ui/Button';
 import { Failure } from '../../../shared/ui/Findings';
 import { Sheet } from '../../../shared/ui/Sheet';
 import { useCatalogue } from '../../../shared/ui/useCatalogue';
-import { FigureView } from './FigureView';
+import { FigureView } from '../../../shared/draw/FigureView';
 
 type Entry = Schemas['LibraryEntry'];
 type Props = {

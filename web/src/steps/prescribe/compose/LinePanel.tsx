@@ -8,7 +8,7 @@ import { FieldFinding } from '../../../shared/ui/Findings';
 import { NumberField } from '../../../shared/ui/NumberField';
 import { TextField } from '../../../shared/ui/TextField';
 import { mirror, sameButBlocks, worseSideMore, type Line, type LineHead } from './edit';
-import { FigureView } from './FigureView';
+import { FigureView } from '../../../shared/draw/FigureView';
 import { SetWords } from './SetWords';
 import { useMethods } from '../../../shared/blocks/useForms';
 

@@ -78,7 +78,7 @@ export const LineSection = memo(function LineSection(props: Props) {
           select={(at) => select({ ...at, side: 'left', block: 0 })}
         />
         <LineMoves line={line} change={changeLine} shift={shift} remove={remove} />
-        <Weights clientId={clientId} position={line.position} sets={own} takeBand={takeBand} />
+        <Weights clientId={clientId} motion={line.motion} position={line.position} sets={own} takeBand={takeBand} />
         {position?.training && <PositionHelp training={position.training} />}
       </div>
     </section>

@@ -8,10 +8,16 @@ import { NumberField } from '../../../shared/ui/NumberField';
 import { BandLine } from './BandLine';
 import type { Band } from './edit';
 
-type Props = { clientId: string; position: string; sets: Schemas['LineSet'][]; takeBand: (band: Band) => void };
+type Props = {
+  clientId: string;
+  motion: string;
+  position: string;
+  sets: Schemas['LineSet'][];
+  takeBand: (band: Band) => void;
+};
 
 /** The load for a wanted torque, and a band in its place. */
-export const Weights = memo(function Weights({ clientId, position, sets, takeBand }: Props) {
+export const Weights = memo(function Weights({ clientId, motion, position, sets, takeBand }: Props) {
   const [open, setOpen] = useState(false);
   const set = sets[0];
   const heavy = set?.torques[0];
@@ -27,7 +33,13 @@ export const Weights = memo(function Weights({ clientId, position, sets, takeBan
                   <strong>Next, after two clean sessions:</strong> {heavy.next.why.text}.
                 </p>
               )}
-              <Torque clientId={clientId} position={position} angle={set.reachedDegrees} now={heavy.newtonMetres} />
+              <Torque
+                clientId={clientId}
+                motion={motion}
+                position={position}
+                angle={set.reachedDegrees}
+                now={heavy.newtonMetres}
+              />
             </div>
           ) : (
             <p>No torque here: the client’s file has no body mass yet, or nothing is held up in this position.</p>
@@ -39,16 +51,16 @@ export const Weights = memo(function Weights({ clientId, position, sets, takeBan
   );
 });
 
-type TorqueProps = { clientId: string; position: string; angle: number; now: number };
+type TorqueProps = { clientId: string; motion: string; position: string; angle: number; now: number };
 
-function Torque({ clientId, position, angle, now }: TorqueProps) {
+function Torque({ clientId, motion, position, angle, now }: TorqueProps) {
   const [wanted, setWanted] = useState<number | null>(Math.round(now * 10) / 10);
   const solve = useMutation({
     mutationFn: () =>
       ask(
         api.POST('/api/clients/{clientId}/score/load', {
           params: { path: { clientId } },
-          body: { position, degrees: angle, newtonMetres: wanted ?? 0 },
+          body: { motion, position, degrees: angle, newtonMetres: wanted ?? 0 },
         }),
       ),
   });

@@ -4,7 +4,7 @@ import { useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../../../shared/api/client';
 import { words as plain } from '../../../shared/units';
 import { Failure } from '../../../shared/ui/Findings';
-import { FigureView } from '../compose/FigureView';
+import { TurnableFigure } from '../../../shared/draw/TurnableFigure';
 import { Methods } from './Methods';
 
 /** Positions with their drawings, and the methods: what a coach can prescribe from. */
@@ -14,8 +14,12 @@ export function LibraryPage() {
   return (
     <>
       <h1 className="mb-4 text-3xl font-bold">Library</h1>
-      {!find && <Methods />}
       <Positions key={find} start={find} />
+      {!find && (
+        <div id="methods" className="mt-10">
+          <Methods />
+        </div>
+      )}
     </>
   );
 }
@@ -29,8 +33,13 @@ function Positions({ start }: { start: string }) {
   });
   return (
     <>
-      <h2 className="mt-10 mb-2 text-xl font-bold">
+      <h2 className="mb-2 text-xl font-bold">
         Positions <span className="font-normal text-soft">{found.data && `· ${found.data.length}`}</span>
+        {!start && (
+          <a className="ml-6 text-base font-semibold underline" href="#methods">
+            Methods
+          </a>
+        )}
       </h2>
       <label className="mb-4 block max-w-lg text-sm text-soft">
         Search by name, motion, tissue, fault or method
@@ -60,8 +69,8 @@ function PositionCard({ entry }: { entry: Schemas['LibraryEntry'] }) {
     <>
       <div className="flex gap-3">
         {figure && (
-          <div className="w-32 shrink-0">
-            <FigureView figure={figure} label={position.name} className="h-28" />
+          <div className="w-44 shrink-0">
+            <TurnableFigure figure={figure} of={{ position: position.id }} label={position.name} className="h-36" />
           </div>
         )}
         <div>

@@ -18,6 +18,7 @@ public class ArrowsTest {
             "quantity",
             "because",
             "body",
+            "figure",
             "intake",
             "measure",
             "prescribe",

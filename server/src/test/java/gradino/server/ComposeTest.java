@@ -229,13 +229,14 @@ public class ComposeTest {
         assertThat(page.path("title").asString()).isEqualTo("Paper");
         assertThat(page.path("stopSigns").size()).isGreaterThan(5);
         assertThat(page.at("/lines/0/doses/0/blocks").size()).isPositive();
-        assertThat(page.at("/lines/0/figures/0/figure/seenFrom").asString()).isEqualTo("the feet");
+        assertThat(page.at("/lines/0/figures/0/figure/seenFrom").asString()).startsWith("the back");
         assertThat(server.get(ROWER + "/sessions/none/handout").status()).isEqualTo(404);
     }
 
     @Test
     public void aWantedTorqueNamesItsLoadAndWhatCannotBeIsSaidBesideItsField() {
-        var wanted = "{\"position\":\"prone-knee-bent\",\"degrees\":0,\"newtonMetres\":%s}";
+        var wanted =
+                "{\"motion\":\"hip-internal-rotation\",\"position\":\"prone-knee-bent\",\"degrees\":0,\"newtonMetres\":%s}";
         // At the zero of this position the shank stands plumb: no load makes a torque there.
         assertThat(server.post(ROWER + "/score/load", wanted.formatted(20))
                         .body()

@@ -12,6 +12,9 @@ import org.apache.commons.csv.CSVRecord;
  * <p>Sources: Drillis &amp; Contini 1966; Winter, table 4.1. All shares are without unit.
  */
 public final class Anthropometry {
+    /** Of nobody in particular, cm (house rule). */
+    public static final double TYPICAL_STATURE_CM = 170;
+
     private static final Map<String, Double> SHARES = DataFile.rows(
                     "stature-shares.csv",
                     row -> Map.entry(row.get("id"), Double.parseDouble(row.get("shareOfStature"))))

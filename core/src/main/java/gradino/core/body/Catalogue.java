@@ -18,7 +18,6 @@ public final class Catalogue {
     private static final List<Motion> MOTIONS = DataFile.rows("motions.csv", Catalogue::motion);
     private static final Map<String, Training> TRAINING =
             entries(DataFile.rows("training.csv", row -> Map.entry(row.get("position"), Training.of(row))));
-    private static final Map<String, Pose> POSES = entries(DataFile.rows("poses.csv", Pose::of));
     private static final List<Position> POSITIONS = DataFile.rows("positions.csv", Catalogue::position);
     private static final List<Norm> NORMS = DataFile.rows("norms.csv", Catalogue::norm);
     private static final Map<String, List<Norm>> NORMS_BY_MOTION =
@@ -143,7 +142,6 @@ public final class Catalogue {
                 row.get("setup"),
                 faults(row),
                 TRAINING.get(row.get("id")),
-                POSES.get(row.get("id")),
                 Source.parse(row.get("source")));
     }
 

@@ -13,7 +13,6 @@ import org.jspecify.annotations.Nullable;
  * @param tape formula a tape reading uses here; null where a tape gives no angle
  * @param faults compensations to watch for
  * @param training what it is for in training; null where it is only measured in
- * @param pose how it is drawn; null where there is no drawing
  */
 public record Position(
         String id,
@@ -27,7 +26,6 @@ public record Position(
         String setup,
         List<String> faults,
         @Nullable Training training,
-        @Nullable Pose pose,
         Source source) {
 
     /** Which tape formula fits; the geometry itself is measure's. */

@@ -1,7 +1,6 @@
 package gradino.core.effort;
 
 import gradino.core.body.Anthropometry;
-import gradino.core.body.FigureMaker;
 import gradino.core.quantity.OutOfBoundsException;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -30,7 +29,7 @@ public record Limb(String words, Gravity gravity) {
         }
 
         double stature() {
-            return statureCm == null ? FigureMaker.TYPICAL_STATURE_CM : statureCm;
+            return statureCm == null ? Anthropometry.TYPICAL_STATURE_CM : statureCm;
         }
 
         double share(String id) {
@@ -46,10 +45,9 @@ public record Limb(String words, Gravity gravity) {
         }
     }
 
-    /** @param segment the one that works in a pose, as poses.csv names it: {@code shankN} is the near shank */
+    /** @param segment the one that works in a position: thigh, shank, foot, arm, forearm or trunk; else nothing is held up */
     public static List<Limb> heldUp(String segment, Body body) {
-        boolean sided = segment.endsWith("N") || segment.endsWith("F");
-        return switch (sided ? segment.substring(0, segment.length() - 1) : segment) {
+        return switch (segment) {
             case "thigh" ->
                 List.of(
                         limb("straight leg", "leg", body, body.shank() + body.thigh()),
@@ -57,7 +55,7 @@ public record Limb(String words, Gravity gravity) {
             case "shank" -> List.of(limb("shank and foot", "foot-and-shank", body, body.shank()));
             case "foot" -> List.of(limb("foot", "foot", body, body.share("foot-length")));
             case "arm" -> List.of(limb("straight arm", "arm", body, body.share("upper-arm") + body.share("forearm")));
-            case "fore" -> List.of(limb("forearm and hand", "forearm-and-hand", body, body.share("forearm")));
+            case "forearm" -> List.of(limb("forearm and hand", "forearm-and-hand", body, body.share("forearm")));
             case "trunk" ->
                 List.of(limb(
                         "trunk, head and arms",

@@ -133,4 +133,18 @@ public class DeskBrowserTest extends InBrowser {
         browser.button("Undo");
         assertThat(page.getByText("Rows on Sunday.")).isVisible();
     }
+
+    @Test
+    public void aFigureIsTurnedWithTheArrowKeysAndBackAgain() {
+        page.navigate(server.url("/library?find=seated%2090-90,%20rear"));
+        var turning = page.getByRole(AriaRole.APPLICATION).first();
+        var body = turning.locator("path").first();
+        assertThat(body).isVisible();
+        var before = body.getAttribute("d");
+        turning.focus();
+        page.keyboard().press("ArrowRight");
+        assertThat(body).not().hasAttribute("d", before);
+        turning.dblclick();
+        assertThat(body).hasAttribute("d", before);
+    }
 }

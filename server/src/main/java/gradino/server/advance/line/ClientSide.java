@@ -89,7 +89,7 @@ class ClientSide {
         /** What a load hangs on. */
         private static @Nullable Gravity limb(Client client, Line line) {
             return Catalogue.position(line.position()).stream()
-                    .flatMap(p -> LineSets.heldUp(client, p).stream())
+                    .flatMap(p -> LineSets.heldUp(client, p, line.motion()).stream())
                     .map(Limb::gravity)
                     .findFirst()
                     .orElse(null);

@@ -3,7 +3,11 @@ package gradino.server.perform.floor;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
+import gradino.core.figure.Figure;
+import gradino.core.figure.FigureMaker;
+import gradino.core.figure.FigureMaker.Asked;
 import gradino.core.measure.noise.Instrument;
+import gradino.core.measure.reading.PropGrid;
 import gradino.core.prescribe.block.Apparatus;
 import gradino.core.prescribe.method.BreathRule;
 import gradino.core.prescribe.method.Cramp;
@@ -15,11 +19,13 @@ import gradino.core.prescribe.timeline.Timeline;
 import gradino.server.intake.Client;
 import gradino.server.perform.force.FloorReference;
 import gradino.server.perform.record.Running.Place;
+import gradino.server.prescribe.compose.LineSets;
 import gradino.server.prescribe.program.Props;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * All that a floor needs to run or resume, so that it needs no rule of its own.
@@ -74,7 +80,8 @@ public record Floor(
             Sided<Props.SetUp> props,
             Sided<Apparatus> apparatus,
             Sided<Double> risesCm,
-            Sided<List<Props.SetUp>> otherProps) {
+            Sided<List<Props.SetUp>> otherProps,
+            @Nullable Sided<Figure> figures) {
         /** @param instrument by which its range is measured */
         static FloorLine of(Client client, Place place, SchoolRules rules, Instrument instrument) {
             var known = Catalogue.position(place.position());
@@ -94,7 +101,20 @@ public record Floor(
                     place.angles().map((s, angle) -> Props.setUp(grid, angle)),
                     place.apparatus(),
                     place.risesCm(),
-                    place.angles().map((s, angle) -> Props.easier(grid, angle)));
+                    place.angles().map((s, angle) -> Props.easier(grid, angle)),
+                    figures(client, place, grid));
+        }
+
+        /** So that props are placed by looking; where no angle is set, as the position is usually drawn. */
+        private static @Nullable Sided<Figure> figures(Client client, Place place, PropGrid grid) {
+            return Catalogue.position(place.position())
+                    .flatMap(p -> Asked.of(p, place.motion()))
+                    .map(asked -> asked.of(LineSets.build(client)))
+                    .map(asked -> place.angles().map((s, angle) -> {
+                        double reached = Props.setUp(grid, angle).reachedDegrees();
+                        return FigureMaker.draw(asked.on(s).at(reached == 0 ? null : reached));
+                    }))
+                    .orElse(null);
         }
     }
 }

@@ -1,8 +1,8 @@
 package gradino.server.prescribe.compose;
 
 import gradino.core.advance.lever.LoadStep;
-import gradino.core.body.Figure;
 import gradino.core.body.Side;
+import gradino.core.figure.Figure;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 

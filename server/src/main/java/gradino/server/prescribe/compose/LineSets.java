@@ -3,15 +3,18 @@ package gradino.server.prescribe.compose;
 import gradino.core.advance.lever.LoadStep;
 import gradino.core.advance.lever.LoadedBlock;
 import gradino.core.advance.state.Policy;
+import gradino.core.body.Anthropometry;
 import gradino.core.body.Catalogue;
-import gradino.core.body.Figure;
-import gradino.core.body.FigureMaker;
-import gradino.core.body.Pose;
 import gradino.core.body.Position;
 import gradino.core.body.Segment;
 import gradino.core.body.Side;
 import gradino.core.effort.Gravity;
 import gradino.core.effort.Limb;
+import gradino.core.figure.Build;
+import gradino.core.figure.Figure;
+import gradino.core.figure.FigureMaker;
+import gradino.core.figure.FigureMaker.Asked;
+import gradino.core.figure.WorkingLimb;
 import gradino.core.measure.reading.Tape;
 import gradino.core.prescribe.method.BlockDraft;
 import gradino.core.prescribe.method.Method;
@@ -62,18 +65,21 @@ public final class LineSets {
                 up.reachedDegrees(),
                 up.stackCm(),
                 reading(position, up.reachedDegrees()),
-                figure(position, up.reachedDegrees()),
+                figure(position, line.motion(), side, up.reachedDegrees()),
                 torques(line, line.on(side), position, up.reachedDegrees()));
     }
 
-    private double stature() {
-        var stature = client.details().statureCm();
-        return stature == null ? FigureMaker.TYPICAL_STATURE_CM : stature;
+    private @Nullable Figure figure(Position position, String motion, Side side, double angle) {
+        return Asked.of(position, motion)
+                .map(asked -> FigureMaker.draw(asked.at(angle).on(side).of(build(client))))
+                .orElse(null);
     }
 
-    private @Nullable Figure figure(Position position, double angle) {
-        Pose pose = position.pose();
-        return pose == null ? null : FigureMaker.draw(pose, stature(), angle);
+    /** As long as the client's limbs are known to be. */
+    public static Build build(Client client) {
+        var stature = client.details().statureCm();
+        double tall = stature == null ? Anthropometry.TYPICAL_STATURE_CM : stature;
+        return Build.of(tall, length(client, Segment.THIGH), length(client, Segment.SHANK));
     }
 
     private @Nullable Double reading(Position position, double angle) {
@@ -94,33 +100,33 @@ public final class LineSets {
         // One of the studio's own keeps a load by the usual numbers until it is saved.
         var method = Method.byId(line.method()).orElseGet(Method::rampBothWays);
         var loaded = LoadedBlock.of(method, blocks);
-        return heldUp(client, position).stream()
+        return heldUp(client, position, line.motion()).stream()
                 .map(limb -> torque(
                         limb,
-                        direction(position, angle),
+                        direction(position, line.motion(), angle),
                         load,
                         loaded.flatMap(b -> b.next(limb.gravity(), policy)).orElse(null)))
                 .toList();
     }
 
     /** What gravity pulls on in a position; empty while the client's mass is unknown. */
-    public static List<Limb> heldUp(Client client, Position position) {
-        Pose pose = position.pose();
+    public static List<Limb> heldUp(Client client, Position position, String motion) {
         var mass = client.details().massKg();
-        if (pose == null || pose.work() == null || mass == null) {
+        var limb = Asked.of(position, motion).flatMap(WorkingLimb::of);
+        if (limb.isEmpty() || mass == null) {
             return List.of();
         }
         var body = new Limb.Body(
                 mass, client.details().statureCm(), length(client, Segment.SHANK), length(client, Segment.THIGH));
-        return Limb.heldUp(pose.work().segment(), body);
+        return Limb.heldUp(limb.get().segment(), body);
     }
 
     /** Of the working segment to the horizontal, degrees. */
-    static double direction(Position position, double angle) {
-        Pose pose = position.pose();
-        return pose == null || pose.work() == null
-                ? 0
-                : pose.work().from() + pose.work().turn() * angle;
+    static double direction(Position position, String motion, double angle) {
+        return Asked.of(position, motion)
+                .flatMap(asked -> WorkingLimb.of(asked.at(angle)))
+                .map(WorkingLimb::degreesUp)
+                .orElse(0.0);
     }
 
     private static @Nullable Double length(Client client, Segment segment) {

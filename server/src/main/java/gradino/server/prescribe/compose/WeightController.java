@@ -33,7 +33,7 @@ class WeightController {
     }
 
     /** @param degrees working angle in the position */
-    record TorqueWanted(String position, double degrees, double newtonMetres) {}
+    record TorqueWanted(String motion, String position, double degrees, double newtonMetres) {}
 
     /**
      * The load for it.
@@ -81,10 +81,10 @@ class WeightController {
         if (client.details().massKg() == null) {
             throw Problem.invalid("massKg", "required", "The client's file has no body mass yet.");
         }
-        double direction = LineSets.direction(position, wanted.degrees());
+        double direction = LineSets.direction(position, wanted.motion(), wanted.degrees());
         return checked(
                 "newtonMetres",
-                () -> LineSets.heldUp(client, position).stream()
+                () -> LineSets.heldUp(client, position, wanted.motion()).stream()
                         .map(limb -> load(limb, wanted.newtonMetres(), direction))
                         .toList());
     }

@@ -2,10 +2,10 @@ package gradino.server.prescribe.handout;
 
 import gradino.core.advance.state.Policy;
 import gradino.core.body.Catalogue;
-import gradino.core.body.Figure;
 import gradino.core.body.Position;
 import gradino.core.body.Side;
 import gradino.core.body.Training;
+import gradino.core.figure.Figure;
 import gradino.core.perform.StopSignText;
 import gradino.core.prescribe.block.Block;
 import gradino.core.prescribe.timeline.Compiler;

@@ -1,7 +1,7 @@
 package gradino.server.prescribe.handout;
 
-import gradino.core.body.Figure;
-import gradino.core.body.Figure.Mark;
+import gradino.core.figure.Figure;
+import gradino.core.figure.Figure.Mark;
 import java.awt.Color;
 import java.io.IOException;
 import java.util.List;
@@ -10,7 +10,7 @@ import org.apache.pdfbox.pdmodel.PDPageContentStream;
 /** Puts a figure's marks on paper. Where everything stands was worked out in core. */
 final class HandoutFigure {
     private static final int ROUND = 1;
-    private static final int SECTOR_PARTS = 24;
+    private static final double ARC_STEP = 12;
 
     private final PDPageContentStream page;
     private final float left;
@@ -56,16 +56,8 @@ final class HandoutFigure {
         switch (mark.kind()) {
             case LINE -> line(n.get(0), n.get(1), n.get(2), n.get(3));
             case ARROW -> arrow(n);
-            case CIRCLE -> sector(n.get(0), n.get(1), n.get(2), 0, 360, false);
-            case RECTANGLE -> {
-                page.addRect(
-                        x(n.get(0)),
-                        y(n.get(1)),
-                        n.get(2).floatValue() * scale,
-                        n.get(3).floatValue() * scale);
-                page.fill();
-            }
-            case SECTOR -> sector(n.get(0), n.get(1), n.get(2), n.get(3), n.get(4), true);
+            case POLYGON -> polygon(n);
+            case OUTLINE -> outline(n);
         }
     }
 
@@ -86,22 +78,46 @@ final class HandoutFigure {
         page.fill();
     }
 
-    private void sector(double cx, double cy, double r, double from, double to, boolean pie) throws IOException {
-        page.moveTo(x(pie ? cx : cx + r), y(cy));
-        for (int i = pie ? 0 : 1; i <= SECTOR_PARTS; i++) {
-            double a = Math.toRadians(from + (to - from) * i / SECTOR_PARTS);
-            page.lineTo(x(cx + r * Math.cos(a)), y(cy + r * Math.sin(a)));
+    private void polygon(List<Double> n) throws IOException {
+        page.moveTo(x(n.get(0)), y(n.get(1)));
+        for (int i = 2; i + 1 < n.size(); i += 2) {
+            page.lineTo(x(n.get(i)), y(n.get(i + 1)));
         }
         page.closePath();
         page.fill();
     }
 
+    /** Limbs are parted by a thin white edge. */
+    private void outline(List<Double> n) throws IOException {
+        boolean begun = false;
+        for (int i = 0; i + 4 < n.size(); i += 5) {
+            int steps = (int) Math.max(1, Math.ceil((n.get(i + 4) - n.get(i + 3)) / ARC_STEP));
+            for (int k = 0; k <= steps; k++) {
+                double a = Math.toRadians(n.get(i + 3) + (n.get(i + 4) - n.get(i + 3)) * k / steps);
+                float x = x(n.get(i) + n.get(i + 2) * Math.cos(a));
+                float y = y(n.get(i + 1) + n.get(i + 2) * Math.sin(a));
+                if (begun) {
+                    page.lineTo(x, y);
+                } else {
+                    page.moveTo(x, y);
+                    begun = true;
+                }
+            }
+        }
+        page.closePath();
+        page.setStrokingColor(Color.WHITE);
+        page.fillAndStroke();
+    }
+
     private static Color ink(Figure.Role role) {
         return switch (role) {
-            case FLOOR -> new Color(0x999999);
+            case FLOOR -> new Color(0xF1EBDF);
             case PROP -> new Color(0xCDBFA6);
-            case FAR -> new Color(0x8A8276);
-            case NEAR, TRUNK, WORKING -> new Color(0x27221B);
+            case PROP_TOP -> new Color(0xDDD2BC);
+            case FAR -> new Color(0xC9BDA8);
+            case NEAR -> new Color(0x9C8F7A);
+            case TRUNK -> new Color(0xB3A690);
+            case WORKING -> new Color(0x27221B);
             case SECTOR -> new Color(0x9FC6D4);
             case PRESS -> new Color(0xA33A17);
             case PULL -> new Color(0x14566F);
@@ -109,13 +125,6 @@ final class HandoutFigure {
     }
 
     private static float width(Figure.Role role) {
-        return switch (role) {
-            case FLOOR, PROP -> 1;
-            case FAR -> 3.4f;
-            case NEAR -> 4;
-            case TRUNK, WORKING -> 5;
-            case SECTOR -> 0;
-            case PRESS, PULL -> 1.8f;
-        };
+        return role == Figure.Role.PRESS || role == Figure.Role.PULL ? 1.8f : role == Figure.Role.PROP ? 1 : 0.6f;
     }
 }

@@ -1,6 +1,6 @@
 package gradino.server.prescribe.handout;
 
-import gradino.core.body.Figure;
+import gradino.core.figure.Figure;
 import gradino.core.prescribe.program.SessionReader;
 import gradino.server.intake.ClientService;
 import gradino.server.paper.Paper;

@@ -1,10 +1,10 @@
 package gradino.server.prescribe.library;
 
 import gradino.core.body.Catalogue;
-import gradino.core.body.Figure;
-import gradino.core.body.FigureMaker;
-import gradino.core.body.Pose;
 import gradino.core.body.Position;
+import gradino.core.figure.Figure;
+import gradino.core.figure.FigureMaker;
+import gradino.core.figure.FigureMaker.Asked;
 import gradino.core.measure.limit.Limiter;
 import gradino.core.prescribe.program.LibrarySearch;
 import gradino.server.intake.ClientService;
@@ -41,10 +41,8 @@ class LibraryService {
     private static Map<String, Figure> drawn() {
         var figures = new LinkedHashMap<String, Figure>();
         for (var position : Catalogue.positions()) {
-            Pose pose = position.pose();
-            if (pose != null) {
-                figures.put(position.id(), FigureMaker.draw(pose, FigureMaker.TYPICAL_STATURE_CM));
-            }
+            Asked.of(position, position.motions().get(0))
+                    .ifPresent(asked -> figures.put(position.id(), FigureMaker.draw(asked)));
         }
         return figures;
     }

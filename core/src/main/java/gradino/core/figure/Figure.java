@@ -1,16 +1,18 @@
-package gradino.core.body;
+package gradino.core.figure;
 
+import java.util.Arrays;
 import java.util.List;
 
 /**
- * A drawing of a position: a planar mannequin of plain marks, the same for screen and paper. Unit: one hundredth of stature;
- * x to the right, y up, the floor at 0.
+ * A drawing of a body in space as it is seen from a direction, the same for screen and paper: flat marks, the far ones first.
+ * Unit: one hundredth of stature; x to the right, y up.
  *
- * @param angleDegrees working angle as drawn; 0 where no segment works
- * @param seenFrom where that is not told by the drawing itself: "the feet", "above"; empty otherwise
- * @param propCm height of the first block or bench, when it is to scale; 0 without one
+ * @param angleDegrees working angle as drawn; 0 where nothing works
+ * @param view from where, for turning it further
+ * @param seenFrom the same in words
+ * @param propCm height of the first block or bench, to scale; 0 without one
  */
-public record Figure(List<Mark> marks, Box box, double angleDegrees, String seenFrom, double propCm) {
+public record Figure(List<Mark> marks, Box box, double angleDegrees, Pose.View view, String seenFrom, double propCm) {
     public Figure {
         marks = List.copyOf(marks);
     }
@@ -19,6 +21,7 @@ public record Figure(List<Mark> marks, Box box, double angleDegrees, String seen
     public enum Role {
         FLOOR,
         PROP,
+        PROP_TOP,
         FAR,
         NEAR,
         TRUNK,
@@ -33,21 +36,19 @@ public record Figure(List<Mark> marks, Box box, double angleDegrees, String seen
         LINE,
         /** x1, y1, x2, y2, with a head at its end. */
         ARROW,
-        /** x, y, radius. */
-        CIRCLE,
-        /** x, y of the lower left corner, width, height. */
-        RECTANGLE,
-        /** x, y, radius, from and to in degrees, anticlockwise when to is greater. */
-        SECTOR
+        /** x, y of each corner. */
+        POLYGON,
+        /** Arcs joined by straight lines, anticlockwise: centre x, y, radius, from and to in degrees, of each. */
+        OUTLINE
     }
 
-    /** One stroke; numbers as its kind says, rounded to hundredths of a unit. */
+    /** One mark; numbers as its kind says, rounded to hundredths of a unit. */
     public record Mark(Kind kind, Role role, List<Double> numbers) {
         static Mark of(Kind kind, Role role, double... numbers) {
             return new Mark(
                     kind,
                     role,
-                    java.util.Arrays.stream(numbers)
+                    Arrays.stream(numbers)
                             .map(n -> Math.rint(n * 100) / 100)
                             .boxed()
                             .toList());
