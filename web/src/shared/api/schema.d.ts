@@ -3564,7 +3564,6 @@ export interface components {
             outcome: "PLANNED" | "DONE" | "MOVED" | "MISSED" | "EXTRA";
         };
         LineSet: {
-            figure?: components["schemas"]["Figure"];
             line: string;
             /** Format: double */
             reachedDegrees: number;

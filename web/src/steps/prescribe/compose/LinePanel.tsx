@@ -8,7 +8,7 @@ import { FieldFinding } from '../../../shared/ui/Findings';
 import { NumberField } from '../../../shared/ui/NumberField';
 import { TextField } from '../../../shared/ui/TextField';
 import { mirror, sameButBlocks, worseSideMore, type Line, type LineHead } from './edit';
-import { FigureView } from '../../../shared/draw/FigureView';
+import { TurnableFigure } from '../../../shared/draw/TurnableFigure';
 import { SetWords } from './SetWords';
 import { useMethods } from '../../../shared/blocks/useForms';
 
@@ -63,12 +63,17 @@ export const LineStand = memo(function LineStand(props: StandProps) {
     <div className="flex flex-wrap gap-4">
       {sets.map((set) => (
         <div key={set.side} className="w-44">
-          {set.figure && (
-            <FigureView
-              figure={set.figure}
-              label={`${position?.name ?? ''}, ${set.side.toLowerCase()} side at ${degrees(set.reachedDegrees)}`}
-            />
-          )}
+          <TurnableFigure
+            of={{
+              clientId: props.clientId,
+              position: line.position,
+              motion: line.motion,
+              side: set.side,
+              angle: set.reachedDegrees === 0 ? undefined : set.reachedDegrees,
+            }}
+            label={`${position?.name ?? ''}, ${set.side.toLowerCase()} side at ${degrees(set.reachedDegrees)}`}
+            className="h-32"
+          />
           <SetWords
             clientId={props.clientId}
             position={line.position}

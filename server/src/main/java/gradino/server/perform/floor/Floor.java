@@ -4,8 +4,6 @@ import gradino.core.body.Catalogue;
 import gradino.core.body.Side;
 import gradino.core.body.Sided;
 import gradino.core.figure.Figure;
-import gradino.core.figure.FigureMaker;
-import gradino.core.figure.FigureMaker.Asked;
 import gradino.core.measure.noise.Instrument;
 import gradino.core.measure.reading.PropGrid;
 import gradino.core.prescribe.block.Apparatus;
@@ -105,16 +103,16 @@ public record Floor(
                     figures(client, place, grid));
         }
 
-        /** So that props are placed by looking; where no angle is set, as the position is usually drawn. */
+        /** So that props are placed by looking. */
         private static @Nullable Sided<Figure> figures(Client client, Place place, PropGrid grid) {
-            return Catalogue.position(place.position())
-                    .flatMap(p -> Asked.of(p, place.motion()))
-                    .map(asked -> asked.of(LineSets.build(client)))
-                    .map(asked -> place.angles().map((s, angle) -> {
-                        double reached = Props.setUp(grid, angle).reachedDegrees();
-                        return FigureMaker.draw(asked.on(s).at(reached == 0 ? null : reached));
-                    }))
-                    .orElse(null);
+            var drawn = place.angles()
+                    .map((s, angle) -> LineSets.figure(
+                            client,
+                            place.position(),
+                            place.motion(),
+                            s,
+                            Props.setUp(grid, angle).reachedDegrees()));
+            return drawn.left().isPresent() ? drawn.map((s, figure) -> figure.orElseThrow()) : null;
         }
     }
 }

@@ -2,7 +2,6 @@ package gradino.server.prescribe.compose;
 
 import gradino.core.advance.lever.LoadStep;
 import gradino.core.body.Side;
-import gradino.core.figure.Figure;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -12,7 +11,6 @@ import org.jspecify.annotations.Nullable;
  * @param reachedDegrees the angle that the props really give
  * @param stackCm blocks to stack; null for a strap or hand
  * @param readingCm what the tape shows then; null where no tape fits or a length is missing
- * @param figure at that angle; null where there is no drawing
  * @param torques of the limb by gravity there
  */
 public record LineSet(
@@ -21,7 +19,6 @@ public record LineSet(
         double reachedDegrees,
         @Nullable Double stackCm,
         @Nullable Double readingCm,
-        @Nullable Figure figure,
         List<LimbTorque> torques) {
 
     /**

@@ -26,6 +26,7 @@ import gradino.server.prescribe.compose.LineSet.LimbTorque;
 import gradino.server.prescribe.program.Props;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 
@@ -65,14 +66,15 @@ public final class LineSets {
                 up.reachedDegrees(),
                 up.stackCm(),
                 reading(position, up.reachedDegrees()),
-                figure(position, line.motion(), side, up.reachedDegrees()),
                 torques(line, line.on(side), position, up.reachedDegrees()));
     }
 
-    private @Nullable Figure figure(Position position, String motion, Side side, double angle) {
-        return Asked.of(position, motion)
-                .map(asked -> FigureMaker.draw(asked.at(angle).on(side).of(build(client))))
-                .orElse(null);
+    /** A set-up as it is drawn for a client; where no angle is set, as the position is usually drawn. */
+    public static Optional<Figure> figure(Client client, String position, String motion, Side side, double angle) {
+        return Catalogue.position(position)
+                .flatMap(p -> Asked.of(p, motion))
+                .map(asked -> FigureMaker.draw(
+                        asked.at(angle == 0 ? null : angle).on(side).of(build(client))));
     }
 
     /** As long as the client's limbs are known to be. */

@@ -70,7 +70,7 @@ record Handout(
         var sets = LineSets.of(client, session.draft(), policy);
         var lines = new ArrayList<HandoutLine>();
         for (var station : plan.stations()) {
-            station.lines().forEach(line -> lines.add(line(line, station, sets)));
+            station.lines().forEach(line -> lines.add(line(client, line, station, sets)));
         }
         int seconds = Compiler.compile(plan).seconds();
         return new Handout(
@@ -85,7 +85,7 @@ record Handout(
                 DISCLAIMER);
     }
 
-    private static HandoutLine line(Protocol line, Station station, List<LineSet> sets) {
+    private static HandoutLine line(Client client, Protocol line, Station station, List<LineSet> sets) {
         Position position = Catalogue.position(line.position()).orElseThrow();
         Training training = position.training();
         return new HandoutLine(
@@ -94,7 +94,7 @@ record Handout(
                 position.setup(),
                 sets.stream()
                         .filter(s -> s.line().equals(line.line()))
-                        .map(Handout::figure)
+                        .map(s -> figure(client, line, s))
                         .toList(),
                 doses(line),
                 training == null ? "" : watch(training),
@@ -149,8 +149,9 @@ record Handout(
                 + ".";
     }
 
-    private static HandoutDrawing figure(LineSet set) {
-        Figure figure = set.figure();
+    private static HandoutDrawing figure(Client client, Protocol line, LineSet set) {
+        var figure = LineSets.figure(client, line.position(), line.motion(), set.side(), set.reachedDegrees())
+                .orElse(null);
         var side = set.side() == Side.MIDLINE ? "" : set.side().word() + " ";
         var stack = set.stackCm() == null ? "" : ", stack %.0f cm".formatted(set.stackCm());
         // An angle that was never measured stands at its zero, which would say the wrong thing.
