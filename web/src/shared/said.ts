@@ -27,20 +27,26 @@ function decimals(written: string): string {
   return number(Number(written), places, places);
 }
 
-/** An answer of the server with its sentences as the viewer writes them. */
+/** An answer of the server, fresh from the wire, with its sentences as the viewer writes them. */
 export function said<T>(answer: T): T {
-  return walk(answer, false) as T;
+  // A file is no answer to read.
+  if (typeof answer === 'object' && answer !== null && !(answer instanceof Blob)) walk(answer as Answer, false);
+  return answer;
 }
 
-function walk(value: unknown, isSentence: boolean): unknown {
-  if (typeof value === 'string') return isSentence ? sentence(value) : value;
-  if (Array.isArray(value)) return value.map((v) => walk(v, isSentence));
-  // A file is no answer to read.
-  if (value === null || typeof value !== 'object' || value instanceof Blob) return value;
-  const of = Object.entries(value);
+type Answer = Record<string | number, unknown>;
+
+function walk(of: Answer, isSentence: boolean) {
   // A reason, or a part of a report: elsewhere these names are what somebody typed.
-  const isSpoken = 'reason' in value || 'pieces' in value;
-  return Object.fromEntries(
-    of.map(([key, v]) => [key, walk(v, SENTENCES.has(key) || (isSpoken && (key === 'text' || key === 'answer')))]),
-  );
+  const isSpoken = 'reason' in of || 'pieces' in of;
+  const isList = Array.isArray(of);
+  for (const key in of) {
+    const value = of[key];
+    const says = isList ? isSentence : SENTENCES.has(key) || (isSpoken && (key === 'text' || key === 'answer'));
+    if (typeof value === 'string') {
+      if (says) of[key] = sentence(value);
+    } else if (typeof value === 'object' && value !== null) {
+      walk(value as Answer, says);
+    }
+  }
 }

@@ -10,11 +10,8 @@ import gradino.core.figure.Figure.Role;
 import gradino.core.figure.Pose.View;
 import gradino.core.quantity.OutOfBoundsException;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
@@ -24,7 +21,6 @@ public final class FigureMaker {
     /** A pose that stands at its zero is drawn so far into the range, degrees. */
     private static final double SHOWN = 28;
 
-    private static final int MOST_KEPT = 300;
     private static final double ARROW = 9;
     private static final double MARGIN = 3;
     private static final double MAT = 7;
@@ -122,20 +118,12 @@ public final class FigureMaker {
     }
 
     /** The same is drawn again and again: while a number is typed, all other lines of the session stay as they are. */
-    private static final Map<Asked, Figure> DRAWN = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Asked, Figure> eldest) {
-            return size() > MOST_KEPT;
-        }
-    });
+    private static final Kept<Figure> DRAWN = new Kept<>(asked -> new FigureMaker(asked).figure());
+
+    private static final Kept<Optional<Working>> WORKING = new Kept<>(FigureMaker::foundWorking);
 
     public static Figure draw(Asked asked) {
-        var known = DRAWN.get(asked);
-        if (known == null) {
-            known = new FigureMaker(asked).figure();
-            DRAWN.put(asked, known);
-        }
-        return known;
+        return DRAWN.of(asked);
     }
 
     /** @param along where the bone points, of length 1 */
@@ -143,6 +131,10 @@ public final class FigureMaker {
 
     /** As the pose is written, before it is settled: a leg lying flat points to the horizon. */
     static Optional<Working> working(Asked asked) {
+        return WORKING.of(asked);
+    }
+
+    private static Optional<Working> foundWorking(Asked asked) {
         var pose = asked.pose();
         return Optional.ofNullable(asked.motion())
                 .filter(m -> !pose.lifts.equals("none"))
