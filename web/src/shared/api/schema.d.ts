@@ -1540,6 +1540,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["figures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/home/enter": {
         parameters: {
             query?: never;
@@ -3477,7 +3493,6 @@ export interface components {
             toeToAnkle?: number;
         };
         LibraryEntry: {
-            figure?: components["schemas"]["Figure"];
             position: components["schemas"]["Position"];
             wanted: string[];
         };
@@ -6892,11 +6907,11 @@ export interface operations {
     figureOf: {
         parameters: {
             query?: {
-                motion?: string;
-                side?: "LEFT" | "RIGHT" | "MIDLINE";
-                angle?: number;
-                azimuth?: number;
-                elevation?: number;
+                motion?: string | null;
+                side?: "LEFT" | "RIGHT" | "MIDLINE" | null;
+                angle?: number | null;
+                azimuth?: number | null;
+                elevation?: number | null;
             };
             header?: never;
             path: {
@@ -8220,6 +8235,28 @@ export interface operations {
             };
         };
     };
+    figures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: components["schemas"]["Figure"];
+                    };
+                };
+            };
+        };
+    };
     enter: {
         parameters: {
             query?: never;
@@ -8954,11 +8991,11 @@ export interface operations {
     figure: {
         parameters: {
             query?: {
-                motion?: string;
-                side?: "LEFT" | "RIGHT" | "MIDLINE";
-                angle?: number;
-                azimuth?: number;
-                elevation?: number;
+                motion?: string | null;
+                side?: "LEFT" | "RIGHT" | "MIDLINE" | null;
+                angle?: number | null;
+                azimuth?: number | null;
+                elevation?: number | null;
             };
             header?: never;
             path: {

@@ -41,7 +41,7 @@ export function TurnableFigure({ figure, of, label, className }: Props) {
   const now = view ?? shown.view;
   const turn = (from: View, right: number, up: number) =>
     setView({
-      azimuth: Math.round(from.azimuth - right),
+      azimuth: Math.round(from.azimuth - right) % 360,
       elevation: Math.max(-10, Math.min(85, Math.round(from.elevation + up))),
     });
   return (

@@ -7,6 +7,7 @@ import { Failure } from '../../../shared/ui/Findings';
 import { Sheet } from '../../../shared/ui/Sheet';
 import { useCatalogue } from '../../../shared/ui/useCatalogue';
 import { FigureView } from '../../../shared/draw/FigureView';
+import { useFigures } from '../../../shared/draw/useFigures';
 
 type Entry = Schemas['LibraryEntry'];
 type Props = {
@@ -25,6 +26,7 @@ export function LibrarySheet({ clientId, open, setOpen, choose, known, put }: Pr
   const [motion, setMotion] = useState('');
   const [owned, setOwned] = useState(false);
   const catalogue = useCatalogue();
+  const figures = useFigures();
   const found = useQuery({
     queryKey: ['library', clientId, words, motion, owned],
     enabled: open,
@@ -83,19 +85,22 @@ export function LibrarySheet({ clientId, open, setOpen, choose, known, put }: Pr
       <Failure error={found.error} />
       {found.data?.length === 0 && <p className="text-soft">Nothing fits. Fewer words, or another motion.</p>}
       <ul className="grid grid-cols-2 gap-2 sm:grid-cols-3">
-        {found.data?.map((entry) => (
-          <li key={entry.position.id}>
-            <button
-              className="h-full w-full border border-rule p-2 text-left hover:bg-tread"
-              onClick={() => choose(entry, motion || entry.wanted[0] || entry.position.motions[0] || '')}
-            >
-              {entry.figure && <FigureView figure={entry.figure} label="" className="h-24" />}
-              <span className="block font-semibold">{entry.position.name}</span>
-              <span className="block text-sm text-soft">{entry.position.motions.map(plain).join(', ')}</span>
-              {entry.wanted.length > 0 && <span className="block text-sm font-semibold">limited here</span>}
-            </button>
-          </li>
-        ))}
+        {found.data?.map((entry) => {
+          const figure = figures.data?.[entry.position.id];
+          return (
+            <li key={entry.position.id}>
+              <button
+                className="h-full w-full border border-rule p-2 text-left hover:bg-tread"
+                onClick={() => choose(entry, motion || entry.wanted[0] || entry.position.motions[0] || '')}
+              >
+                {figure && <FigureView figure={figure} label="" className="h-24" />}
+                <span className="block font-semibold">{entry.position.name}</span>
+                <span className="block text-sm text-soft">{entry.position.motions.map(plain).join(', ')}</span>
+                {entry.wanted.length > 0 && <span className="block text-sm font-semibold">limited here</span>}
+              </button>
+            </li>
+          );
+        })}
       </ul>
     </Sheet>
   );

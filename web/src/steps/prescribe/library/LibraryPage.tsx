@@ -5,6 +5,7 @@ import { api, ask, type Schemas } from '../../../shared/api/client';
 import { words as plain } from '../../../shared/units';
 import { Failure } from '../../../shared/ui/Findings';
 import { TurnableFigure } from '../../../shared/draw/TurnableFigure';
+import { useFigures } from '../../../shared/draw/useFigures';
 import { Methods } from './Methods';
 
 /** Positions with their drawings, and the methods: what a coach can prescribe from. */
@@ -63,16 +64,17 @@ function Positions({ start }: { start: string }) {
 }
 
 function PositionCard({ entry }: { entry: Schemas['LibraryEntry'] }) {
-  const { position, figure } = entry;
+  const { position } = entry;
+  const figure = useFigures().data?.[position.id];
   const t = position.training;
   return (
     <>
       <div className="flex gap-3">
-        {figure && (
-          <div className="w-44 shrink-0">
+        <div className="h-36 w-44 shrink-0">
+          {figure && (
             <TurnableFigure figure={figure} of={{ position: position.id }} label={position.name} className="h-36" />
-          </div>
-        )}
+          )}
+        </div>
         <div>
           <h3 className="font-bold">{position.name}</h3>
           <p className="text-sm text-soft">{position.motions.map(plain).join(', ')}</p>

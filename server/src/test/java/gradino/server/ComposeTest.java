@@ -210,8 +210,9 @@ public class ComposeTest {
     public void theLibraryIsSearchedAndPutsWhatIsLimitedFirst() {
         var all = server.get("/api/library").body();
         assertThat(all.size()).isGreaterThanOrEqualTo(60);
-        assertThat(all.valueStream())
-                .allMatch(e -> e.path("figure").path("marks").size() > 5);
+        var figures = server.get("/api/figures").body();
+        assertThat(all.valueStream().map(e -> e.at("/position/id").asString()))
+                .allMatch(id -> figures.path(id).path("marks").size() > 5);
         assertThat(server.get("/api/library?words=calf").body().size()).isBetween(2, 8);
         assertThat(server.get("/api/library?words=nothing-like-this").body().size())
                 .isZero();

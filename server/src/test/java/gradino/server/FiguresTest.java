@@ -48,6 +48,7 @@ public class FiguresTest {
         assertThat(server.get("/api/positions/on-the-moon/figure").status()).isEqualTo(404);
         assertThat(server.get(REAR + "?angle=1000").paths()).containsExactly("angle");
         assertThat(server.get(REAR + "?azimuth=0&elevation=100").paths()).containsExactly("elevation");
+        assertThat(server.get(REAR + "?azimuth=1e9&elevation=10").paths()).containsExactly("azimuth");
         assertThat(server.get(REAR + "?motion=flying")
                         .body()
                         .path("angleDegrees")

@@ -8,6 +8,7 @@ import gradino.core.figure.Figure.Kind;
 import gradino.core.figure.Figure.Mark;
 import gradino.core.figure.Figure.Role;
 import gradino.core.figure.Pose.View;
+import gradino.core.figure.Props.Seen;
 import gradino.core.quantity.OutOfBoundsException;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -96,9 +97,6 @@ public final class FigureMaker {
     private final Body body;
     private final List<Seen> seen = new ArrayList<>();
 
-    /** @param near more is nearer to the eye */
-    private record Seen(double near, Mark mark) {}
-
     private FigureMaker(Asked asked) {
         this.asked = asked;
         this.eye = new Eye(asked.seen(), asked.side() == Side.RIGHT);
@@ -163,7 +161,7 @@ public final class FigureMaker {
     private Figure figure() {
         forms();
         var props = new Props(asked.pose(), body, eye);
-        props.marks().forEach(p -> seen.add(new Seen(p.near(), p.mark())));
+        seen.addAll(props.marks());
         var marks = new ArrayList<Mark>();
         seen.stream().sorted(Comparator.comparingDouble(Seen::near)).forEach(s -> marks.add(s.mark()));
         work.ifPresent(w -> slices(w).forEach(corners -> marks.add(Props.polygon(Role.SECTOR, eye, corners))));

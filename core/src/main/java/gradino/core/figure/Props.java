@@ -22,7 +22,7 @@ final class Props {
             "chair", new Size(12, 12),
             "table", new Size(26, 40));
 
-    /** @param near more is nearer */
+    /** @param near more is nearer to the eye */
     record Seen(double near, Mark mark) {}
 
     private final List<Seen> marks = new ArrayList<>();

@@ -84,11 +84,6 @@ record Work(List<Part> parts, double zero, int sign) {
         });
     }
 
-    /** The joint that the sector is drawn at: the working side's, the outermost that shares. */
-    Bone bone() {
-        return parts.get(0).freedom().bone();
-    }
-
     /** Degrees from the position's zero, as the pose has it. */
     double angle(Angles angles) {
         var first = parts.get(0);

@@ -2,6 +2,7 @@ package gradino.server.browser;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -146,5 +147,25 @@ public class DeskBrowserTest extends InBrowser {
         assertThat(body).not().hasAttribute("d", before);
         turning.dblclick();
         assertThat(body).hasAttribute("d", before);
+    }
+
+    @Test
+    public void whatACoachWroteIsSavedAsItWasWrittenWhateverTheUnits() {
+        var sessions = "/api/clients/demo-rower/sessions";
+        var session = server.get(sessions).body().get(0).path("id").asString();
+        var draft = server.get("/api/clients/demo-rower/score/suggestion")
+                .body()
+                .path("draft")
+                .toString();
+        var spoken = draft.replaceFirst("\"words\":\\{\\}", "\"words\":{\"cue\":\"up 2.5 cm\"}");
+        server.put(sessions + "/written", "{\"name\":\"Written\",\"draft\":%s}".formatted(spoken));
+        server.put("/api/me/units", "{\"units\":\"IMPERIAL\"}");
+        page.navigate(server.url("/clients/demo-rower/compose/written"));
+        page.getByLabel("Session", new Page.GetByLabelOptions().setExact(true)).fill("Written again");
+        browser.button("Save the session");
+        assertThat(page.getByText("Saved.")).isVisible();
+        server.put("/api/me/units", "{\"units\":\"METRIC\"}");
+        var kept = server.get(sessions + "/written").body().toString();
+        assertTrue(kept.contains("up 2.5 cm") && kept.contains("Written again"), session + kept);
     }
 }

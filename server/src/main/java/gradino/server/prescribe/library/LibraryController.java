@@ -1,5 +1,6 @@
 package gradino.server.prescribe.library;
 
+import gradino.core.figure.Figure;
 import gradino.core.prescribe.method.BlockDraft;
 import gradino.core.prescribe.method.BlockForm;
 import gradino.core.prescribe.method.BlockParameter;
@@ -10,6 +11,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.Size;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -66,6 +68,12 @@ class LibraryController {
     }
 
     /** Positions that train, best first for this client where one is named. */
+    /** Every position as it is usually drawn, by its id. */
+    @GetMapping("/api/figures")
+    Map<String, Figure> figures() {
+        return LibraryService.figures();
+    }
+
     @GetMapping("/api/library")
     List<LibraryEntry> library(
             @RequestParam(defaultValue = "") String words,

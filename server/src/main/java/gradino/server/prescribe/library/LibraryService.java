@@ -24,7 +24,6 @@ class LibraryService {
 
     private final ClientService clients;
     private final MeasureService measures;
-    private final Map<String, Figure> drawn = drawn();
 
     LibraryService(ClientService clients, MeasureService measures) {
         this.clients = clients;
@@ -36,9 +35,10 @@ class LibraryService {
      *
      * @param wanted motions of it that are limited in this client; empty where none was named
      */
-    record LibraryEntry(Position position, @Nullable Figure figure, List<String> wanted) {}
+    record LibraryEntry(Position position, List<String> wanted) {}
 
-    private static Map<String, Figure> drawn() {
+    /** By position; asked for once, not with every letter of a search. */
+    static Map<String, Figure> figures() {
         var figures = new LinkedHashMap<String, Figure>();
         for (var position : Catalogue.positions()) {
             Asked.of(position, position.motions().get(0))
@@ -60,9 +60,7 @@ class LibraryService {
         var query = new LibrarySearch.Query(words, motion, equipment, method, wanted);
         return LibrarySearch.find(Catalogue.positions(), query).stream()
                 .map(p -> new LibraryEntry(
-                        p,
-                        drawn.get(p.id()),
-                        p.motions().stream().filter(wanted::contains).toList()))
+                        p, p.motions().stream().filter(wanted::contains).toList()))
                 .toList();
     }
 
