@@ -1028,6 +1028,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{clientId}/score/options": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["options"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{clientId}/score/preview": {
         parameters: {
             query?: never;
@@ -2654,6 +2670,7 @@ export interface components {
             motions: components["schemas"]["Motion"][];
             movements: components["schemas"]["GoalMovement"][];
             positions: components["schemas"]["Position"][];
+            stages: components["schemas"]["Stage"][];
             tapes: components["schemas"]["TapeNeed"][];
         };
         BodyLength: {
@@ -3261,6 +3278,14 @@ export interface components {
             /** Format: double */
             sd: number;
         };
+        Hint: {
+            /** Format: double */
+            by: number;
+            position: string;
+            /** @enum {string} */
+            take: "POSITION" | "ANGLE" | "SET_UP" | "BENCH" | "STRAP" | "BAND" | "EFFORT" | "HOLD" | "TEMPO" | "PAUSE" | "LOAD";
+            words: string;
+        };
         HomeDay: {
             /** Format: date */
             date: string;
@@ -3572,6 +3597,16 @@ export interface components {
             /** @enum {string} */
             sides: "LEFT" | "RIGHT" | "ONE_AFTER_OTHER" | "FIRST_TWICE" | "ALTERNATING" | "TOGETHER" | "MIDLINE";
             unequalReason: string;
+        };
+        LineOption: {
+            does: {
+                reason: string;
+                text: string;
+            }[];
+            easier: boolean;
+            line?: components["schemas"]["LineDraft"];
+            position: string;
+            words: string;
         };
         LineOutcome: {
             name: string;
@@ -4959,6 +4994,14 @@ export interface components {
             /** Format: time-local */
             until: string;
         };
+        Stage: {
+            bothSides: boolean;
+            from: string;
+            motions: string[];
+            needs: ("LADDER" | "GRADE" | "SEEN")[];
+            source: components["schemas"]["Source"];
+            to: string;
+        };
         Standing: {
             /** Format: int32 */
             done: number;
@@ -5228,10 +5271,11 @@ export interface components {
             name: string;
         };
         Training: {
-            easier: string[];
+            easier: components["schemas"]["Hint"][];
             equipment: string[];
             fixes: components["schemas"]["Pair"][];
-            harder: string[];
+            harder: components["schemas"]["Hint"][];
+            lifts: string;
             methods: string[];
             press: string;
             props: components["schemas"]["Pair"][];
@@ -7353,6 +7397,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LoadForTorque"][];
+                };
+            };
+        };
+    };
+    options: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                clientId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LineOption"][];
                 };
             };
         };

@@ -13,6 +13,7 @@ import { FlightView } from './FlightView';
 import { LoadOfWeeks } from './LoadOfWeeks';
 import { DecisionList } from './DecisionList';
 import { ProposalView } from './ProposalView';
+import { StageRow } from './StageRow';
 
 export function DecisionPage() {
   const { clientId = '' } = useParams();
@@ -120,6 +121,7 @@ function Decisions({ proposals, clientId }: { proposals: Schemas['Proposals']; c
         </Link>
       </p>
       <FlightView lineId={proposals.line.id} side={side} title={sideWords(side, order)} />
+      <StageRow motion={proposals.line.motion} position={proposals.line.position} />
       <LoadOfWeeks clientId={clientId} />
       <DecisionList lineId={proposals.line.id} />
     </>

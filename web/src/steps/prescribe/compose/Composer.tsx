@@ -79,6 +79,9 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
   const takeMethod = useStable((id: string) => {
     if (selected) lines.method.mutate({ draft, at: selected, id });
   });
+  const movePosition = useStable((to: string) => {
+    if (selected && line) lines.move.mutate({ line, at: selected, to });
+  });
   const drag = useStable((spot: edit.Spot, held: NonNullable<Grip>, seconds: number) => {
     const make = 'step' in held ? edit.setStep(held.step, { seconds }) : edit.setNumber(held.number, seconds);
     history.change((d) => edit.changeBlock(d, spot, together, make), 'drag');
@@ -182,6 +185,7 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
               findings={findings}
               change={history.change}
               takeMethod={takeMethod}
+              movePosition={movePosition}
               select={select}
             />
           </div>

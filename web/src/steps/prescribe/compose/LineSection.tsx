@@ -1,9 +1,11 @@
 import { memo, useMemo } from 'react';
 import { isOne, type Finding, type Schemas } from '../../../shared/api/client';
 import { clock, words } from '../../../shared/units';
+import { useDebounced } from '../../../shared/ui/useDebounced';
 import { useCatalogue } from '../../../shared/ui/useCatalogue';
 import * as edit from './edit';
 import { LineMoves, LineStand, LineTerms } from './LinePanel';
+import { Options } from './Options';
 import { PositionHelp } from './PositionHelp';
 import { Together } from './Together';
 import { useStable } from './useStable';
@@ -17,12 +19,13 @@ type Props = {
   findings: Finding[];
   change: (make: (draft: edit.Draft) => edit.Draft, key?: string | null) => void;
   takeMethod: (method: string) => void;
+  movePosition: (position: string) => void;
   select: (spot: edit.Spot | null) => void;
 };
 
 /** The selected line. */
 export const LineSection = memo(function LineSection(props: Props) {
-  const { clientId, draft, spot, sets, findings, change, takeMethod, select } = props;
+  const { clientId, draft, spot, sets, findings, change, takeMethod, movePosition, select } = props;
   const catalogue = useCatalogue();
   const line = edit.lineAt(draft, spot);
   const changeLine = useStable((key: string | null, make: (line: edit.Line) => edit.Line) =>
@@ -42,6 +45,8 @@ export const LineSection = memo(function LineSection(props: Props) {
     if (isOne(sides)) select({ ...spot, side: 'left' });
   });
   const takeBand = useStable((band: edit.Band) => changeLine(null, (l) => edit.withBand(l, band)));
+  const takeOption = useStable((taken: edit.Line) => changeLine(null, () => taken));
+  const rested = useDebounced(line, 400);
   const own = useMemo(() => sets?.filter((s) => s.line === line?.id) ?? [], [sets, line?.id]);
   if (!line) return null;
   const position = catalogue.data?.positions.find((p) => p.id === line.position);
@@ -61,6 +66,9 @@ export const LineSection = memo(function LineSection(props: Props) {
           findings={findings}
           change={changeLine}
         />
+        {position?.training && rested && (
+          <Options clientId={clientId} line={rested} take={takeOption} move={movePosition} />
+        )}
         <LineTerms
           line={line}
           place={place}

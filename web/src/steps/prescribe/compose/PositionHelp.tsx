@@ -1,7 +1,7 @@
 import { memo, useState } from 'react';
 import type { Schemas } from '../../../shared/api/client';
 
-/** What makes it easier or harder, what to watch for, what ends it. */
+/** What it works on, what to watch for, what ends it. */
 export const PositionHelp = memo(function PositionHelp({ training }: { training: Schemas['Training'] }) {
   const [open, setOpen] = useState(false);
   return (
@@ -24,10 +24,6 @@ export const PositionHelp = memo(function PositionHelp({ training }: { training:
         )}
         <dt className="text-soft">Props</dt>
         <dd>{training.props.map((p) => `${p.what}: ${p.then}`).join('; ') || 'none needed'}</dd>
-        <dt className="text-soft">Easier</dt>
-        <dd>{training.easier.join('; ')}</dd>
-        <dt className="text-soft">Harder</dt>
-        <dd>{training.harder.join('; ')}</dd>
         <dt className="text-soft">Faults</dt>
         <dd>
           {training.fixes.map((f) => (

@@ -1,5 +1,6 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { api, ask } from '../../../shared/api/client';
+import { api, ask, newId } from '../../../shared/api/client';
+import { useCatalogue } from '../../../shared/ui/useCatalogue';
 import { lineAt, type Draft, type Line } from './edit';
 
 type At = { station: number; line: number };
@@ -13,6 +14,7 @@ export function useServerLines(
 ) {
   const fresh = (query: Query) =>
     ask(api.GET('/api/clients/{clientId}/score/line', { params: { path: { clientId }, query } }));
+  const catalogue = useCatalogue();
   const known = useQuery({
     queryKey: ['lines', clientId],
     queryFn: () => ask(api.GET('/api/clients/{clientId}/lines', { params: { path: { clientId } } })),
@@ -28,5 +30,14 @@ export function useServerLines(
     onSuccess: (line, { at }) =>
       changed(at, (old) => ({ ...line, angles: old.angles, firstSide: old.firstSide, sides: old.sides })),
   });
-  return { add, put: added, method, known: known.data ?? [], error: add.error ?? method.error };
+  const move = useMutation({
+    mutationFn: ({ line, to }: { line: Line; at: At; to: string }) => {
+      const fits = catalogue.data?.positions.some((p) => p.id === to && p.training?.methods.includes(line.method));
+      return fresh({ motion: line.motion, position: to, id: newId(), ...(fits ? { method: line.method } : {}) });
+    },
+    // A line of its own: what was done in the other position stays with the old one.
+    onSuccess: (line, { at }) =>
+      changed(at, (old) => ({ ...line, firstSide: old.firstSide, sessionsPerWeek: old.sessionsPerWeek })),
+  });
+  return { add, put: added, method, move, known: known.data ?? [], error: add.error ?? method.error ?? move.error };
 }

@@ -6,6 +6,7 @@ import { words as plain } from '../../../shared/units';
 import { Failure } from '../../../shared/ui/Findings';
 import { TurnableFigure } from '../../../shared/draw/TurnableFigure';
 import { useFigures } from '../../../shared/draw/useFigures';
+import { useCatalogue } from '../../../shared/ui/useCatalogue';
 import { Methods } from './Methods';
 
 /** Positions with their drawings, and the methods: what a coach can prescribe from. */
@@ -32,6 +33,11 @@ function Positions({ start }: { start: string }) {
     placeholderData: keepPreviousData,
     queryFn: () => ask(api.GET('/api/library', { params: { query: { words, motion: '', method: '' } } })),
   });
+  const names = useCatalogue();
+  const show = (id: string) => {
+    setWords(names.data?.positions.find((p) => p.id === id)?.name ?? id);
+    scrollTo({ top: 0 });
+  };
   return (
     <>
       <h2 className="mb-2 text-xl font-bold">
@@ -55,7 +61,7 @@ function Positions({ start }: { start: string }) {
       <ul className="grid gap-4 sm:grid-cols-2 xl:grid-cols-3">
         {found.data?.map((entry) => (
           <li key={entry.position.id} className="break-inside-avoid border border-rule bg-card p-3">
-            <PositionCard entry={entry} />
+            <PositionCard entry={entry} show={show} />
           </li>
         ))}
       </ul>
@@ -63,7 +69,47 @@ function Positions({ start }: { start: string }) {
   );
 }
 
-function PositionCard({ entry }: { entry: Schemas['LibraryEntry'] }) {
+type Show = (position: string) => void;
+
+/** What a number does here; another position is a link to it. */
+function Hints({ title, hints, show }: { title: string; hints: Schemas['Hint'][]; show: Show }) {
+  return (
+    <p>
+      <span className="text-soft">{title}:</span>{' '}
+      {hints.map((h, i) => (
+        <span key={h.words}>
+          {i > 0 && '; '}
+          {h.position ? (
+            <button className="font-semibold underline" onClick={() => show(h.position)}>
+              {h.words}
+            </button>
+          ) : (
+            h.words + amount(h)
+          )}
+        </span>
+      ))}
+    </p>
+  );
+}
+
+const UNITS: Partial<Record<Schemas['Hint']['take'], string>> = {
+  ANGLE: '°',
+  BENCH: ' cm',
+  BAND: ' cm',
+  STRAP: ' mark',
+  EFFORT: ' %',
+  HOLD: ' s',
+  TEMPO: ' s',
+  PAUSE: ' s',
+  LOAD: ' kg',
+};
+
+function amount({ take, by }: Schemas['Hint']): string {
+  const unit = UNITS[take];
+  return unit ? ` (${by < 0 ? '−' : '+'}${Math.abs(by)}${unit})` : '';
+}
+
+function PositionCard({ entry, show }: { entry: Schemas['LibraryEntry']; show: Show }) {
   const { position } = entry;
   const figure = useFigures().data?.[position.id];
   const t = position.training;
@@ -102,12 +148,8 @@ function PositionCard({ entry }: { entry: Schemas['LibraryEntry'] }) {
               <span className="text-soft">Props:</span> {t.props.map((p) => `${p.what}: ${p.then}`).join('; ')}
             </p>
           )}
-          <p>
-            <span className="text-soft">Easier:</span> {t.easier.join('; ')}
-          </p>
-          <p>
-            <span className="text-soft">Harder:</span> {t.harder.join('; ')}
-          </p>
+          <Hints title="Easier" hints={t.easier} show={show} />
+          <Hints title="Harder" hints={t.harder} show={show} />
           <p>
             <span className="text-soft">Faults:</span> {t.fixes.map((f) => `${f.what} → ${f.then}`).join('; ')}
           </p>

@@ -104,7 +104,10 @@ public final class Advance {
     public static Dose effectiveDose(LineState state, Side side, Policy policy, Moment moment) {
         var inForce = state.side(side).dose();
         return suspension(new Situation(state, side, policy, moment)).isPresent()
-                ? Lower.of(state.side(side).lastChange().orElseThrow().before(), inForce)
+                ? Lower.of(
+                        state.side(side).lastChange().orElseThrow().before(),
+                        inForce,
+                        state.plan().position())
                 : inForce;
     }
 
@@ -115,7 +118,7 @@ public final class Advance {
      */
     public static Dose unledDose(LineState state, Proposed proposed, Dose led) {
         boolean lower = proposed.verdict() == Verdict.STEP_DOWN && waits(state, proposed);
-        return lower ? Lower.of(proposed.to(), led) : led;
+        return lower ? Lower.of(proposed.to(), led, state.plan().position()) : led;
     }
 
     /**
@@ -318,7 +321,9 @@ public final class Advance {
         /** Every cause that was found is answered in one step; a gap that lowers nothing asks for a measurement only. */
         private Step stepDown(Gate.Judgement decided) {
             var down = StepDown.of(decided.causes(), s);
-            var lower = suspends == null ? down.dose() : Lower.of(down.dose(), inForce);
+            var lower = suspends == null
+                    ? down.dose()
+                    : Lower.of(down.dose(), inForce, s.state().plan().position());
             if (lower.equals(s.dose()) && decided.isGap()) {
                 return new Step(Verdict.STAY, null, decided.result().because(), s.dose(), null);
             }

@@ -16,8 +16,7 @@ import org.jspecify.annotations.Nullable;
 /** Motions, positions and usual ranges that ship with Gradino, read once from the data files. */
 public final class Catalogue {
     private static final List<Motion> MOTIONS = DataFile.rows("motions.csv", Catalogue::motion);
-    private static final Map<String, Training> TRAINING =
-            entries(DataFile.rows("training.csv", row -> Map.entry(row.get("position"), Training.of(row))));
+    private static final Map<String, Training> TRAINING = training();
     private static final List<Position> POSITIONS = DataFile.rows("positions.csv", Catalogue::position);
     private static final List<Norm> NORMS = DataFile.rows("norms.csv", Catalogue::norm);
     private static final Map<String, List<Norm>> NORMS_BY_MOTION =
@@ -33,8 +32,24 @@ public final class Catalogue {
 
     private Catalogue() {}
 
-    private static <T> Map<String, T> entries(List<Map.Entry<String, T>> rows) {
-        return rows.stream().collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue));
+    private record HintRow(String position, String way, Hint hint) {}
+
+    private static Map<String, Training> training() {
+        var hints = DataFile.rows(
+                "options.csv",
+                row -> new HintRow(row.get("position"), row.get("way"), Hint.of(row.get("words"), row.get("takes"))));
+        var easier = hints(hints, "easier");
+        var harder = hints(hints, "harder");
+        return DataFile.rows("training.csv", row -> Map.entry(row.get("position"), Training.of(row, easier, harder)))
+                .stream()
+                .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue));
+    }
+
+    private static Map<String, List<Hint>> hints(List<HintRow> rows, String way) {
+        return rows.stream()
+                .filter(r -> r.way().equals(way))
+                .collect(Collectors.groupingBy(
+                        HintRow::position, Collectors.mapping(HintRow::hint, Collectors.toList())));
     }
 
     private static <T> Map<String, T> byId(List<T> rows, Function<T, String> id) {

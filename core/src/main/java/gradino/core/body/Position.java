@@ -59,9 +59,19 @@ public record Position(
         return training == null ? "" : training.pull();
     }
 
+    /** What a lift-off lifts here. */
+    public String lifts() {
+        return training == null ? Training.LIFTS : training.lifts();
+    }
+
     /** Whether both sides can work in it in the same stretch of time. */
     public boolean allowsTogether() {
         return training != null && training.together() != Training.Together.NO;
+    }
+
+    /** Whether a higher bench goes deeper here. */
+    public boolean higherBenchDeeper() {
+        return training != null && training.higherBenchDeeper();
     }
 
     /** Ids of what it needs. */

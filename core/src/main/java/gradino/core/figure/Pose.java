@@ -133,7 +133,7 @@ public final class Pose {
             case "lifts" -> lifts = words[1];
             case "gives" -> pelvisGives = true;
             case "strap", "band" -> props.add(new Prop(words[0], Spot.of(words[1]), Spot.of(words[2])));
-            case "block", "bench", "table", "chair", "ball", "wall", "roll" -> {
+            case "block", "bench", "table", "chair", "ball", "weight", "wall", "roll" -> {
                 for (var spot : spots(words[1])) {
                     props.add(new Prop(words[0], spot, spot));
                 }

@@ -60,11 +60,24 @@ final class Props {
             case "ball", "roll" -> {
                 var under = at.minus(new Vec(0, 0, prop.spot().radius() + 3));
                 var circle = eye.circle(new Vec(under.x(), under.y(), Math.max(3, under.z())), 3.6);
-                marks.add(new Seen(eye.near(at) - 1, Mark.of(Kind.OUTLINE, Role.PROP, Outline.of(List.of(circle)))));
+                marks.add(new Seen(eye.near(at) - 1, round(List.of(circle))));
+            }
+            case "weight" -> {
+                // Lies on the body: a ball, and a plate on it.
+                var on = at.plus(new Vec(0, 0, prop.spot().radius() + 2.6));
+                marks.add(new Seen(eye.near(on) + 8, round(List.of(eye.circle(on, 3.2)))));
+                var plate = on.plus(new Vec(0, 0, 5));
+                var ends = List.of(
+                        eye.circle(plate.minus(new Vec(0, 6, 0)), 2.4), eye.circle(plate.plus(new Vec(0, 6, 0)), 2.4));
+                marks.add(new Seen(eye.near(on) + 8.1, round(ends)));
             }
             case "wall" -> wall(at, prop.spot().radius());
             default -> box(at, at.z() - prop.spot().radius(), size(prop.kind()));
         }
+    }
+
+    private static Mark round(List<Outline.Circle> circles) {
+        return Mark.of(Kind.OUTLINE, Role.PROP, Outline.of(circles));
     }
 
     private static Size size(String kind) {

@@ -385,7 +385,7 @@ public class LeverTablesTest {
         assertThat(p.why().reason()).isEqualTo(Reason.DOWN_EASIER);
         var easier = Catalogue.position("prone-knee-bent").orElseThrow().training();
         assertThat(p.why().text())
-                .contains(Objects.requireNonNull(easier).easier().get(0));
+                .contains(Objects.requireNonNull(easier).easier().get(0).words());
         assertThat(p.to().angle()).isEqualTo(flat.angle());
     }
 

@@ -8,8 +8,9 @@ import gradino.core.because.Because;
 import gradino.core.because.Reason;
 import gradino.core.because.Verdict;
 import gradino.core.body.Catalogue;
+import gradino.core.body.Position;
 import gradino.core.body.Side;
-import gradino.core.body.Stages;
+import gradino.core.body.Stage;
 import gradino.core.intake.AnyLimits;
 import gradino.core.intake.Limits;
 import gradino.core.intake.RestrictionKind;
@@ -103,19 +104,41 @@ public final class StageTest {
     }
 
     @DataProvider
-    public Object[][] flights() {
-        return Stages.all().stream().map(s -> new Object[] {s}).toArray(Object[][]::new);
+    public Object[][] stages() {
+        return Stage.all().stream().map(s -> new Object[] {s}).toArray(Object[][]::new);
     }
 
-    /** Lying comes before anything else (the handbook's order of positions, house rule). */
-    @Test(dataProvider = "flights")
-    public void lyingComesFirstAndEveryStageLeadsToTheNext(Stages stages) {
-        var positions = stages.positions();
-        for (int i = 1; i < positions.size(); i++) {
-            assertThat(positions.get(i).lying()).as(positions.get(i).id()).isFalse();
-            assertThat(Stages.next(stages.motion(), positions.get(i - 1).id())).isPresent();
+    /** Lying comes before anything else (the handbook's order of positions, house rule); nothing leads back to itself. */
+    @Test(dataProvider = "stages")
+    public void lyingComesFirstAndEveryFlightEnds(Stage stage) {
+        assertThat(Catalogue.position(stage.to()))
+                .get()
+                .matches(p -> !p.lying(), "is not lying")
+                .matches(Position::trains, "trains");
+        assertThat(stage.needs()).isNotEmpty();
+        for (var motion : stage.motions()) {
+            var at = Stage.after(motion, stage.from());
+            for (int n = 0; at.isPresent(); n++) {
+                assertThat(n).as("a flight of %s without an end", motion).isLessThan(20);
+                at = Stage.after(motion, at.get().to());
+            }
         }
-        var last = positions.get(positions.size() - 1);
-        assertThat(Catalogue.position(last.id())).contains(last);
+    }
+
+    /** Lift-offs before transitions, lying before propped before plank before standing (common practice, no source). */
+    @Test
+    public void liftOffsComeBeforeTransitions() {
+        assertThat(Stage.after("hip-internal-rotation", "wide-knee-lift-offs"))
+                .get()
+                .extracting(Stage::to)
+                .isEqualTo("wide-knee-sit-transitions");
+        assertThat(Stage.after("hip-internal-rotation", "wide-knee-sit"))
+                .get()
+                .extracting(Stage::to)
+                .isEqualTo("wide-knee-lift-offs");
+        assertThat(Stage.after("hip-external-rotation", "closed-chain-plank"))
+                .get()
+                .extracting(Stage::to)
+                .isEqualTo("closed-chain-standing");
     }
 }

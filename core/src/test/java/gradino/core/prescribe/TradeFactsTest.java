@@ -177,8 +177,12 @@ public class TradeFactsTest {
     public void aLowerBenchIsHarder() {
         var bench = Objects.requireNonNull(
                 Catalogue.position("bench-figure-four").orElseThrow().training());
-        assertThat(bench.easier()).anyMatch(hint -> hint.contains("higher bench"));
-        assertThat(bench.harder()).noneMatch(hint -> hint.contains("higher bench"));
+        assertThat(bench.higherBenchDeeper()).isFalse();
+        assertThat(Objects.requireNonNull(Catalogue.position("foot-on-bench")
+                                .orElseThrow()
+                                .training())
+                        .higherBenchDeeper())
+                .isTrue();
         assertThat(method("strength-first").ladder().get(0).what()).isEqualTo(LadderRung.What.ANGLE);
     }
 }

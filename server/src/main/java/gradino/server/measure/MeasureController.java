@@ -7,6 +7,7 @@ import gradino.core.body.Motion;
 import gradino.core.body.Position;
 import gradino.core.body.Position.TapeFormulaId;
 import gradino.core.body.Segment;
+import gradino.core.body.Stage;
 import gradino.core.measure.noise.Instrument;
 import gradino.core.measure.reading.Tape;
 import gradino.server.platform.Reads;
@@ -37,7 +38,8 @@ class MeasureController {
             List<Position> positions,
             List<TapeNeed> tapes,
             List<Equipment> equipment,
-            List<GoalMovement> movements) {}
+            List<GoalMovement> movements,
+            List<Stage> stages) {}
 
     /** What a tape formula asks for. */
     record TapeNeed(TapeFormulaId formula, boolean start, List<NeededLength> lengths) {}
@@ -62,7 +64,12 @@ class MeasureController {
                                 .toList()))
                 .toList();
         return new Body(
-                Catalogue.motions(), Catalogue.positions(), tapes, Catalogue.equipment(), Catalogue.goalMovements());
+                Catalogue.motions(),
+                Catalogue.positions(),
+                tapes,
+                Catalogue.equipment(),
+                Catalogue.goalMovements(),
+                Stage.all());
     }
 
     @Reads

@@ -148,7 +148,7 @@ final class AngleLever implements Lever {
         double wanted = Math.min(bound.get().value(), Math.min(stepped, capped));
         var reached = s.onProps(Degrees.of(wanted));
         double gain = reached.minus(old);
-        var notch = ApparatusNotch.of(s.dose());
+        var notch = ApparatusNotch.of(s.dose(), s.state().plan().position());
         if (gain < s.value(Threshold.ANGLE_LEAST)) {
             return Attempt.blocked(Because.of(
                     Reason.ANGLE_STEP_TOO_SMALL,

@@ -4,6 +4,8 @@ import gradino.core.because.Because;
 import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
+import gradino.core.body.Catalogue;
+import gradino.core.body.Position;
 import gradino.core.prescribe.method.Apparatuses;
 import gradino.core.prescribe.method.Dose;
 import java.util.List;
@@ -11,7 +13,8 @@ import java.util.Optional;
 
 /**
  * One notch of what a side lies on: the bench lower, its incline less, the strap a mark shorter go deeper; the other way is easier
- * (common practice, no source; the size of a notch is a house rule).
+ * (common practice, no source; the size of a notch is a house rule). Where a foot stands on the bench, a higher one goes deeper: the
+ * position says so.
  *
  * @param deeper by how much the number changes for a deeper notch
  */
@@ -22,11 +25,23 @@ record ApparatusNotch(String number, String words, Unit unit, double deeper, dou
             new ApparatusNotch(Apparatuses.STRAP, "Strap mark", Unit.COUNT, 1, 1, 60));
 
     /** The first thing that a dose is set up with; empty where it is set up by its angle alone. */
-    static Optional<ApparatusNotch> of(Dose dose) {
+    static Optional<ApparatusNotch> of(Dose dose, String position) {
+        return first(dose).map(n -> n.turned(position));
+    }
+
+    private static Optional<ApparatusNotch> first(Dose dose) {
         return Apparatuses.place(dose.blocks())
                 .flatMap(place -> ALL.stream()
                         .filter(n -> place.block().number(n.number()) > 0)
                         .findFirst());
+    }
+
+    private ApparatusNotch turned(String position) {
+        boolean turn = number.equals(Apparatuses.BENCH)
+                && Catalogue.position(position)
+                        .filter(Position::higherBenchDeeper)
+                        .isPresent();
+        return turn ? new ApparatusNotch(number, words, unit, -deeper, least, most) : this;
     }
 
     private double now(Dose dose) {
@@ -52,9 +67,11 @@ record ApparatusNotch(String number, String words, Unit unit, double deeper, dou
 
     /** Whether one dose lies deeper than another by this. */
     boolean isDeeper(Dose one, Dose other) {
-        return of(one).filter(this::equals).isPresent()
-                && of(other).filter(this::equals).isPresent()
-                && (now(one) - now(other)) * deeper > 0;
+        return isOf(one) && isOf(other) && (now(one) - now(other)) * deeper > 0;
+    }
+
+    private boolean isOf(Dose dose) {
+        return first(dose).filter(n -> n.number().equals(number)).isPresent();
     }
 
     Because atTop(Dose dose) {

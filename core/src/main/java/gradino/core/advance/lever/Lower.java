@@ -2,6 +2,9 @@ package gradino.core.advance.lever;
 
 import gradino.core.advance.gate.Situation;
 import gradino.core.because.Unit;
+import gradino.core.body.Catalogue;
+import gradino.core.body.Position;
+import gradino.core.prescribe.method.Apparatuses;
 import gradino.core.prescribe.method.BlockDraft;
 import gradino.core.prescribe.method.BlockDraft.Tread;
 import gradino.core.prescribe.method.BlockForm;
@@ -157,17 +160,24 @@ public final class Lower {
     /**
      * The lower of two doses, number by number; what eases, rests and settles among them, is the first one's. A block that only one
      * of them has is left out; where they have none in common, the second one's stand.
+     *
+     * @param position in which both are done: it says whether a higher bench is easier
      */
-    public static Dose of(Dose one, Dose other) {
+    public static Dose of(Dose one, Dose other, String position) {
+        if (one.equals(other)) {
+            return other;
+        }
         var angle = one.angle().compareTo(other.angle()) <= 0 ? one.angle() : other.angle();
-        return one.equals(other) ? other : new Dose(angle, blocks(one.blocks(), other.blocks()));
+        boolean benchEases =
+                Catalogue.position(position).filter(Position::higherBenchDeeper).isEmpty();
+        return new Dose(angle, blocks(one.blocks(), other.blocks(), benchEases));
     }
 
-    private static List<BlockDraft> blocks(List<BlockDraft> one, List<BlockDraft> other) {
+    private static List<BlockDraft> blocks(List<BlockDraft> one, List<BlockDraft> other, boolean benchEases) {
         var lower = new ArrayList<BlockDraft>();
         for (int i = 0; i < other.size(); i++) {
             var block = other.get(i);
-            twin(one, block.form(), nth(other, i)).ifPresent(twin -> lower.add(block(twin, block)));
+            twin(one, block.form(), nth(other, i)).ifPresent(twin -> lower.add(block(twin, block, benchEases)));
         }
         return lower.isEmpty() ? other : lower;
     }
@@ -181,13 +191,14 @@ public final class Lower {
         return blocks.stream().filter(b -> b.form() == form).skip(nth).findFirst();
     }
 
-    private static BlockDraft block(BlockDraft one, BlockDraft other) {
+    private static BlockDraft block(BlockDraft one, BlockDraft other, boolean benchEases) {
         var numbers = new HashMap<>(one.numbers());
         for (var p : BlockParameter.of(one.form())) {
             double first = one.number(p.name());
             double second = other.number(p.name());
-            // A higher bench is easier; what rests and settles stays the first one's.
-            boolean easier = p.eases() ? one.form() == BlockForm.PROP && second > first : second < first;
+            // What rests and settles stays the first one's.
+            boolean more = p.name().equals(Apparatuses.BENCH) ? benchEases : p.eases();
+            boolean easier = more ? one.form() == BlockForm.PROP && second > first : second < first;
             if (easier) {
                 numbers.put(p.name(), second);
             }
@@ -204,6 +215,7 @@ public final class Lower {
         } else if (other.steps().size() < steps.size()) {
             steps = other.steps();
         }
-        return new BlockDraft(one.form(), numbers, one.words(), steps, blocks(one.blocks(), other.blocks()));
+        return new BlockDraft(
+                one.form(), numbers, one.words(), steps, blocks(one.blocks(), other.blocks(), benchEases));
     }
 }

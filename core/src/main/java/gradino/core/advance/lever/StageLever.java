@@ -7,8 +7,9 @@ import gradino.core.because.Because;
 import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
-import gradino.core.body.Position;
-import gradino.core.body.Stages;
+import gradino.core.body.Catalogue;
+import gradino.core.body.Stage;
+import gradino.core.body.Stage.Need;
 import java.util.List;
 
 /**
@@ -30,14 +31,15 @@ final class StageLever implements Lever {
 
     @Override
     public Attempt attempt(Situation s) {
-        var next = Stages.next(s.state().plan().motion(), s.state().plan().position());
-        if (next.isEmpty()) {
+        var found = Stage.after(s.state().plan().motion(), s.state().plan().position());
+        if (found.isEmpty()) {
             return Attempt.blocked(Because.of(Reason.NO_STAGE));
         }
-        if (!isDone(s)) {
+        var stage = found.get();
+        if (stage.needs().contains(Need.LADDER) && !isDone(s)) {
             return Attempt.blocked(Because.of(Reason.STAGE_NOT_FULL));
         }
-        int wanted = s.whole(Threshold.STAGE_GRADE);
+        int wanted = grade(s, stage);
         if (s.range().controlGrade() < wanted) {
             return Attempt.blocked(
                     Because.of(
@@ -46,27 +48,32 @@ final class StageLever implements Lever {
                             Term.of(wanted, Unit.COUNT)),
                     Because.of(Reason.ASK_GRADE));
         }
-        if (!s.rung().isObserved()) {
+        if (stage.needs().contains(Need.SEEN) && !s.rung().isObserved()) {
             return Attempt.blocked(AngleLever.notObserved(s), Because.of(Reason.ASK_OBSERVE));
         }
-        return allowed(s, next.get());
+        return allowed(s, stage);
     }
 
-    private Attempt allowed(Situation s, Position next) {
+    private static int grade(Situation s, Stage stage) {
+        return stage.needs().contains(Need.GRADE) ? s.whole(Threshold.STAGE_GRADE) : 0;
+    }
+
+    private Attempt allowed(Situation s, Stage stage) {
+        var next = Catalogue.position(stage.to()).orElseThrow();
         if (next.lying() && s.state().client().limits().notLying().isPresent()) {
             return Attempt.blocked(Because.of(Reason.STAGE_LYING));
         }
         boolean alone = s.state().plan().trained().size() == 1;
-        if (!alone && !isReady(s.ofOtherSide())) {
+        if (stage.bothSides() && !alone && !isReady(s.ofOtherSide(), stage)) {
             return Attempt.blocked(Because.of(Reason.STAGE_OTHER_SIDE));
         }
         return Attempt.toStage(s.dose(), next.id(), Because.of(Reason.STEP_STAGE, Term.of(next.name())));
     }
 
-    private boolean isReady(Situation other) {
+    private boolean isReady(Situation other, Stage stage) {
         return isDone(other)
                 && before.stream().allMatch(lever -> lever.attempt(other).dose() == null)
-                && other.range().controlGrade() >= other.whole(Threshold.STAGE_GRADE)
+                && other.range().controlGrade() >= grade(other, stage)
                 && other.rung().lastRuns().size() >= other.whole(Threshold.SESSIONS_NEEDED);
     }
 

@@ -9,6 +9,7 @@ import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
 import gradino.core.body.Catalogue;
+import gradino.core.body.Hint;
 import gradino.core.effort.Gravity;
 import gradino.core.prescribe.block.BlockKind;
 import gradino.core.prescribe.method.BlockForm;
@@ -20,6 +21,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** The way down, by cause: no number comes out above the dose in force. Where pain was felt in a block its holds go back too. */
@@ -49,7 +51,7 @@ public final class StepDown {
         Because why = null;
         for (var cause : causes) {
             var down = step.by(cause.down(), forms(cause.felt()));
-            lowest = Lower.of(down.dose(), lowest);
+            lowest = Lower.of(down.dose(), lowest, s.state().plan().position());
             boolean says = !down.dose().equals(s.dose()) || down.why().reason() == Reason.DOWN_EASIER;
             why = why == null && says ? down.why() : why;
         }
@@ -98,7 +100,7 @@ public final class StepDown {
     }
 
     private Down shallower(Degrees to, Predicate<BlockForm> held) {
-        var notch = ApparatusNotch.of(now);
+        var notch = ApparatusNotch.of(now, s.state().plan().position());
         var lower = this.lower.holds(now, held);
         if (notch.isEmpty() && isWithoutAngle()) {
             return new Down(lower, nothingLeft(Reason.DOWN_EASIER).why());
@@ -116,6 +118,10 @@ public final class StepDown {
         return new Down(easier, same ? notch.get().said(Reason.DOWN_APPARATUS, now, easier) : why);
     }
 
+    private Dose lowerOf(Dose one, Dose other) {
+        return Lower.of(one, other, s.state().plan().position());
+    }
+
     /** At the position's zero and never measured: there are no degrees to give back. */
     private boolean isWithoutAngle() {
         return now.angle().value() == 0 && s.passive().isEmpty();
@@ -125,7 +131,7 @@ public final class StepDown {
     private Down nothingLeft(Reason reason) {
         var options = Catalogue.position(s.state().plan().position())
                 .flatMap(p -> Optional.ofNullable(p.training()))
-                .map(t -> String.join(", or ", t.easier()))
+                .map(t -> t.easier().stream().map(Hint::words).collect(Collectors.joining(", or ")))
                 .filter(text -> !text.isBlank())
                 .orElse("an easier position");
         return new Down(now, Because.of(reason, Term.of(options)));
@@ -179,7 +185,7 @@ public final class StepDown {
     private Down undo() {
         var held = lower.holds(now, Lower.EVERYWHERE);
         return s.me().lastStepUp(s.state().methodSince())
-                .map(d -> Lower.of(d.before(), held))
+                .map(d -> lowerOf(d.before(), held))
                 .filter(dose -> !dose.equals(held))
                 .map(dose -> new Down(dose, Because.of(Reason.DOWN_UNDO)))
                 .orElseGet(this::hardest);
@@ -204,7 +210,7 @@ public final class StepDown {
     private Down newcomer() {
         var angle = s.onProps(
                 s.angleBound().filter(b -> b.compareTo(now.angle()) < 0).orElse(now.angle()));
-        var first = Lower.of(s.me().base().withAngle(angle), now);
+        var first = lowerOf(s.me().base().withAngle(angle), now);
         return new Down(FirstDose.newcomers(first), Because.of(Reason.DOWN_NEWCOMER));
     }
 
@@ -230,6 +236,6 @@ public final class StepDown {
                 Term.of("Longest contraction"),
                 Term.of(before, Unit.SECOND),
                 Term.of(after, Unit.SECOND));
-        return new Down(Lower.of(shorter, now), why);
+        return new Down(lowerOf(shorter, now), why);
     }
 }

@@ -1,6 +1,8 @@
 package gradino.core.prescribe.block;
 
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Blocks in which nothing is contracted. */
 public sealed interface Quiet extends Leaf {
@@ -174,11 +176,19 @@ public sealed interface Quiet extends Leaf {
         }
     }
 
-    /** Bench, incline, strap and band set as prescribed. */
-    record Prop(Apparatus apparatus, int seconds) implements Quiet {
+    /**
+     * Bench, incline, strap and band set as prescribed.
+     *
+     * @param with what else is set up, in words; empty for nothing
+     */
+    record Prop(Apparatus apparatus, String with, int seconds) implements Quiet {
         @Override
         public String inWords() {
-            return "Set up: %s.".formatted(apparatus.words());
+            return "Set up: %s.".formatted(all());
+        }
+
+        private String all() {
+            return Stream.of(apparatus.words(), with).filter(w -> !w.isEmpty()).collect(Collectors.joining(", "));
         }
 
         @Override
@@ -188,7 +198,7 @@ public sealed interface Quiet extends Leaf {
 
         @Override
         public List<Draft> phases() {
-            return List.of(Draft.still(PhaseKind.PROP, seconds, "Set up: " + apparatus.words()));
+            return List.of(Draft.still(PhaseKind.PROP, seconds, "Set up: " + all()));
         }
     }
 }

@@ -13,6 +13,9 @@ public final class Apparatuses {
     public static final String BAND_SLACK = "band-slack";
     public static final String BAND_FORCE = "band-force";
 
+    /** What else is set up, in words. */
+    public static final String WITH = "with";
+
     private Apparatuses() {}
 
     public static Optional<BlockNumbers.Place> place(List<BlockDraft> blocks) {

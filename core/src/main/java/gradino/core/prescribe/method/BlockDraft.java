@@ -64,6 +64,13 @@ public record BlockDraft(
         return new BlockDraft(form, changed, words, steps, blocks);
     }
 
+    /** The same block with something else said. */
+    public BlockDraft withWord(String name, String to) {
+        var changed = new HashMap<>(words);
+        changed.put(name, to);
+        return new BlockDraft(form, numbers, changed, steps, blocks);
+    }
+
     public BlockDraft withSteps(List<Tread> to) {
         return new BlockDraft(form, numbers, words, to, blocks);
     }

@@ -2,6 +2,7 @@ package gradino.core.prescribe.method;
 
 import gradino.core.because.Finding;
 import gradino.core.because.Wording;
+import gradino.core.body.Training;
 import gradino.core.prescribe.block.Block;
 import gradino.core.prescribe.block.Breathed;
 import gradino.core.prescribe.block.Breathing;
@@ -36,8 +37,12 @@ public final class BlockReader {
      * @param joint of the line's motion
      * @param press what is pressed against in the line's position
      * @param pull what is lifted off
+     * @param lifts what a lift-off lifts
      */
-    public record BlockWorld(String joint, String press, String pull) {}
+    public record BlockWorld(String joint, String press, String pull, String lifts) {
+        /** Of no line: a warm-up's. */
+        public static final BlockWorld NONE = new BlockWorld("joint", "", "", Training.LIFTS);
+    }
 
     public BlockReader(BlockWorld world, List<Finding> findings) {
         this.world = world;
@@ -238,7 +243,7 @@ public final class BlockReader {
         return switch (d.form()) {
             case LIFT_OFF ->
                 new Movement.LiftOff(
-                        d.word("part", "the foot"),
+                        d.word("part", world.lifts()),
                         whole(d, "repetitions"),
                         whole(d, "hold"),
                         whole(d, "rest"),
@@ -273,7 +278,7 @@ public final class BlockReader {
             case SUPPORTED_HOLD -> new Quiet.SupportedHold(held(d), whole(d, "sensation"), d.word("cue", ""));
             case SETTLE -> new Quiet.Settle(whole(d, "seconds"), new Breathing(whole(d, "in"), whole(d, "out")));
             case REST -> new Quiet.Rest(whole(d, "seconds"));
-            case PROP -> new Quiet.Prop(Apparatuses.of(d), whole(d, "seconds"));
+            case PROP -> new Quiet.Prop(Apparatuses.of(d), d.word(Apparatuses.WITH, ""), whole(d, "seconds"));
             case RE_MEASURE -> new Quiet.ReMeasure(d.word("what", "the range"), whole(d, "seconds"));
             case MOVEMENT_RETEST ->
                 new Quiet.MovementRetest(

@@ -24,7 +24,7 @@ public record AskedEfforts(Map<Integer, List<EffortPercent>> bySet) {
 
     public static AskedEfforts of(List<BlockDraft> blocks) {
         var asked = new HashMap<Integer, List<EffortPercent>>();
-        var world = new BlockReader.BlockWorld("", "", "");
+        var world = BlockReader.BlockWorld.NONE;
         for (var block : new BlockReader(world, new ArrayList<>()).all(blocks, "")) {
             for (var part : block.parts()) {
                 if (part.leaf().kind() == BlockKind.PRESS) {

@@ -66,7 +66,7 @@ public final class SessionReader {
             }
         }
         twice(draft);
-        var warmUp = new BlockReader(new BlockWorld("joint", "", ""), findings).all(draft.warmUp(), "warmUp");
+        var warmUp = new BlockReader(BlockWorld.NONE, findings).all(draft.warmUp(), "warmUp");
         var stations = new ArrayList<Station>();
         for (int i = 0; i < draft.stations().size(); i++) {
             station(draft.stations().get(i), "stations[" + i + "]").ifPresent(stations::add);
@@ -103,8 +103,9 @@ public final class SessionReader {
         var motion = Catalogue.motion(draft.motion());
         var position = Catalogue.position(draft.position());
         place(draft, motion, position, path);
-        var world = position.map(p -> new BlockWorld(motion.map(Motion::joint).orElse("joint"), p.press(), p.pull()))
-                .orElse(new BlockWorld("joint", "", ""));
+        var world = position.map(
+                        p -> new BlockWorld(motion.map(Motion::joint).orElse("joint"), p.press(), p.pull(), p.lifts()))
+                .orElse(BlockWorld.NONE);
         var reader = new BlockReader(world, findings);
         var left = reader.all(draft.left(), path + ".left");
         var right = reader.all(draft.right(), path + ".right");

@@ -1,6 +1,7 @@
 package gradino.server.prescribe.compose;
 
 import gradino.core.effort.EffortSolver;
+import gradino.core.prescribe.program.LineOptions.LineOption;
 import gradino.core.prescribe.program.SessionDraft;
 import gradino.core.prescribe.program.SessionDraft.LineDraft;
 import gradino.core.prescribe.program.Shorten;
@@ -58,6 +59,13 @@ class ComposeController {
     @PostMapping("/api/clients/{clientId}/score/preview")
     ScorePreview preview(@PathVariable String clientId, @RequestBody SessionDraft draft) {
         return compose.preview(clientId, draft);
+    }
+
+    /** What would make a line easier or harder, and what each does. */
+    @Reads
+    @PostMapping("/api/clients/{clientId}/score/options")
+    List<LineOption> options(@PathVariable String clientId, @RequestBody LineDraft line) {
+        return compose.options(clientId, line);
     }
 
     @Reads

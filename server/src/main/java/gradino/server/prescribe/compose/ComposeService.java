@@ -5,6 +5,8 @@ import gradino.core.body.Catalogue;
 import gradino.core.body.Motion;
 import gradino.core.effort.EffortSolver;
 import gradino.core.prescribe.program.Arrangement;
+import gradino.core.prescribe.program.LineOptions;
+import gradino.core.prescribe.program.LineOptions.LineOption;
 import gradino.core.prescribe.program.SessionCheck;
 import gradino.core.prescribe.program.SessionContext;
 import gradino.core.prescribe.program.SessionDraft;
@@ -72,6 +74,12 @@ public class ComposeService {
         var client = clients.get(clientId);
         var checked = checked(draft, contexts.of(program.of(client)));
         return ScorePreview.of(client, draft, checked, contexts.policy());
+    }
+
+    @Transactional(readOnly = true)
+    List<LineOption> options(String clientId, LineDraft line) {
+        clients.get(clientId);
+        return LineOptions.of(line);
     }
 
     @Transactional(readOnly = true)
