@@ -1940,6 +1940,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/moving": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["moving"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/noise": {
         parameters: {
             query?: never;
@@ -3907,6 +3923,9 @@ export interface components {
             name: string;
             /** @enum {string} */
             unit: "GRADE" | "CENTIMETRE";
+        };
+        Moving: {
+            frames: components["schemas"]["Figure"][];
         };
         Need: {
             /** Format: double */
@@ -8922,6 +8941,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Month"];
+                };
+            };
+        };
+    };
+    moving: {
+        parameters: {
+            query?: {
+                position?: string | null;
+                joint?: string | null;
+                way?: "CIRCLE" | "BETWEEN" | "LIFT";
+                motion?: string | null;
+                side?: "LEFT" | "RIGHT" | "MIDLINE" | null;
+                angle?: number | null;
+                azimuth?: number | null;
+                elevation?: number | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Moving"];
                 };
             };
         };

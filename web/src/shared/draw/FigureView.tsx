@@ -17,7 +17,7 @@ const FILL: Record<Mark['role'], string> = {
   PULL: 'var(--pull)',
 };
 
-type Props = { figure: Figure; label: string; className?: string };
+type Props = { figure: Figure; label: string; className?: string | undefined };
 
 /** A position as it was worked out: a body seen from a direction, press and pull arrows, the working angle as a slice. */
 export const FigureView = memo(function FigureView({ figure, label, className = 'h-32' }: Props) {

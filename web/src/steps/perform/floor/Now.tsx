@@ -3,6 +3,7 @@ import { on, type Schemas, type Side } from '../../../shared/api/client';
 import { Stair } from '../../../shared/draw/Stair';
 import { BreathPacer } from './BreathPacer';
 import { CircleRing } from './CircleRing';
+import { Going } from './Going';
 import type { Point } from '../gauge/recorder';
 import { useMoment, type Moments } from './moments';
 import * as Runs from '../run';
@@ -69,6 +70,7 @@ export function Now({ run, moments, floor, trace, changeProp }: Props) {
           <Verb phase={phase} />
           <p className="mt-1 text-xl text-soft sm:text-2xl">{next ? `next: ${next.cue}` : 'then the end'}</p>
           {ahead && <p className="text-xl font-semibold sm:text-2xl">prepare: {ahead}</p>}
+          <Going run={run} moments={moments} line={line} />
           {line && isSettingUp(phase) && <SetUpFigure line={line} side={phase.side} className="h-[20vh]" />}
         </div>
       </div>

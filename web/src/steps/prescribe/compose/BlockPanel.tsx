@@ -1,9 +1,11 @@
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
 import { isOne, type Finding, type Schemas } from '../../../shared/api/client';
 import { sideWords } from '../../../shared/sides';
 import { Button } from '../../../shared/ui/Button';
 import { AddBlock, BlockInspector } from '../../../shared/blocks/BlockInspector';
+import { BlockMotion } from './BlockMotion';
 import * as edit from './edit';
+import type { Phase } from './phases';
 import type { FormInfo } from '../../../shared/blocks/useForms';
 import { WaysOut } from './WaysOut';
 
@@ -14,6 +16,7 @@ type Props = {
   forms: FormInfo[];
   findings: Finding[];
   marks: Schemas['Shortfall'][];
+  phases: Phase[];
   together: boolean;
   setTogether: (together: boolean) => void;
   changeBlock: (key: string, make: (block: edit.Block) => edit.Block) => void;
@@ -27,6 +30,10 @@ export const BlockPanel = memo(function BlockPanel(props: Props) {
   const { changeBlock, changeList, shiftBlock } = props;
   const line = edit.lineAt(draft, spot);
   const block = edit.blockAt(draft, spot);
+  const moved = useMemo(() => {
+    const place = edit.placeOf(spot);
+    return props.phases.filter((p) => p.place === place || p.place.startsWith(`${place}.`));
+  }, [props.phases, spot]);
   if (!line) return null;
   return (
     <section aria-label="Block" className="contain-content">
@@ -45,6 +52,9 @@ export const BlockPanel = memo(function BlockPanel(props: Props) {
           </label>
         )}
       </div>
+      {block && moved.length > 0 && (
+        <BlockMotion phases={moved} motion={line.motion} position={line.position} angles={line.angles} />
+      )}
       {block && (
         <BlockInspector
           block={block}

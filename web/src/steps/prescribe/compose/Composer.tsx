@@ -33,6 +33,7 @@ type Props = {
 
 const NONE: Finding[] = [];
 const NO_MARKS: Schemas['Shortfall'][] = [];
+const NO_PHASES: Schemas['ScorePhase'][] = [];
 
 export function Composer({ clientId, id, name: startName, start, reasons, isNew }: Props) {
   const history = useHistory(start);
@@ -169,6 +170,7 @@ export function Composer({ clientId, id, name: startName, start, reasons, isNew 
             forms={forms.data}
             findings={findings}
             marks={preview?.forecast?.marks ?? NO_MARKS}
+            phases={preview?.phases ?? NO_PHASES}
             together={together}
             setTogether={setTogether}
             changeBlock={changeBlock}

@@ -7,10 +7,12 @@ import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import gradino.core.advance.state.Policy;
 import gradino.core.because.Source;
+import gradino.core.body.Catalogue;
 import gradino.core.body.Position.TapeFormulaId;
 import gradino.core.body.Segment;
 import gradino.core.body.Sided;
 import gradino.core.effort.Gravity;
+import gradino.core.figure.OwnPosition;
 import gradino.core.intake.RestrictionKind;
 import gradino.core.intake.Scope;
 import gradino.core.measure.reading.Tape.BodyLength;
@@ -49,6 +51,7 @@ public class DoorsTest {
             "Finding",
             "Figure$Box",
             "Figure",
+            "Hint",
             "Finding.advice",
             "Finding.blocking",
             "RoleNumber.with",
@@ -169,6 +172,15 @@ public class DoorsTest {
 
     /** Whose parts must fit each other. */
     private static final Map<String, Object[]> SAMPLES = Map.of(
+            "Drag.to",
+                    new Object[] {
+                        OwnPosition.of(Catalogue.position("standing-trunk").orElseThrow())
+                                .orElseThrow()
+                                .pose(),
+                        "ballW",
+                        0.0,
+                        0.0
+                    },
             "Build", new Object[] {170.0, 0.245, 0.246},
             "Gravity.of", new Object[] {"leg", 70.0, 43.0},
             "Band.through", new Object[] {20.0, 10.0, 40.0, 60.0},

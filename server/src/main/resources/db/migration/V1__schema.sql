@@ -456,6 +456,17 @@ CREATE TABLE studio_method (
 
 CREATE INDEX studio_method_id ON studio_method (id, seq);
 
+-- The studio's own positions, each saving a row of its own.
+CREATE TABLE studio_position (
+  seq         INTEGER PRIMARY KEY,
+  id          TEXT NOT NULL,
+  account_id  TEXT NOT NULL,
+  recorded_at INTEGER NOT NULL,
+  body        TEXT                         -- JSON; null: removed
+) STRICT;
+
+CREATE INDEX studio_position_id ON studio_position (id, seq);
+
 -- A client's own way in: a link that a coach made. Only digests are kept. It opens the training, or one report and nothing else.
 CREATE TABLE home_link (
   id          TEXT PRIMARY KEY,
@@ -701,5 +712,9 @@ CREATE TRIGGER stamp_study_reading AFTER INSERT ON study_reading BEGIN
 END;
 
 CREATE TRIGGER stamp_studio_method AFTER INSERT ON studio_method BEGIN
+  UPDATE client SET stamp = random();
+END;
+
+CREATE TRIGGER stamp_studio_position AFTER INSERT ON studio_position BEGIN
   UPDATE client SET stamp = random();
 END;

@@ -55,4 +55,35 @@ public class FiguresTest {
                         .asDouble())
                 .isZero();
     }
+
+    @Test
+    public void aBlockIsShownMoving() {
+        var frames = server.get("/api/moving?position=squat-rocks&way=BETWEEN")
+                .body()
+                .path("frames");
+        assertThat(frames).hasSize(12);
+        assertThat(frames.get(0)).isNotEqualTo(frames.get(11));
+        assertThat(server.get("/api/moving?joint=hip&way=CIRCLE").body().path("frames"))
+                .hasSize(12);
+        assertThat(server.get("/api/moving?joint=tail&way=CIRCLE").status()).isEqualTo(404);
+        assertThat(server.get("/api/moving?position=squat-rocks&way=SIDEWAYS").status())
+                .isEqualTo(400);
+    }
+
+    @Test
+    public void optionsSayWhatTheyDo() {
+        var line = server.get("/api/clients/demo-rower/score/line?motion=hip-external-rotation"
+                        + "&position=seated-90-90-front&id=options-1")
+                .body();
+        var options = server.post("/api/clients/demo-rower/score/options", line.toString())
+                .body();
+        assertThat(options).hasSizeGreaterThan(3);
+        for (var option : options) {
+            assertThat(option.path("does")).isNotEmpty();
+        }
+        var fold = options.valueStream()
+                .filter(o -> o.path("position").asString().equals("floor-fold"))
+                .findFirst();
+        assertThat(fold).isPresent();
+    }
 }

@@ -1,6 +1,7 @@
 package gradino.server;
 
 import gradino.server.platform.InMemory;
+import gradino.server.prescribe.library.PositionShelf;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -73,6 +74,7 @@ final class RunningServer implements AutoCloseable {
             return new RunningServer(directory(data), data);
         }
         idle.putFirstDataBack();
+        idle.context.getBean(PositionShelf.class).fill();
         return idle;
     }
 

@@ -28,9 +28,27 @@ public final class Catalogue {
     private static final List<GoalMovement> GOAL_MOVEMENTS = readGoalMovements();
 
     private static final Map<String, Motion> MOTION_BY_ID = byId(MOTIONS, Motion::id);
-    private static final Map<String, Position> POSITION_BY_ID = byId(POSITIONS, Position::id);
+    private static final Map<String, Position> SHIPPED = byId(POSITIONS, Position::id);
+    private static volatile Shelf shelf = new Shelf(POSITIONS, SHIPPED);
+
+    /** What ships and what the studio added. */
+    private record Shelf(List<Position> positions, Map<String, Position> byId) {
+        static Shelf with(List<Position> own) {
+            var all = Stream.concat(POSITIONS.stream(), own.stream()).toList();
+            return new Shelf(all, Catalogue.byId(all, Position::id));
+        }
+    }
 
     private Catalogue() {}
+
+    /** The studio's own positions stand beside those that ship from now on, in place of any before. */
+    public static void own(List<Position> positions) {
+        shelf = Shelf.with(positions);
+    }
+
+    public static boolean isShipped(String positionId) {
+        return SHIPPED.containsKey(positionId);
+    }
 
     private record HintRow(String position, String way, Hint hint) {}
 
@@ -60,8 +78,9 @@ public final class Catalogue {
         return MOTIONS;
     }
 
+    /** Those that ship first, then the studio's own. */
     public static List<Position> positions() {
-        return POSITIONS;
+        return shelf.positions();
     }
 
     public static List<Norm> norms() {
@@ -73,7 +92,18 @@ public final class Catalogue {
     }
 
     public static Optional<Position> position(String id) {
-        return Optional.ofNullable(POSITION_BY_ID.get(id));
+        return Optional.ofNullable(shelf.byId().get(id));
+    }
+
+    /** Where a joint is circled: the first position that is for it; the spine's by any part of it. */
+    public static Optional<Position> circles(String joint) {
+        return positions().stream()
+                .filter(p -> p.training() != null && p.training().methods().contains("controlled-circles"))
+                .filter(p -> p.id().startsWith(joint.replace(' ', '-'))
+                        || p.motions().stream()
+                                .flatMap(m -> motion(m).stream())
+                                .anyMatch(m -> m.joint().equals(joint)))
+                .min(Comparator.comparing(p -> !p.id().startsWith(joint.replace(' ', '-'))));
     }
 
     public static List<Equipment> equipment() {

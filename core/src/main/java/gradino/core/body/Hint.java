@@ -1,7 +1,7 @@
 package gradino.core.body;
 
-import gradino.core.quantity.OutOfBoundsException;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * A way to make a position easier or harder that can be taken: another position, a number or a set-up.
@@ -11,6 +11,8 @@ import java.util.Locale;
  * @param by what the number changes by, in its own unit; of a set-up the height in cm, 0 for none
  */
 public record Hint(String words, Take take, String position, double by) {
+    private static final double MOST = 100;
+
     /** What is taken. The numbers are of every block that has them; more is harder, but for a bench. */
     public enum Take {
         POSITION,
@@ -30,20 +32,18 @@ public record Hint(String words, Take take, String position, double by) {
         }
     }
 
-    public Hint {
-        OutOfBoundsException.require("by", by, -100, 100, "");
+    /** What is wrong with it, as somebody may have typed it; empty where nothing is. */
+    public Optional<String> trouble() {
         if (words.isBlank()) {
-            throw new IllegalArgumentException("an easier or harder option needs words");
+            return Optional.of("Say how a coach says it.");
+        } else if (take == Take.POSITION && position.isBlank()) {
+            return Optional.of("Pick the other position.");
+        } else if (!(Math.abs(by) <= MOST)) {
+            return Optional.of("Between −100 and 100.");
+        } else if (take.isNumber() && by == 0) {
+            return Optional.of("By how much does the number change?");
         }
-        if (position.isEmpty() == (take == Take.POSITION)) {
-            throw new IllegalArgumentException(words + ": another position has an id, and nothing else has");
-        }
-        if (take.isNumber() && by == 0) {
-            throw new IllegalArgumentException(words + ": by how much does the number change?");
-        }
-        if (take == Take.SET_UP && by < 0) {
-            throw new IllegalArgumentException(words + ": a height is no less than 0");
-        }
+        return take == Take.SET_UP && by < 0 ? Optional.of("A height is no less than 0.") : Optional.empty();
     }
 
     /** "position seated-edge", "angle -5", "set-up", "set-up 5". */

@@ -10,16 +10,22 @@ final class Body {
     private record Placed(Vec joint, Turn turn) {}
 
     private final Map<Bone, Placed> placed = new EnumMap<>(Bone.class);
+    private final Build build;
     private final Angles angles;
-    private final double lift;
+    private final Vec pelvis;
 
     /** @param lift how high the pelvis is, hundredths of stature */
     Body(Build build, Angles angles, double lift) {
+        this(build, angles, new Vec(0, 0, lift));
+    }
+
+    private Body(Build build, Angles angles, Vec pelvis) {
+        this.build = build;
         this.angles = angles;
-        this.lift = lift;
+        this.pelvis = pelvis;
         for (var bone : Bone.values()) {
             var parent = bone.parent == null
-                    ? new Placed(new Vec(0, 0, lift), Turn.NONE)
+                    ? new Placed(pelvis, Turn.NONE)
                     : java.util.Objects.requireNonNull(placed.get(bone.parent));
             var joint = parent.joint().plus(parent.turn().of(build.joint(bone)));
             var turn = parent.turn();
@@ -39,8 +45,14 @@ final class Body {
         return java.util.Objects.requireNonNull(placed.get(bone));
     }
 
-    double lift() {
-        return lift;
+    /** The same pelvis with other joint angles. */
+    Body with(Angles other) {
+        return new Body(build, other, pelvis);
+    }
+
+    /** The same pose elsewhere. */
+    Body moved(Vec by) {
+        return new Body(build, angles, pelvis.plus(by));
     }
 
     Vec joint(Bone bone) {

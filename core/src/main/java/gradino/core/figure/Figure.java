@@ -17,6 +17,11 @@ public record Figure(List<Mark> marks, Box box, double angleDegrees, Pose.View v
         marks = List.copyOf(marks);
     }
 
+    /** In a box that others are drawn in too. */
+    Figure in(Box other) {
+        return new Figure(marks, other, angleDegrees, view, seenFrom, propCm);
+    }
+
     /** What a mark stands for, so that screen and paper choose their ink. */
     public enum Role {
         FLOOR,

@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
@@ -24,7 +25,6 @@ public final class FigureMaker {
 
     private static final double ARROW = 9;
     private static final double MARGIN = 3;
-    private static final double MAT = 7;
 
     /** Outlines: what is drawn round which points. */
     private static final List<Form> FORMS = Form.all();
@@ -107,6 +107,29 @@ public final class FigureMaker {
         this.body = Settle.body(asked.build(), asked.pose(), angles, held);
     }
 
+    private FigureMaker(Asked asked, Angles angles, Body body) {
+        this.asked = asked;
+        this.eye = new Eye(asked.seen(), asked.side() == Side.RIGHT);
+        this.work = Optional.ofNullable(asked.motion()).flatMap(m -> Work.of(asked.pose(), m));
+        this.angles = angles;
+        this.body = body;
+    }
+
+    /** In another pose than its own, with some of its joint angles held: a frame of a movement, without arrows. */
+    static FigureMaker settled(Asked asked, Pose pose, Set<Freedom> held) {
+        var angles = pose.angles.copy();
+        var body = Settle.body(asked.build(), pose, angles, held::contains);
+        return new FigureMaker(asked.arrows(false, false), angles, body);
+    }
+
+    FigureMaker moved(Vec by) {
+        return new FigureMaker(asked, angles, body.moved(by));
+    }
+
+    Body body() {
+        return body;
+    }
+
     private double shown(Work w) {
         if (asked.angle() != null) {
             return asked.angle();
@@ -119,6 +142,11 @@ public final class FigureMaker {
     private static final Kept<Figure> DRAWN = new Kept<>(asked -> new FigureMaker(asked).figure());
 
     private static final Kept<Optional<Working>> WORKING = new Kept<>(FigureMaker::foundWorking);
+
+    /** What is drawn while it is dragged is not asked for again. */
+    static Figure drawOnce(Asked asked) {
+        return new FigureMaker(asked).figure();
+    }
 
     public static Figure draw(Asked asked) {
         return DRAWN.of(asked);
@@ -159,6 +187,10 @@ public final class FigureMaker {
     }
 
     private Figure figure() {
+        return figure(Mat.under(body));
+    }
+
+    Figure figure(Mat mat) {
         forms();
         var props = new Props(asked.pose(), body, eye);
         seen.addAll(props.marks());
@@ -168,7 +200,7 @@ public final class FigureMaker {
         marks.addAll(props.lines());
         work.ifPresent(w -> marks.addAll(arrows(w)));
         var all = new ArrayList<Mark>();
-        all.add(mat());
+        all.add(mat.seen(eye));
         all.addAll(marks);
         double angle = work.map(w -> w.angle(angles)).orElse(0.0);
         return new Figure(
@@ -219,7 +251,7 @@ public final class FigureMaker {
             int side = part.freedom().bone().side;
             if (!drawn.contains(side)) {
                 drawn.add(side);
-                made.add(new Sector(asked.build(), angles, body, w, part.freedom()).corners());
+                made.add(new Sector(angles, body, w, part.freedom()).corners());
             }
         }
         return made;
@@ -244,27 +276,6 @@ public final class FigureMaker {
         var from = body.at(end).plus(way.times(end.radius() + 1));
         var to = from.plus(way.times(ARROW));
         return Mark.of(Kind.ARROW, role, eye.x(from), eye.y(from), eye.x(to), eye.y(to));
-    }
-
-    /** What the body stands or lies on. */
-    private Mark mat() {
-        double back = Double.MAX_VALUE;
-        double ahead = -Double.MAX_VALUE;
-        double right = Double.MAX_VALUE;
-        double left = -Double.MAX_VALUE;
-        for (var spot : Spot.every()) {
-            var at = body.at(spot);
-            back = Math.min(back, at.x());
-            ahead = Math.max(ahead, at.x());
-            right = Math.min(right, at.y());
-            left = Math.max(left, at.y());
-        }
-        var corners = List.of(
-                new Vec(back - MAT, right - MAT, 0),
-                new Vec(ahead + MAT, right - MAT, 0),
-                new Vec(ahead + MAT, left + MAT, 0),
-                new Vec(back - MAT, left + MAT, 0));
-        return Props.polygon(Role.FLOOR, eye, corners);
     }
 
     private static Box box(List<Mark> marks) {

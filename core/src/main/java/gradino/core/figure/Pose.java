@@ -45,6 +45,12 @@ public final class Pose {
     boolean bothWork;
     /** Segment that is held up where it is not the one that turns: the trunk over a fixed foot; "none" for nothing. */
     String lifts = "";
+    /** What else is bent in a movement's other pose. */
+    final List<String> to = new ArrayList<>();
+    /** Whether a movement goes over to the other side. */
+    boolean swings;
+    /** Joint that circles where it is not the motion's; empty for that. */
+    String circles = "";
     /** Whether the pelvis may tip to bring the contacts down. */
     boolean pelvisGives;
 
@@ -60,6 +66,9 @@ public final class Pose {
         copy.zeros.putAll(zeros);
         copy.bothWork = bothWork;
         copy.lifts = lifts;
+        copy.to.addAll(to);
+        copy.swings = swings;
+        copy.circles = circles;
         copy.pelvisGives = pelvisGives;
         copy.view = view;
         return copy;
@@ -82,6 +91,21 @@ public final class Pose {
                 }
             }
         }
+    }
+
+    /** Of a group, or of one joint. */
+    static List<Bone> bonesOf(String joint) {
+        return GROUPS.getOrDefault(joint, List.of(joint)).stream()
+                .flatMap(j -> bones(j).stream())
+                .toList();
+    }
+
+    /** With what touches the floor on both sides alone: what a movement from side to side stands on all the time. */
+    Pose standingBothWays() {
+        var both = copy();
+        both.contacts.keySet().removeIf(name -> !contacts.containsKey(Mirror.spot(name)));
+        both.touches.clear();
+        return both;
     }
 
     /** One bone for "hipW" or "waist", two for "hip". */
@@ -123,7 +147,7 @@ public final class Pose {
         return found.isEmpty() ? List.of(Spot.of(name)) : found;
     }
 
-    /** "view 60 15", "prop block footW", "strap palmW ballW", "zero hip-flexion 90", "both", "gives", "lifts trunk". */
+    /** "view 60 15", "prop block footW", "strap palmW ballW", "zero hip-flexion 90", "both", "gives", "lifts trunk", "to waist 10", "swings", "circles pelvis". */
     void mark(String text) {
         var words = text.trim().split(" +");
         switch (words[0]) {
@@ -131,6 +155,9 @@ public final class Pose {
             case "zero" -> zeros.put(words[1], Double.parseDouble(words[2]));
             case "both" -> bothWork = true;
             case "lifts" -> lifts = words[1];
+            case "to" -> to.add(text.trim().substring(3));
+            case "swings" -> swings = true;
+            case "circles" -> circles = words[1];
             case "gives" -> pelvisGives = true;
             case "strap", "band" -> props.add(new Prop(words[0], Spot.of(words[1]), Spot.of(words[2])));
             case "block", "bench", "table", "chair", "ball", "weight", "wall", "roll" -> {

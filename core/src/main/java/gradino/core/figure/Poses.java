@@ -11,10 +11,17 @@ import org.apache.commons.csv.CSVRecord;
 public final class Poses {
     private static final Map<String, Pose> ALL = read();
 
+    private static volatile Map<String, Pose> own = Map.of();
+
     private Poses() {}
 
     public static Optional<Pose> of(String positionId) {
-        return Optional.ofNullable(ALL.get(positionId));
+        return Optional.ofNullable(ALL.get(positionId)).or(() -> Optional.ofNullable(own.get(positionId)));
+    }
+
+    /** The studio's own, in place of any before. */
+    static void own(Map<String, Pose> poses) {
+        own = Map.copyOf(poses);
     }
 
     private static Map<String, Pose> read() {

@@ -22,6 +22,9 @@ final class Props {
             "chair", new Size(12, 12),
             "table", new Size(26, 40));
 
+    static final List<String> KINDS =
+            List.of("block", "bench", "chair", "table", "ball", "roll", "weight", "wall", "strap", "band");
+
     /** @param near more is nearer to the eye */
     record Seen(double near, Mark mark) {}
 

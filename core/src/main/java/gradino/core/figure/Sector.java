@@ -17,14 +17,12 @@ final class Sector {
     private static final Map<String, String> ENDS = Map.of(
             "hip", "knee", "knee", "ankle", "ankle", "ball", "shoulder", "elbow", "elbow", "wrist", "wrist", "finger");
 
-    private final Build build;
     private final Angles angles;
     private final Body body;
     private final Work work;
     private final Freedom freedom;
 
-    Sector(Build build, Angles angles, Body body, Work work, Freedom freedom) {
-        this.build = build;
+    Sector(Angles angles, Body body, Work work, Freedom freedom) {
         this.angles = angles;
         this.body = body;
         this.work = work;
@@ -42,7 +40,7 @@ final class Sector {
         for (int i = 0; i <= steps; i++) {
             var other = angles.copy();
             work.set(other, to * i / steps);
-            var turned = new Body(build, other, body.lift());
+            var turned = body.with(other);
             var along = turned.turn(pointer.bone()).of(pointer.along());
             // In the plane that is turned in: a leg raised and out to the side draws a cone.
             var flat = along.minus(axis.times(along.dot(axis)));

@@ -3,6 +3,7 @@ package gradino.core.figure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /**
@@ -21,6 +22,10 @@ record Spot(String name, Bone bone, Vec at, double radius) {
             throw new IllegalArgumentException("no point of the body is called " + name);
         }
         return found;
+    }
+
+    static Optional<Spot> find(String name) {
+        return Optional.ofNullable(ALL.get(name));
     }
 
     static List<Spot> every() {

@@ -84,6 +84,11 @@ record Work(List<Part> parts, double zero, int sign) {
         });
     }
 
+    /** Empty for what this body has no joint for. */
+    static Optional<String> joint(String motion) {
+        return Optional.ofNullable(MOTIONS.get(motion)).map(Turns::joint);
+    }
+
     /** Degrees from the position's zero, as the pose has it. */
     double angle(Angles angles) {
         var first = parts.get(0);

@@ -98,7 +98,9 @@ class ClientRows {
 
     /** Whether a file holds anything of a client's. */
     static boolean has(CsvTable<?> table) {
-        return !table.equals(AdvanceTables.POLICIES) && !table.equals(SessionTables.METHODS);
+        return !table.equals(AdvanceTables.POLICIES)
+                && !table.equals(SessionTables.METHODS)
+                && !table.equals(SessionTables.POSITIONS);
     }
 
     void table(Client client, CsvTable<?> table, Writer out) throws IOException {

@@ -32,6 +32,7 @@ import gradino.server.perform.record.BlockRepository;
 import gradino.server.perform.record.RecordRepository;
 import gradino.server.perform.record.RunRepository;
 import gradino.server.platform.Problem;
+import gradino.server.prescribe.library.PositionRepository;
 import gradino.server.prescribe.program.LineRepository;
 import gradino.server.prescribe.program.SessionRepository;
 import gradino.server.schedule.calendar.CalendarRepository;
@@ -66,6 +67,7 @@ public class ExportService {
     private final IntakeRepository intakes;
     private final LineRepository lines;
     private final SessionRepository sessions;
+    private final PositionRepository positions;
     private final BatteryRepository batteries;
     private final MeasurementRepository measurements;
     private final RecordRepository records;
@@ -86,6 +88,7 @@ public class ExportService {
             IntakeRepository intakes,
             LineRepository lines,
             SessionRepository sessions,
+            PositionRepository positions,
             BatteryRepository batteries,
             MeasurementRepository measurements,
             RecordRepository records,
@@ -104,6 +107,7 @@ public class ExportService {
         this.intakes = intakes;
         this.lines = lines;
         this.sessions = sessions;
+        this.positions = positions;
         this.batteries = batteries;
         this.measurements = measurements;
         this.records = records;
@@ -166,6 +170,7 @@ public class ExportService {
             case "pauses.csv" -> print(AdvanceTables.PAUSES, out, pauses.all()::forEach);
             case "lines.csv" -> print(LineTables.LINES, out, this::eachLine);
             case "studio-methods.csv" -> print(SessionTables.METHODS, out, sessions.allMethods()::forEach);
+            case "studio-positions.csv" -> print(SessionTables.POSITIONS, out, positions.all()::forEach);
             case "sessions.csv" -> print(SessionTables.SESSIONS, out, sessions.all()::forEach);
             case "batteries.csv" -> print(BatteryTables.BATTERIES, out, batteries.all()::forEach);
             case "assessments.csv" -> print(BatteryTables.ASSESSMENTS, out, batteries.allAssessments()::forEach);

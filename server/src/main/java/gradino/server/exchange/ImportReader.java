@@ -24,6 +24,7 @@ final class ImportReader {
             AdvanceTables.PAUSES,
             LineTables.LINES,
             SessionTables.METHODS,
+            SessionTables.POSITIONS,
             SessionTables.SESSIONS,
             ScheduleTables.CALENDAR,
             ScheduleTables.WEEKS,

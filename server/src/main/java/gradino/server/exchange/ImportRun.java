@@ -5,6 +5,7 @@ import gradino.core.advance.state.Policy;
 import gradino.core.advance.state.PolicyCheck;
 import gradino.core.because.Finding;
 import gradino.core.body.Sided;
+import gradino.core.figure.OwnCheck;
 import gradino.core.intake.IntakeCheck;
 import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.method.MethodFile;
@@ -29,6 +30,7 @@ import gradino.server.measure.Battery.Assessment;
 import gradino.server.measure.Battery.MovementResult;
 import gradino.server.measure.Measurement;
 import gradino.server.platform.StudioClock;
+import gradino.server.prescribe.library.PositionRepository.StudioPosition;
 import gradino.server.prescribe.program.Line;
 import gradino.server.prescribe.program.SessionRepository.Saving;
 import gradino.server.prescribe.program.SessionRepository.StudioMethod;
@@ -42,6 +44,8 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Stores the rows of one import. Each method says whether its row was new; after a first finding nothing is stored. */
 final class ImportRun {
@@ -89,6 +93,9 @@ final class ImportRun {
                 .allMethods()
                 .forEach(m ->
                         facts.isNew("method " + m.method().id(), m.recordedAt().toString()));
+        stores.positions()
+                .all()
+                .forEach(p -> facts.isNew("position " + p.id(), p.recordedAt().toString()));
         stores.runs().eachId(facts::run);
     }
 
@@ -206,6 +213,26 @@ final class ImportRun {
                 && facts.isNew("method " + m.method().id(), m.recordedAt().toString());
         if (stored) {
             stores.sessions().insert(m);
+        }
+        return stored;
+    }
+
+    /** Lines that come after may be done in it. */
+    boolean position(CsvRow row, StudioPosition p) {
+        var own = p.own();
+        if (own != null) {
+            var methods = Stream.concat(Method.shipped().stream(), stores.sessions().methods().stream())
+                    .map(Method::id)
+                    .collect(Collectors.toSet());
+            OwnCheck.of(own, methods, "")
+                    .forEach(f -> row.finding("position_json", f.code(), f.path() + ": " + f.message()));
+        }
+        boolean stored = row.isClean()
+                && facts.past(row, "recorded_at", p.recordedAt())
+                && facts.isNew("position " + p.id(), p.recordedAt().toString());
+        if (stored) {
+            stores.positions().insert(p);
+            stores.shelf().changed();
         }
         return stored;
     }

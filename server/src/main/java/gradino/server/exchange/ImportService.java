@@ -28,6 +28,8 @@ import gradino.server.perform.record.BlockRepository;
 import gradino.server.perform.record.RecordRepository;
 import gradino.server.perform.record.RunRepository;
 import gradino.server.platform.Problem;
+import gradino.server.prescribe.library.PositionRepository;
+import gradino.server.prescribe.library.PositionShelf;
 import gradino.server.prescribe.program.LineRepository;
 import gradino.server.prescribe.program.SessionRepository;
 import gradino.server.schedule.calendar.CalendarRepository;
@@ -54,6 +56,8 @@ public class ImportService {
             IntakeRepository intakes,
             LineRepository lines,
             SessionRepository sessions,
+            PositionRepository positions,
+            PositionShelf shelf,
             BatteryRepository batteries,
             MeasurementRepository measurements,
             RecordRepository records,
@@ -80,6 +84,8 @@ public class ImportService {
                 intakes,
                 lines,
                 sessions,
+                positions,
+                shelf,
                 batteries,
                 measurements,
                 records,
@@ -103,6 +109,8 @@ public class ImportService {
             IntakeRepository intakes,
             LineRepository lines,
             SessionRepository sessions,
+            PositionRepository positions,
+            PositionShelf shelf,
             BatteryRepository batteries,
             MeasurementRepository measurements,
             RecordRepository records,
@@ -135,6 +143,7 @@ public class ImportService {
         reader.each(AdvanceTables.PAUSES, run::pause);
         reader.each(ScheduleTables.CALENDAR, run::calendar);
         reader.each(SessionTables.METHODS, run::method);
+        reader.each(SessionTables.POSITIONS, run::position);
         reader.each(LineTables.LINES, run::line);
         reader.each(SessionTables.SESSIONS, run::session);
         reader.each(BatteryTables.BATTERIES, run::battery);

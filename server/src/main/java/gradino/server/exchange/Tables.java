@@ -30,6 +30,7 @@ final class Tables {
                 ScheduleTables.CALENDAR,
                 LineTables.LINES,
                 SessionTables.METHODS,
+                SessionTables.POSITIONS,
                 SessionTables.SESSIONS,
                 BatteryTables.BATTERIES,
                 BatteryTables.ASSESSMENTS,

@@ -17,7 +17,7 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /** A JSON Schema (2020-12) of a record, as the server writes it: every part, and which may be missing. */
-final class RecordSchema {
+public final class RecordSchema {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final Map<Class<?>, String> SIMPLE = Map.of(
             String.class, "string",
@@ -30,7 +30,7 @@ final class RecordSchema {
     private final ObjectNode definitions = JSON.createObjectNode();
     private final Map<String, Class<?>> named = new TreeMap<>();
 
-    static JsonNode of(Class<?> type, String id, String title) {
+    public static JsonNode of(Class<?> type, String id, String title) {
         var schema = new RecordSchema();
         var reference = schema.record(type);
         var whole = JSON.createObjectNode();

@@ -47,7 +47,9 @@ public sealed interface Movement extends Leaf {
 
         private void circles(List<Draft> into, PhaseKind way, String cue) {
             for (int n = 1; n <= eachWay; n++) {
-                into.add(Draft.still(way, secondsPerCircle, cue).counted(n, eachWay));
+                into.add(Draft.still(way, secondsPerCircle, cue)
+                        .counted(n, eachWay)
+                        .against(joint));
             }
         }
     }

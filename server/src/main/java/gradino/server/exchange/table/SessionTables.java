@@ -1,10 +1,12 @@
 package gradino.server.exchange.table;
 
+import gradino.core.figure.OwnPosition;
 import gradino.core.prescribe.method.Method;
 import gradino.core.prescribe.program.Arrangement;
 import gradino.core.prescribe.program.SessionDraft;
 import gradino.server.perform.record.RecordRepository.Closed;
 import gradino.server.perform.record.RunRepository.Run;
+import gradino.server.prescribe.library.PositionRepository.StudioPosition;
 import gradino.server.prescribe.program.SessionRepository.Saving;
 import gradino.server.prescribe.program.SessionRepository.StudioMethod;
 import java.util.ArrayList;
@@ -12,7 +14,7 @@ import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
-/** The studio's own methods and sessions, each saving a row. */
+/** The studio's own methods, positions and sessions, each saving a row. */
 public final class SessionTables {
     private SessionTables() {}
 
@@ -24,6 +26,16 @@ public final class SessionTables {
             m -> Arrays.asList(m.method().id(), CellJson.write(m.method()), m.recordedAt()),
             r -> new StudioMethod(
                     r.read("method_json", Method.shipped().get(0), text -> CellJson.read(text, Method.class)),
+                    "",
+                    r.instant("recorded_at")));
+
+    public static final CsvTable<StudioPosition> POSITIONS = new CsvTable<>(
+            "studio-positions.csv",
+            List.of("position_id", "position_json", "recorded_at"),
+            p -> Arrays.asList(p.id(), p.own() == null ? null : CellJson.write(p.own()), p.recordedAt()),
+            r -> new StudioPosition(
+                    r.required("position_id"),
+                    r.optional("position_json", text -> CellJson.read(text, OwnPosition.class)),
                     "",
                     r.instant("recorded_at")));
 

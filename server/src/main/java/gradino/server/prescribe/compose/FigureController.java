@@ -1,10 +1,13 @@
 package gradino.server.prescribe.compose;
 
 import gradino.core.body.Catalogue;
+import gradino.core.body.Position;
 import gradino.core.body.Side;
 import gradino.core.figure.Figure;
 import gradino.core.figure.FigureMaker;
 import gradino.core.figure.FigureMaker.Asked;
+import gradino.core.figure.Moving;
+import gradino.core.figure.Moving.Way;
 import gradino.core.figure.Pose.View;
 import gradino.server.intake.ClientService;
 import gradino.server.platform.Problem;
@@ -63,5 +66,23 @@ class FigureController {
     @GetMapping("/api/clients/{clientId}/positions/{positionId}/figure")
     Figure figureOf(@PathVariable String clientId, @PathVariable String positionId, FigureAsk ask) {
         return FigureMaker.draw(ask.of(positionId).of(LineSets.build(clients.get(clientId))));
+    }
+
+    /**
+     * A position in movement, as a block of it moves.
+     *
+     * @param joint that is circled by itself, as in a warm-up, instead of a position
+     */
+    record MovingAsk(@Nullable String position, @Nullable String joint, Way way) {
+        String id() {
+            return joint == null
+                    ? position == null ? "" : position
+                    : Catalogue.circles(joint).map(Position::id).orElse("");
+        }
+    }
+
+    @GetMapping("/api/moving")
+    Moving moving(MovingAsk what, FigureAsk ask) {
+        return Moving.of(ask.of(what.id()), what.way()).orElseThrow(Problem::nothingHere);
     }
 }
