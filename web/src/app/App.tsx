@@ -29,6 +29,9 @@ const ComposePage = lazy(() =>
 const HandoutPage = lazy(() =>
   import('../steps/prescribe/compose/HandoutPage').then((m) => ({ default: m.HandoutPage })),
 );
+const PositionPage = lazy(() =>
+  import('../steps/prescribe/position/PositionPage').then((m) => ({ default: m.PositionPage })),
+);
 const LibraryPage = lazy(() =>
   import('../steps/prescribe/library/LibraryPage').then((m) => ({ default: m.LibraryPage })),
 );
@@ -92,6 +95,7 @@ function Pages() {
         <Route path="/rules/rehearsal" element={<RehearsalPage />} />
         <Route path="/rules/why" element={<WhyPage />} />
         <Route path="/library" element={<LibraryPage />} />
+        <Route path="/library/:positionId" element={<PositionPage />} />
         <Route path="/noise" element={<NoisePage />} />
         <Route path="/noise/:studyId" element={<StudyPage />} />
         <Route path="/studio/report" element={<StudioReportPage />} />

@@ -1988,6 +1988,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/own-positions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["own"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-positions/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["file_2"];
+        put?: never;
+        post: operations["take_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-positions/pull": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["pulled"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-positions/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tried"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-positions/{positionId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["one"];
+        put: operations["save_2"];
+        post?: never;
+        delete: operations["remove_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/policies": {
         parameters: {
             query?: never;
@@ -3257,6 +3337,13 @@ export interface components {
             /** Format: date */
             on: string;
         };
+        Handle: {
+            spot: string;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
         Handout: {
             calm: string;
             client: string;
@@ -3534,6 +3621,7 @@ export interface components {
             toeToAnkle?: number;
         };
         LibraryEntry: {
+            own: boolean;
             position: components["schemas"]["Position"];
             wanted: string[];
         };
@@ -4166,6 +4254,10 @@ export interface components {
             /** Format: int32 */
             weeks: number;
         };
+        OwnPosition: {
+            pose: components["schemas"]["PoseDraft"];
+            position: components["schemas"]["Position"];
+        };
         Pain: {
             /** @enum {string} */
             kind: "WHILE_CONTRACTING" | "AT_REST_IN_RANGE" | "PINCH_THAT_EASED" | "WRONG_JOINT";
@@ -4330,6 +4422,27 @@ export interface components {
             /** @enum {string} */
             side: "LEFT" | "RIGHT" | "MIDLINE";
         };
+        PoseDraft: {
+            bothWork: boolean;
+            contacts: {
+                [key: string]: number;
+            };
+            joints: {
+                [key: string]: number[];
+            };
+            lifts: string;
+            pelvisGives: boolean;
+            props: components["schemas"]["PropDraft"][];
+            swings: boolean;
+            to: {
+                [key: string]: number[];
+            };
+            touches: components["schemas"]["TouchDraft"][];
+            view: components["schemas"]["View"];
+            zeros: {
+                [key: string]: number;
+            };
+        };
         Position: {
             faults: string[];
             id: string;
@@ -4345,6 +4458,10 @@ export interface components {
             view: string;
             zero: string;
         };
+        PositionFile: {
+            format: string;
+            positions: components["schemas"]["OwnPosition"][];
+        };
         Priority: {
             /** Format: double */
             asymmetryDegrees: number;
@@ -4354,6 +4471,11 @@ export interface components {
             gapOverDegrees: number;
             /** Format: double */
             goalShortDegrees: number;
+        };
+        PropDraft: {
+            kind: string;
+            other: string;
+            spot: string;
         };
         PropUsed: {
             angle: number;
@@ -4429,6 +4551,18 @@ export interface components {
                 reason: string;
                 text: string;
             };
+        };
+        Pull: {
+            own: components["schemas"]["OwnPosition"];
+            spot: string;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
+        Pulled: {
+            pose: components["schemas"]["PoseDraft"];
+            tried: components["schemas"]["Tried"];
         };
         Question: {
             help: string;
@@ -5254,6 +5388,10 @@ export interface components {
             seconds: number;
             sides: components["schemas"]["SidedSideTotals"];
         };
+        TouchDraft: {
+            other: string;
+            spot: string;
+        };
         TraceAnalysis: {
             /** Format: double */
             fade?: number;
@@ -5313,6 +5451,11 @@ export interface components {
         };
         Trials: {
             angles: number[];
+        };
+        Tried: {
+            figure?: components["schemas"]["Figure"];
+            findings: components["schemas"]["Finding"][];
+            handles: components["schemas"]["Handle"][];
         };
         TurnCount: {
             /** Format: int32 */
@@ -9035,6 +9178,188 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["FromHome"][];
                 };
+            };
+        };
+    };
+    own: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnPosition"][];
+                };
+            };
+        };
+    };
+    file_2: {
+        parameters: {
+            query: {
+                id: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PositionFile"];
+                };
+            };
+        };
+    };
+    take_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PositionFile"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnPosition"][];
+                };
+            };
+        };
+    };
+    pulled: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pull"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pulled"];
+                };
+            };
+        };
+    };
+    tried: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnPosition"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Tried"];
+                };
+            };
+        };
+    };
+    one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                positionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnPosition"];
+                };
+            };
+        };
+    };
+    save_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                positionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnPosition"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnPosition"];
+                };
+            };
+        };
+    };
+    remove_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                positionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -1,12 +1,13 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../../../shared/api/client';
 import { words as plain } from '../../../shared/units';
 import { Failure } from '../../../shared/ui/Findings';
 import { TurnableFigure } from '../../../shared/draw/TurnableFigure';
 import { useFigures } from '../../../shared/draw/useFigures';
 import { useCatalogue } from '../../../shared/ui/useCatalogue';
+import { ImportPositions } from './ImportPositions';
 import { Methods } from './Methods';
 
 /** Positions with their drawings, and the methods: what a coach can prescribe from. */
@@ -56,6 +57,7 @@ function Positions({ start }: { start: string }) {
           onChange={(e) => setWords(e.target.value)}
         />
       </label>
+      <ImportPositions />
       <Failure error={found.error} />
       {found.data?.length === 0 && <p className="text-soft">Nothing fits. Try fewer words.</p>}
       <ul className="grid gap-4 sm:grid-cols-2 xl:grid-cols-3">
@@ -122,13 +124,15 @@ function PositionCard({ entry, show }: { entry: Schemas['LibraryEntry']; show: S
           )}
         </div>
         <div>
-          <h3 className="font-bold">{position.name}</h3>
+          <h3 className="font-bold">
+            {position.name} {entry.own && <span className="font-normal text-soft">(ours)</span>}
+          </h3>
           <p className="text-sm text-soft">{position.motions.map(plain).join(', ')}</p>
           <p className="mt-1 text-sm">{position.setup}</p>
         </div>
       </div>
       {t && (
-        <details className="mt-2 text-sm">
+        <details className="mt-2 text-sm" open={entry.own}>
           <summary className="cursor-pointer font-semibold">Press, pull, props, faults, stop signs</summary>
           <p className="mt-1">
             <span className="text-soft">Lengthened:</span> {t.tissue}
@@ -157,6 +161,9 @@ function PositionCard({ entry, show }: { entry: Schemas['LibraryEntry']; show: S
             <span className="font-semibold text-warn">Stop for:</span> {t.stops.join('; ')}
           </p>
           <p className="text-soft">{t.source.text}</p>
+          <Link className="inline-block py-2 font-semibold underline" to={`/library/${position.id}`}>
+            {entry.own ? 'Change' : 'Copy and change'}
+          </Link>
         </details>
       )}
     </>

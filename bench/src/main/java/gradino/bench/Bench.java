@@ -74,6 +74,7 @@ public final class Bench {
         all.put("estimate", RangeBench::estimate);
         all.put("ranges", ServerBench::ranges);
         all.put("draw", DrawBench::rangeMap);
+        all.put("figures", FigureBench::figures);
         all.put("library", ComposeBench::library);
         all.put("score", ComposeBench::score);
         all.put("streams", DeviceBench::streams);

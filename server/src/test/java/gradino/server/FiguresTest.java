@@ -67,7 +67,7 @@ public class FiguresTest {
                 .hasSize(12);
         assertThat(server.get("/api/moving?joint=tail&way=CIRCLE").status()).isEqualTo(404);
         assertThat(server.get("/api/moving?position=squat-rocks&way=SIDEWAYS").status())
-                .isEqualTo(400);
+                .isEqualTo(422);
     }
 
     @Test

@@ -49,14 +49,14 @@ public class OwnPositionsTest {
         return copy;
     }
 
-    private TestServer.Response save(JsonNode own) {
+    private TestServer.Answer save(JsonNode own) {
         return server.put(OWN + MINE, own.toString());
     }
 
     @Test
     public void aCopyIsUsedLikeAnyOther() {
         assertThat(save(copy()).status()).isEqualTo(200);
-        assertThat(server.get("/api/library?words=quay rail").body()).hasSize(1);
+        assertThat(server.get("/api/library?words=quay+rail").body()).hasSize(1);
         assertThat(server.get("/api/figures").body().has(MINE)).isTrue();
         assertThat(server.get("/api/positions/" + MINE + "/figure?angle=150").status())
                 .isEqualTo(200);
@@ -64,7 +64,7 @@ public class OwnPositionsTest {
                 server.get("/api/clients/demo-rower/score/line?motion=shoulder-flexion&position=" + MINE + "&id=own-1");
         assertThat(line.status()).isEqualTo(200);
         assertThat(server.delete(OWN + MINE).status()).isEqualTo(204);
-        assertThat(server.get("/api/library?words=quay rail").body()).isEmpty();
+        assertThat(server.get("/api/library?words=quay+rail").body()).isEmpty();
         assertThat(server.get("/api/positions/" + MINE + "/figure").status()).isEqualTo(404);
     }
 

@@ -211,6 +211,10 @@ public final class TestServer implements AutoCloseable {
         return me.post(path, json);
     }
 
+    public Answer delete(String path) {
+        return me.delete(path);
+    }
+
     public Answer put(String path, String json) {
         return me.put(path, json);
     }

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Whether a position that the studio typed can stand in the catalogue: what is missing, unknown or said both ways. */
 public final class OwnCheck {
@@ -22,16 +23,20 @@ public final class OwnCheck {
     private final List<Finding> findings = new ArrayList<>();
     private final String path;
 
-    private OwnCheck(String path) {
+    private final List<Position> beside;
+
+    private OwnCheck(String path, List<Position> beside) {
         this.path = path;
+        this.beside = beside;
     }
 
     /**
      * @param methods ids of all that there are
      * @param path of the position in what was sent, with its dot at the end; empty for the whole
+     * @param beside that come with it and that it may lead to
      */
-    public static List<Finding> of(OwnPosition own, Set<String> methods, String path) {
-        var check = new OwnCheck(path);
+    public static List<Finding> of(OwnPosition own, Set<String> methods, String path, List<Position> beside) {
+        var check = new OwnCheck(path, beside);
         check.position(own.position());
         var training = own.position().training();
         if (training == null) {
@@ -97,9 +102,10 @@ public final class OwnCheck {
             var here = at + "[" + i + "]";
             hint.trouble().ifPresent(trouble -> add(here + ".words", "hint", trouble));
             if (hint.take() == Take.POSITION) {
-                boolean leads = Catalogue.position(hint.position())
-                        .filter(p -> p.trains() && p.motions().stream().anyMatch(position::allows))
-                        .isPresent();
+                boolean leads = Stream.concat(
+                                beside.stream().filter(p -> p.id().equals(hint.position())),
+                                Catalogue.position(hint.position()).stream())
+                        .anyMatch(p -> p.trains() && p.motions().stream().anyMatch(position::allows));
                 if (!leads) {
                     add(here + ".position", "unknown", "It must lead to a position that trains the same motion.");
                 }

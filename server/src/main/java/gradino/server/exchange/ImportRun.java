@@ -224,7 +224,7 @@ final class ImportRun {
             var methods = Stream.concat(Method.shipped().stream(), stores.sessions().methods().stream())
                     .map(Method::id)
                     .collect(Collectors.toSet());
-            OwnCheck.of(own, methods, "")
+            OwnCheck.of(own, methods, "", List.of())
                     .forEach(f -> row.finding("position_json", f.code(), f.path() + ": " + f.message()));
         }
         boolean stored = row.isClean()

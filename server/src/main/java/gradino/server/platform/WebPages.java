@@ -38,7 +38,7 @@ class WebPages implements WebMvcConfigurer {
             "/studio/**",
             "/lines/**",
             "/noise/**",
-            "/library",
+            "/library/**",
             "/decisions",
             "/month/**",
             "/rules/**"

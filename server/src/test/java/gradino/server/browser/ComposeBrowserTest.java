@@ -37,6 +37,21 @@ public class ComposeBrowserTest extends InBrowser {
     }
 
     @Test
+    public void anEasierOptionIsTakenWithOneTapAndUndone() {
+        openIt();
+        int before = seconds(minutes().innerText());
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Easier"))
+                .getByRole(AriaRole.BUTTON)
+                .filter(new Locator.FilterOptions().setHasText("The set-up says"))
+                .first()
+                .click();
+        // Ten seconds a side to set it up.
+        assertThat(minutes()).hasText(clock(before + 20));
+        browser.button("Undo (Ctrl+Z)");
+        assertThat(minutes()).hasText(clock(before));
+    }
+
+    @Test
     public void secondsChangeByKeysOnBothSidesAndComeBackWithUndo() {
         openIt();
         int before = seconds(minutes().innerText());

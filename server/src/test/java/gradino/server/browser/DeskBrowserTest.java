@@ -150,6 +150,30 @@ public class DeskBrowserTest extends InBrowser {
     }
 
     @Test
+    public void aShippedPositionIsCopiedPosedAndKeptAsOurs() {
+        page.navigate(server.url("/library/standing-knee-hug"));
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Knee hug at the capstan");
+        var knee =
+                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^wrist, other")));
+        var before = knee.getAttribute("cy");
+        knee.focus();
+        page.keyboard().press("ArrowUp");
+        assertThat(knee).not().hasAttribute("cy", before);
+        page.getByLabel("Set-up, as a client hears it").fill("");
+        assertThat(page.getByText("How is it set up?")).isVisible();
+        browser.button("Save");
+        assertThat(page.getByText("How is it set up?")).isVisible();
+        page.getByLabel("Set-up, as a client hears it").fill("Stand at the capstan.");
+        browser.button("Save");
+        assertThat(page.getByText("(ours)")).isVisible();
+        page.getByText("Change", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("Knee hug at the capstan");
+        browser.button("Remove");
+        assertThat(page.getByText("(ours)")).hasCount(0);
+    }
+
+    @Test
     public void whatACoachWroteIsSavedAsItWasWrittenWhateverTheUnits() {
         var sessions = "/api/clients/demo-rower/sessions";
         var session = server.get(sessions).body().get(0).path("id").asString();

@@ -16,6 +16,7 @@ public class StudioPagesBrowserTest extends EveryPage {
                 "/runs/looked-at/replay",
                 "/studio/accounts",
                 "/library",
+                "/library/standing-knee-hug",
                 "/decisions",
                 "/rules",
                 "/rules/backtest",

@@ -34,8 +34,9 @@ class LibraryService {
      * A position to choose.
      *
      * @param wanted motions of it that are limited in this client; empty where none was named
+     * @param own whether the studio added it
      */
-    record LibraryEntry(Position position, List<String> wanted) {}
+    record LibraryEntry(Position position, List<String> wanted, boolean own) {}
 
     /** By position; asked for once, not with every letter of a search. */
     static Map<String, Figure> figures() {
@@ -60,7 +61,7 @@ class LibraryService {
         var query = new LibrarySearch.Query(words, motion, equipment, method, wanted);
         return LibrarySearch.find(Catalogue.positions(), query).stream()
                 .map(p -> new LibraryEntry(
-                        p, p.motions().stream().filter(wanted::contains).toList()))
+                        p, p.motions().stream().filter(wanted::contains).toList(), !Catalogue.isShipped(p.id())))
                 .toList();
     }
 

@@ -83,7 +83,7 @@ class PositionService {
 
     @Transactional(readOnly = true)
     Tried tried(OwnPosition own) {
-        var findings = OwnCheck.of(own, methodIds(), "");
+        var findings = OwnCheck.of(own, methodIds(), "", List.of());
         return PoseCheck.of(own.pose(), "pose").isEmpty()
                 ? new Tried(own.drawn(), Drag.handles(own.pose()), findings)
                 : new Tried(null, List.of(), findings);
@@ -106,7 +106,7 @@ class PositionService {
     @Transactional
     OwnPosition save(String id, OwnPosition own) {
         var named = named(id, own);
-        Problem.throwIfBlocking(OwnCheck.of(named, methodIds(), ""));
+        Problem.throwIfBlocking(OwnCheck.of(named, methodIds(), "", List.of()));
         keep(id, named);
         return named;
     }
@@ -185,12 +185,13 @@ class PositionService {
                     "format", "unknown-format", "This is no file of positions: it must say “" + FORMAT + "”.");
         }
         var findings = new ArrayList<Finding>();
-        file.positions()
-                .forEach(own -> keep(own.position().id(), named(own.position().id(), own)));
+        var beside = file.positions().stream().map(OwnPosition::position).toList();
         for (int i = 0; i < file.positions().size(); i++) {
-            findings.addAll(OwnCheck.of(file.positions().get(i), methodIds(), "positions[" + i + "]."));
+            findings.addAll(OwnCheck.of(file.positions().get(i), methodIds(), "positions[" + i + "].", beside));
         }
         Problem.throwIfBlocking(findings);
+        file.positions()
+                .forEach(own -> keep(own.position().id(), named(own.position().id(), own)));
         return positions.now();
     }
 

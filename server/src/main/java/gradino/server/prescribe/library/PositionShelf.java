@@ -2,12 +2,14 @@ package gradino.server.prescribe.library;
 
 import gradino.core.figure.OwnPosition;
 import jakarta.annotation.PostConstruct;
+import org.springframework.boot.sql.init.dependency.DependsOnDatabaseInitialization;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** Puts the studio's own positions beside those that ship, at the start and whenever they change. */
 @Component
+@DependsOnDatabaseInitialization
 public class PositionShelf {
     private final PositionRepository positions;
 
