@@ -46,7 +46,7 @@ export default defineConfig({
           groups: [
             {
               name: 'parts',
-              test: /src\/(shared\/ui\/(keys|ButtonLink|ClientCautions|NumberField)|shared\/said|shared\/draw\/FigureView|steps\/perform\/(setUp|SetUpFigure|StopRules))/,
+              test: /src\/(shared\/ui\/(keys|ButtonLink|ClientCautions|NumberField)|shared\/said|shared\/draw\/(FigureView|MovingFigure|moving)|steps\/perform\/(setUp|SetUpFigure|StopRules|MeasureNow|floor\/ticker))/,
             },
           ],
         },
