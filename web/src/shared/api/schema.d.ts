@@ -3791,10 +3791,10 @@ export interface components {
         };
         Mark: {
             /** @enum {string} */
-            kind: "LINE" | "ARROW" | "POLYGON" | "OUTLINE";
+            kind: "LINE" | "ARROW" | "POLYGON" | "DOT" | "OUTLINE";
             numbers: number[];
             /** @enum {string} */
-            role: "FLOOR" | "PROP" | "PROP_TOP" | "FAR" | "NEAR" | "TRUNK" | "WORKING" | "SECTOR" | "PRESS" | "PULL";
+            role: "FLOOR" | "PROP" | "PROP_TOP" | "FAR" | "NEAR" | "TRUNK" | "WORKING" | "SECTOR" | "PRESS" | "PULL" | "LANDMARK";
         };
         MeasurePreview: {
             asksForMore: boolean;
@@ -7118,6 +7118,7 @@ export interface operations {
                 angle?: number | null;
                 azimuth?: number | null;
                 elevation?: number | null;
+                landmarks?: boolean | null;
             };
             header?: never;
             path: {
@@ -9099,6 +9100,7 @@ export interface operations {
                 angle?: number | null;
                 azimuth?: number | null;
                 elevation?: number | null;
+                landmarks?: boolean | null;
             };
             header?: never;
             path?: never;
@@ -9439,6 +9441,7 @@ export interface operations {
                 angle?: number | null;
                 azimuth?: number | null;
                 elevation?: number | null;
+                landmarks?: boolean | null;
             };
             header?: never;
             path: {

@@ -15,6 +15,7 @@ const FILL: Record<Mark['role'], string> = {
   SECTOR: 'var(--pull-fill)',
   PRESS: 'var(--press)',
   PULL: 'var(--pull)',
+  LANDMARK: 'var(--ink)',
 };
 
 type Props = { figure: Figure; label: string; className?: string | undefined };
@@ -46,6 +47,15 @@ function MarkShape({ mark }: { mark: Mark }) {
       return <Arrow from={[a, -b]} to={[c, -d]} colour={fill} hollow={mark.role === 'PULL'} />;
     case 'POLYGON':
       return <polygon points={points(mark.numbers)} fill={fill} opacity={mark.role === 'SECTOR' ? 0.7 : undefined} />;
+    case 'DOT':
+      return (
+        <g fill={fill} fontSize={5} textAnchor="middle">
+          <circle cx={a} cy={-b} r={3.4} fill="var(--card)" stroke={fill} strokeWidth={0.6} />
+          <text x={a} y={1.8 - b}>
+            {c}
+          </text>
+        </g>
+      );
     case 'OUTLINE':
       return <path d={outline(mark.numbers)} fill={fill} stroke="var(--card)" strokeWidth={0.6} />;
   }

@@ -6,7 +6,14 @@ import { FigureView, type Figure } from './FigureView';
 type View = Schemas['View'];
 
 /** What is drawn; without a client it is nobody's body. */
-export type Drawn = { clientId?: string; position: string; motion?: string; side?: Side; angle?: number };
+export type Drawn = {
+  clientId?: string;
+  position: string;
+  motion?: string;
+  side?: Side;
+  angle?: number;
+  landmarks?: boolean;
+};
 
 const STEP = 15;
 
@@ -36,7 +43,10 @@ export function TurnableFigure({ figure, of, label, className }: Props) {
     staleTime: Infinity,
     gcTime: 60_000,
   });
-  const shown = view || !figure ? (turned.data ?? figure) : figure;
+  // What cannot be drawn leaves the last good picture.
+  const [good, keep] = useState(figure);
+  if (turned.data && turned.data !== good) keep(turned.data);
+  const shown = view || !figure ? (turned.data ?? good) : figure;
   if (!shown) return null;
   const now = view ?? shown.view;
   const turn = (from: View, right: number, up: number) =>

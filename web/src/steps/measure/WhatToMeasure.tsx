@@ -33,12 +33,14 @@ export function WhatToMeasure({ clientId, position, state, landmarks, preview }:
     motion: state.motion,
     side: state.side,
     angle: preview?.median,
+    landmarks: true,
   };
+  const marked = landmarks.split(', ').map((name, i) => `${i + 1} ${name}`);
   return (
     <figure>
       <TurnableFigure of={of} label={`What to measure: ${position.zero}`} className="h-56" />
       <figcaption className="text-sm text-soft">
-        {position.setup} Zero: {position.zero}. {landmarks && `Landmarks: ${landmarks}.`}
+        {position.setup} Zero: {position.zero}. {landmarks && `Landmarks: ${marked.join(', ')}.`}
       </figcaption>
     </figure>
   );

@@ -16,5 +16,13 @@ export function Going({ run, moments, line }: Props) {
   if (!way) return null;
   const side: Side = phase.side === 'RIGHT' ? 'RIGHT' : 'LEFT';
   const of = line ? ({ position: line.positionId, motion: line.motion, side } as const) : { joint: phase.contact };
-  return <MovingFigure of={of} way={way} place={placeAt(phase, elapsed)} label={phase.cue} className="h-[22vh]" />;
+  return (
+    <MovingFigure
+      of={of}
+      way={way}
+      place={placeAt(phase, elapsed)}
+      label={phase.cue}
+      className="h-[22vh] portrait:h-[14vh]"
+    />
+  );
 }

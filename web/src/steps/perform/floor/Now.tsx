@@ -71,7 +71,9 @@ export function Now({ run, moments, floor, trace, changeProp }: Props) {
           <p className="mt-1 text-xl text-soft sm:text-2xl">{next ? `next: ${next.cue}` : 'then the end'}</p>
           {ahead && <p className="text-xl font-semibold sm:text-2xl">prepare: {ahead}</p>}
           <Going run={run} moments={moments} line={line} />
-          {line && isSettingUp(phase) && <SetUpFigure line={line} side={phase.side} className="h-[20vh]" />}
+          {line && isSettingUp(phase) && (
+            <SetUpFigure line={line} side={phase.side} className="h-[20vh] portrait:h-[13vh]" />
+          )}
         </div>
       </div>
       <div className="relative h-[20vh] min-h-20 portrait:h-[9vh]">

@@ -33,7 +33,8 @@ public record Figure(List<Mark> marks, Box box, double angleDegrees, Pose.View v
         WORKING,
         SECTOR,
         PRESS,
-        PULL
+        PULL,
+        LANDMARK
     }
 
     public enum Kind {
@@ -43,6 +44,8 @@ public record Figure(List<Mark> marks, Box box, double angleDegrees, Pose.View v
         ARROW,
         /** x, y of each corner. */
         POLYGON,
+        /** x, y and a number to be read. */
+        DOT,
         /** Arcs joined by straight lines, anticlockwise: centre x, y, radius, from and to in degrees, of each. */
         OUTLINE
     }

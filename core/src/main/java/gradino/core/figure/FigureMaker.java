@@ -35,6 +35,7 @@ public final class FigureMaker {
      * @param motion id of the motion that works; null for none
      * @param angle from the position's zero, degrees; null as the pose is written
      * @param press whether the position has a press, and so an arrow for it
+     * @param landmarks whether the motion's are marked by their numbers
      * @param view null as the pose is written
      */
     public record Asked(
@@ -45,6 +46,7 @@ public final class FigureMaker {
             Build build,
             boolean press,
             boolean pull,
+            boolean landmarks,
             @Nullable View view) {
         public Asked {
             if (angle != null) {
@@ -62,23 +64,32 @@ public final class FigureMaker {
         }
 
         static Asked plain(Pose pose, @Nullable String motion) {
-            return new Asked(pose, motion, null, Side.LEFT, Build.typical(), true, true, null);
+            return new Asked(pose, motion, null, Side.LEFT, Build.typical(), true, true, false, null);
         }
 
         public Asked at(@Nullable Double otherAngle) {
-            return new Asked(pose, motion, otherAngle, side, build, press, pull, view);
+            return new Asked(pose, motion, otherAngle, side, build, press, pull, landmarks, view);
         }
 
         public Asked on(Side otherSide) {
-            return new Asked(pose, motion, angle, otherSide, build, press, pull, view);
+            return new Asked(pose, motion, angle, otherSide, build, press, pull, landmarks, view);
         }
 
         public Asked of(Build other) {
-            return new Asked(pose, motion, angle, side, other, press, pull, view);
+            return new Asked(pose, motion, angle, side, other, press, pull, landmarks, view);
         }
 
         public Asked seenFrom(@Nullable View other) {
-            return new Asked(pose, motion, angle, side, build, press, pull, other);
+            return new Asked(pose, motion, angle, side, build, press, pull, landmarks, other);
+        }
+
+        public Asked withLandmarks() {
+            return new Asked(pose, motion, angle, side, build, press, pull, true, view);
+        }
+
+        /** From where to where a joint can show the working angle; empty where nothing works. */
+        public Optional<Limit> range() {
+            return Optional.ofNullable(motion).flatMap(m -> Work.of(pose, m)).map(Work::range);
         }
 
         View seen() {
@@ -86,7 +97,7 @@ public final class FigureMaker {
         }
 
         Asked arrows(boolean hasPress, boolean hasPull) {
-            return new Asked(pose, motion, angle, side, build, hasPress, hasPull, view);
+            return new Asked(pose, motion, angle, side, build, hasPress, hasPull, landmarks, view);
         }
     }
 
@@ -199,6 +210,9 @@ public final class FigureMaker {
         work.ifPresent(w -> slices(w).forEach(corners -> marks.add(Props.polygon(Role.SECTOR, eye, corners))));
         marks.addAll(props.lines());
         work.ifPresent(w -> marks.addAll(arrows(w)));
+        if (asked.landmarks() && asked.motion() != null) {
+            marks.addAll(Landmarks.seen(asked.motion(), body, eye));
+        }
         var all = new ArrayList<Mark>();
         all.add(mat.seen(eye));
         all.addAll(marks);

@@ -10,7 +10,15 @@ import java.util.Map;
  * How far a joint goes in a drawing, degrees, from {@code joint-limits.csv}: the usual range's mean and three standard
  * deviations, so that no healthy reading is refused.
  */
-record Limit(double least, double most) {
+public record Limit(double least, double most) {
+    private static final double MOST = 3600;
+
+    public Limit {
+        if (!(least <= most) || Math.abs(least) > MOST || Math.abs(most) > MOST) {
+            throw new IllegalArgumentException("a limit goes from " + least + " to " + most + "°");
+        }
+    }
+
     private static final List<String> NAMES = List.of("flexion", "abduction", "rotation");
     private static final Limit NONE = new Limit(-360, 360);
     private static final Map<Freedom, Limit> ALL = read();
@@ -30,7 +38,7 @@ record Limit(double least, double most) {
         return ALL.getOrDefault(freedom, NONE);
     }
 
-    boolean allows(double degrees) {
+    public boolean allows(double degrees) {
         return degrees >= least && degrees <= most;
     }
 

@@ -95,6 +95,20 @@ record Work(List<Part> parts, double zero, int sign) {
         return sign * (angles.get(first.freedom()) - zero) / first.share();
     }
 
+    /** Of the working angle, as far as every joint that shares it goes. */
+    Limit range() {
+        double least = -Double.MAX_VALUE;
+        double most = Double.MAX_VALUE;
+        for (var part : parts) {
+            var limit = Limit.of(part.freedom());
+            double one = sign * (limit.least() - zero) / part.share();
+            double other = sign * (limit.most() - zero) / part.share();
+            least = Math.max(least, Math.min(one, other));
+            most = Math.min(most, Math.max(one, other));
+        }
+        return new Limit(least, most);
+    }
+
     void set(Angles angles, double degrees) {
         for (var part : parts) {
             angles.set(part.freedom(), zero + sign * part.share() * degrees);

@@ -212,4 +212,37 @@ public class FigureTest {
         var inner = Outline.of(List.of(new Outline.Circle(0, 0, 5), new Outline.Circle(1, 0, 1)));
         assertThat(inner).containsExactly(0, 0, 5, 0, 360);
     }
+
+    @DataProvider
+    public Object[][] motions() {
+        return Catalogue.motions().stream().map(m -> new Object[] {m.id()}).toArray(Object[][]::new);
+    }
+
+    /** Every landmark that a motion names is a point of the body, marked by its number. */
+    @Test(dataProvider = "motions")
+    public void landmarksAreMarkedWhereTheyLie(String motion) {
+        for (var name : Landmarks.names(motion)) {
+            assertThat(Landmarks.spots(name)).as(name).isNotEmpty();
+        }
+        var position =
+                Catalogue.positions().stream().filter(p -> p.allows(motion)).findFirst();
+        position.ifPresent(p -> {
+            var asked = Asked.of(p, motion).orElseThrow();
+            assertThat(FigureMaker.draw(asked).marks()).noneMatch(m -> m.kind() == Kind.DOT);
+            assertThat(FigureMaker.draw(asked.withLandmarks()).marks().stream()
+                            .filter(m -> m.kind() == Kind.DOT)
+                            .map(m -> m.numbers().get(2).intValue())
+                            .distinct())
+                    .hasSize(Landmarks.names(motion).size());
+        });
+    }
+
+    @Test
+    public void aWorkingAngleHasTheRangeOfItsJoint() {
+        var range = asked("prone-knee-bent", "hip-internal-rotation").range().orElseThrow();
+        assertThat(range.allows(45)).isTrue();
+        assertThat(range.allows(71)).isFalse();
+        var front = asked("seated-90-90-front", "hip-external-rotation").range().orElseThrow();
+        assertThat(front.allows(10)).isTrue();
+    }
 }

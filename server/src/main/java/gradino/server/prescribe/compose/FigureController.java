@@ -30,6 +30,7 @@ class FigureController {
      *
      * @param motion the position's first unless it says otherwise
      * @param angle as the pose is written unless it says otherwise
+     * @param landmarks whether the motion's are marked, numbered as it names them
      * @param azimuth with the elevation, from where; as the pose is written unless both say otherwise
      */
     record FigureAsk(
@@ -37,17 +38,27 @@ class FigureController {
             @Nullable Side side,
             @Nullable Double angle,
             @Nullable Double azimuth,
-            @Nullable Double elevation) {
+            @Nullable Double elevation,
+            @Nullable Boolean landmarks) {
         Asked of(String positionId) {
             within("angle", angle, 360);
             within("azimuth", azimuth, 3600);
             within("elevation", elevation, 90);
-            return Catalogue.position(positionId)
+            var asked = Catalogue.position(positionId)
                     .flatMap(p -> Asked.of(p, motion == null ? p.motions().get(0) : motion))
                     .orElseThrow(Problem::nothingHere)
                     .on(side == null ? Side.LEFT : side)
                     .at(angle)
                     .seenFrom(azimuth == null || elevation == null ? null : new View(azimuth, elevation));
+            var range = asked.range();
+            if (angle != null && range.isPresent() && !range.get().allows(angle)) {
+                throw Problem.invalid(
+                        "angle",
+                        "out-of-bounds",
+                        "In this position the angle goes from %.0f to %.0f°, not to %.0f°."
+                                .formatted(range.get().least(), range.get().most(), angle));
+            }
+            return Boolean.TRUE.equals(landmarks) ? asked.withLandmarks() : asked;
         }
 
         private static void within(String path, @Nullable Double value, int most) {

@@ -58,6 +58,7 @@ final class HandoutFigure {
             case ARROW -> arrow(n);
             case POLYGON -> polygon(n);
             case OUTLINE -> outline(n);
+            case DOT -> throw new IllegalStateException("a hand-out marks no landmarks");
         }
     }
 
@@ -121,6 +122,7 @@ final class HandoutFigure {
             case SECTOR -> new Color(0x9FC6D4);
             case PRESS -> new Color(0xA33A17);
             case PULL -> new Color(0x14566F);
+            case LANDMARK -> Color.BLACK;
         };
     }
 
