@@ -1,8 +1,9 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, ask, findingsOf, type Schemas } from '../../../shared/api/client';
+import { ButtonLink } from '../../../shared/ui/ButtonLink';
 import { Failure, OtherFindings } from '../../../shared/ui/Findings';
 
-/** Positions that another studio gave as a file. */
+/** A position of ours from nothing, or those that another studio gave as a file. */
 export function ImportPositions() {
   const queries = useQueryClient();
   const take = useMutation({
@@ -13,6 +14,7 @@ export function ImportPositions() {
   const findings = findingsOf(take.error);
   return (
     <div className="mb-4">
+      <ButtonLink to="/library/new">New position</ButtonLink>{' '}
       <label className="inline-block min-h-11 cursor-pointer border border-rule bg-card px-4 py-2 font-semibold focus-within:outline-2">
         Import positions
         <input

@@ -6,8 +6,11 @@ import { Button } from '../../../shared/ui/Button';
 import { Failure, OtherFindings } from '../../../shared/ui/Findings';
 import { useDebounced } from '../../../shared/ui/useDebounced';
 import { Mannequin } from './Mannequin';
-import { copyOf, type Own } from './own';
+import { blank, copyOf, type Own } from './own';
 import { PositionForm } from './PositionForm';
+
+/** What a new one is posed from. */
+const STANDING = 'standing-trunk';
 
 /** A studio's own position, or a copy of one that ships. */
 export function PositionPage() {
@@ -16,11 +19,13 @@ export function PositionPage() {
     queryKey: ['own-position', positionId],
     staleTime: Infinity,
     queryFn: async () => {
-      const one = { params: { path: { positionId } } };
+      const isNew = positionId === 'new';
+      const one = { params: { path: { positionId: isNew ? STANDING : positionId } } };
       const [own, ours] = await Promise.all([
         ask(api.GET('/api/own-positions/{positionId}', one)),
         ask(api.GET('/api/own-positions')),
       ]);
+      if (isNew) return { own: blank(own, newId()), isOurs: false };
       const isOurs = ours.some((o) => o.position.id === positionId);
       return { own: isOurs ? own : copyOf(own, newId()), isOurs };
     },
@@ -68,7 +73,9 @@ function Editor({ start, isOurs }: { start: Own; isOurs: boolean }) {
     mutationFn: () => ask(api.DELETE('/api/own-positions/{positionId}', path)),
     onSuccess: () => saved(''),
   });
-  const findings = findingsOf(save.error).length > 0 ? findingsOf(save.error) : (tried.data?.findings ?? []);
+  // What is not typed yet is no fault before it is to be saved.
+  const all = tried.data?.findings ?? [];
+  const findings = save.isError ? all : all.filter((f) => f.path.startsWith('pose'));
   return (
     <>
       <div className="mb-4 flex flex-wrap items-center justify-between gap-3">

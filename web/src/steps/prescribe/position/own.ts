@@ -38,6 +38,12 @@ export function withPose(own: Own, part: Partial<Own['pose']>): Own {
   return { ...own, pose: { ...own.pose, ...part } };
 }
 
+/** Somebody standing, of whom nothing is said yet. */
+export function blank(standing: Own, id: string): Own {
+  const said = { id, name: '', motions: [], setup: '', zero: '', training: NOTHING };
+  return withPose(withPosition(standing, said), { zeros: {} });
+}
+
 /** A copy of one that ships has its own id and says so. */
 export function copyOf(own: Own, id: string): Own {
   return withPosition(own, { id, name: `${own.position.name}, our way` });

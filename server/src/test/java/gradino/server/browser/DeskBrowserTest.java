@@ -160,10 +160,10 @@ public class DeskBrowserTest extends InBrowser {
         page.keyboard().press("ArrowUp");
         assertThat(knee).not().hasAttribute("cy", before);
         page.getByLabel("Set-up, as a client hears it").fill("");
-        assertThat(page.getByText("How is it set up?")).isVisible();
         browser.button("Save");
         assertThat(page.getByText("How is it set up?")).isVisible();
         page.getByLabel("Set-up, as a client hears it").fill("Stand at the capstan.");
+        assertThat(page.getByText("How is it set up?")).hasCount(0);
         browser.button("Save");
         assertThat(page.getByText("(ours)")).isVisible();
         page.getByText("Change", new Page.GetByTextOptions().setExact(true)).click();
