@@ -44,7 +44,7 @@ function Stage({ position, label }: { position: string; label: 'before' | 'now' 
   return (
     <li className={`w-40 border-b-4 bg-card p-2 ${label === 'now' ? 'border-ink' : 'border-rule'}`}>
       <span className="text-xs text-soft">{label}</span>
-      {figure && <FigureView figure={figure} label="" className="h-24" />}
+      {figure && <FigureView figure={figure} label={name} className="h-24" />}
       <span className="block text-sm font-semibold">{name}</span>
     </li>
   );

@@ -80,7 +80,7 @@ public final class OwnCheck {
         hints(at + "easier", t.easier(), position);
         hints(at + "harder", t.harder(), position);
         for (var both : t.contradictions()) {
-            add(at + "easier", "both-ways", "“" + both + "” stands as easier and as harder: one of them is right.");
+            add(at + "easier", "both-ways", "“" + both + "” is listed as easier and as harder: remove one of them.");
         }
     }
 

@@ -167,7 +167,9 @@ class PositionService {
             throw Problem.invalid(
                     "position",
                     "in-use",
-                    lines == 1 ? "A line is or was done in it." : lines + " lines are or were done in it.");
+                    lines == 1
+                            ? "It cannot be removed: a line of a program has used this position."
+                            : "It cannot be removed: %d lines of programs have used this position.".formatted(lines));
         }
         keep(id, null);
     }
