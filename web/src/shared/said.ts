@@ -7,7 +7,7 @@ const SENTENCES = new Set(
 );
 
 /** What a coach wrote into a block or a position: it goes back as it came. */
-const TYPED = /^(words|training)$/;
+const TYPED = new Set(['words', 'training']);
 
 const AMOUNT = /(?:(\d+(?:\.\d+)?)( to | and | → |–))?(\d+(?:\.\d+)?)( cm| kg)(?![\w/·])|\d+\.\d+(?![\d.])/g;
 
@@ -48,7 +48,7 @@ function walk(of: Answer, isSentence: boolean) {
     const says = isList ? isSentence : SENTENCES.has(key) || (isSpoken && (key === 'text' || key === 'answer'));
     if (typeof value === 'string') {
       if (says) of[key] = sentence(value);
-    } else if (typeof value === 'object' && value !== null && !TYPED.test(key)) {
+    } else if (typeof value === 'object' && value !== null && !TYPED.has(key)) {
       walk(value as Answer, says);
     }
   }

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { Schemas } from '../../../shared/api/client';
 import { MovingFigure } from '../../../shared/draw/MovingFigure';
+import { useDebounced } from '../../../shared/ui/useDebounced';
 import { placeAt, wayOf } from '../../../shared/draw/moving';
 import type { Phase } from './phases';
 
@@ -13,13 +14,15 @@ export function BlockMotion({ phases, motion, position, angles }: Props) {
   const way = phases.map(wayOf).find((w) => w !== undefined);
   const length = first && last ? last.endSecond - first.startSecond : 0;
   const second = useClock(way !== undefined, length);
+  // Not for every digit of an angle.
+  const at = useDebounced(angles, 400);
   if (!first || !way) return null;
   const now = first.startSecond + second;
   const phase = phases.find((p) => p.startSecond <= now && now < p.endSecond) ?? first;
   const side = phase.side === 'RIGHT' ? 'RIGHT' : 'LEFT';
   return (
     <MovingFigure
-      of={{ position, motion, side, angle: side === 'RIGHT' ? angles.right : angles.left }}
+      of={{ position, motion, side, angle: side === 'RIGHT' ? at.right : at.left }}
       way={way}
       place={placeAt(phase, now - phase.startSecond)}
       label={`${phase.cue}, as it is done`}

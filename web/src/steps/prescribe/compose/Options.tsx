@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { api, ask, type Schemas } from '../../../shared/api/client';
 import { Failure } from '../../../shared/ui/Findings';
@@ -17,7 +17,8 @@ type Props = {
 export function Options({ clientId, line, take, move }: Props) {
   const options = useQuery({
     queryKey: ['options', clientId, line],
-    placeholderData: (before: Option[] | undefined) => before,
+    placeholderData: keepPreviousData,
+    gcTime: 10_000,
     queryFn: () =>
       ask(api.POST('/api/clients/{clientId}/score/options', { params: { path: { clientId } }, body: line })),
   });

@@ -1,5 +1,6 @@
 import { Button } from '../../../shared/ui/Button';
 import { withPose, type Change, type Own } from './own';
+import { Pick } from './Pick';
 import { POINTS } from './points';
 
 const KINDS = ['block', 'bench', 'chair', 'table', 'ball', 'roll', 'weight', 'wall', 'strap', 'band'];
@@ -22,8 +23,13 @@ export function DrawnProps({ own, change }: { own: Own; change: Change }) {
     <fieldset className="mt-3">
       <legend className="text-sm text-soft">Drawn with it</legend>
       {props.map((p, i) => (
-        <div key={i} className="mt-1 flex flex-wrap gap-2">
-          <Pick label="Thing" value={p.kind} options={KINDS.map((k) => [k, k])} pick={(kind) => put(i, { kind })} />
+        <div key={i} className="mt-1 flex flex-wrap items-end gap-2">
+          <Pick
+            label="Thing"
+            value={p.kind}
+            options={KINDS.map((k) => [k, k] as const)}
+            pick={(kind) => put(i, { kind })}
+          />
           <Pick label="At" value={p.spot} options={POINTS} pick={(spot) => put(i, { spot })} />
           {TWO_ENDS.includes(p.kind) && (
             <Pick label="To" value={p.other} options={POINTS} pick={(other) => put(i, { other })} />
@@ -35,24 +41,5 @@ export function DrawnProps({ own, change }: { own: Own; change: Change }) {
         Add a thing
       </Button>
     </fieldset>
-  );
-}
-
-type PickProps = { label: string; value: string; options: [string, string][]; pick: (value: string) => void };
-
-function Pick({ label, value, options, pick }: PickProps) {
-  return (
-    <select
-      aria-label={label}
-      className="block min-h-11 border border-rule bg-card px-2 text-ink"
-      value={value}
-      onChange={(e) => pick(e.target.value)}
-    >
-      {options.map(([id, name]) => (
-        <option key={id} value={id}>
-          {name}
-        </option>
-      ))}
-    </select>
   );
 }

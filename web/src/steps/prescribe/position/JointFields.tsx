@@ -3,6 +3,7 @@ import { NumberField } from '../../../shared/ui/NumberField';
 import { Ticks } from '../../../shared/ui/Ticks';
 import { DrawnProps } from './DrawnProps';
 import { withPose, type Change, type Own } from './own';
+import { Pick } from './Pick';
 import { POINTS } from './points';
 
 const SIDED = ['hip', 'knee', 'ankle', 'shoulder', 'elbow', 'wrist'];
@@ -31,20 +32,7 @@ export function JointFields({ own, change }: { own: Own; change: Change }) {
     <details className="mt-3">
       <summary className="cursor-pointer font-semibold">Joint angles, what lies on the floor, and props</summary>
       <div className="mt-2 grid grid-cols-2 items-end gap-3 sm:grid-cols-4">
-        <label className="text-sm text-soft">
-          Joint
-          <select
-            className="mt-1 block min-h-11 w-full border border-rule bg-card px-2 text-ink"
-            value={joint}
-            onChange={(e) => pick(e.target.value)}
-          >
-            {JOINTS.map(([id, name]) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Pick label="Joint" value={joint} options={JOINTS} pick={pick} />
         {ANGLES.map((name, n) => (
           <NumberField key={joint + name} label={name} unit="°" value={now[n] ?? 0} onChange={(v) => set(n, v ?? 0)} />
         ))}

@@ -29,7 +29,7 @@ export function PositionForm({ own, findings, change }: Props) {
     <div className="space-y-5">
       {text('Name', position.name, 'position.name', (name) => withPosition(own, { name }))}
       <Motions own={own} findings={findings} change={change} />
-      {text('Set-up, as a client hears it', position.setup, 'position.setup', (setup) => withPosition(own, { setup }))}
+      <SetUp own={own} findings={findings} change={change} />
       {text('The angle is 0 when', position.zero, 'position.zero', (zero) => withPosition(own, { zero }))}
       {WORDS.map(([name, label]) => (
         <div key={name}>
@@ -42,6 +42,22 @@ export function PositionForm({ own, findings, change }: Props) {
       )}
       <Suits findings={findings} change={change} training={training} />
     </div>
+  );
+}
+
+/** Some sentences: all of them are seen. */
+function SetUp({ own, findings, change }: Props) {
+  return (
+    <label className="block text-sm text-soft">
+      Set-up, as a client hears it
+      <textarea
+        rows={3}
+        className="mt-1 block w-full border-2 border-rule bg-transparent p-2 text-lg text-ink focus:border-ink"
+        value={own.position.setup}
+        onChange={(e) => change((o) => withPosition(o, { setup: e.target.value }))}
+      />
+      <FieldFinding findings={findings} path="position.setup" />
+    </label>
   );
 }
 

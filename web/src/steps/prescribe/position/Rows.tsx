@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { Finding, Schemas } from '../../../shared/api/client';
 import { Button } from '../../../shared/ui/Button';
 import { FieldFinding } from '../../../shared/ui/Findings';
@@ -5,44 +6,64 @@ import { NumberField } from '../../../shared/ui/NumberField';
 import { TextField } from '../../../shared/ui/TextField';
 import { useCatalogue } from '../../../shared/ui/useCatalogue';
 import type { Hint } from './own';
+import { Pick } from './Pick';
 
 type Pair = Schemas['Pair'];
 type RowsProps<T> = { title: string; path: string; rows: T[]; findings: Finding[]; change: (rows: T[]) => void };
+type ListProps<T> = RowsProps<T> & {
+  blank: T;
+  columns: string;
+  row: (row: T, put: (part: Partial<T>) => void, path: string) => ReactNode;
+};
 
-const at = <T,>(rows: T[], i: number, row: T) => rows.map((old, n) => (n === i ? row : old));
-
-/** A thing and what it leads to: a prop and its effect, a fault and its fix. */
-export function Pairs({ title, then, ...rest }: RowsProps<Pair> & { then: string }) {
-  const { rows, findings, path, change } = rest;
+/** Rows of a list, each to be changed or removed, and one more. */
+function RowList<T extends object>({ title, path, rows, findings, change, blank, columns, row }: ListProps<T>) {
   return (
     <fieldset>
       <legend className="font-semibold">{title}</legend>
       <FieldFinding findings={findings} path={path} />
-      {rows.map((row, i) => (
+      {rows.map((one, i) => (
         <div key={i} className="flex items-start gap-3">
-          <div className="grid flex-1 gap-3 sm:grid-cols-2">
-            <TextField
-              label="What"
-              value={row.what}
-              onChange={(what) => change(at(rows, i, { ...row, what }))}
-              path={`${path}[${i}].what`}
-              findings={findings}
-            />
-            <TextField
-              label={then}
-              value={row.then}
-              onChange={(next) => change(at(rows, i, { ...row, then: next }))}
-              path={`${path}[${i}].then`}
-              findings={findings}
-            />
+          <div className={`grid flex-1 gap-3 ${columns}`}>
+            {row(one, (part) => change(rows.map((r, n) => (n === i ? { ...r, ...part } : r))), `${path}[${i}]`)}
           </div>
           <Button onClick={() => change(rows.filter((_, n) => n !== i))}>Remove</Button>
         </div>
       ))}
-      <Button className="mt-2" onClick={() => change([...rows, { what: '', then: '' }])}>
+      <Button className="mt-2" onClick={() => change([...rows, blank])}>
         Add one
       </Button>
     </fieldset>
+  );
+}
+
+/** A thing and what it leads to: a prop and its effect, a fault and its fix. */
+export function Pairs({ then, ...list }: RowsProps<Pair> & { then: string }) {
+  const { findings } = list;
+  return (
+    <RowList
+      {...list}
+      blank={{ what: '', then: '' }}
+      columns="sm:grid-cols-2"
+      row={(pair, put, path) => (
+        <>
+          <TextField
+            label="What"
+            value={pair.what}
+            onChange={(what) => put({ what })}
+            path={`${path}.what`}
+            findings={findings}
+          />
+          <TextField
+            label={then}
+            value={pair.then}
+            onChange={(next) => put({ then: next })}
+            path={`${path}.then`}
+            findings={findings}
+          />
+        </>
+      )}
+    />
   );
 }
 
@@ -61,71 +82,49 @@ const TAKES: [Hint['take'], string, string][] = [
 ];
 
 /** Ways to make it easier or harder: each leads to another position, changes a number or is said in the set-up. */
-export function Hints({ title, path, rows, findings, change, motions }: RowsProps<Hint> & { motions: string[] }) {
+export function Hints({ motions, ...list }: RowsProps<Hint> & { motions: string[] }) {
   const positions = useCatalogue().data?.positions.filter((p) => p.motions.some((m) => motions.includes(m))) ?? [];
+  const { findings } = list;
   return (
-    <fieldset>
-      <legend className="font-semibold">{title}</legend>
-      <FieldFinding findings={findings} path={path} />
-      {rows.map((row, i) => (
-        <div key={i} className="flex items-start gap-3">
-          <div className="grid flex-1 gap-3 sm:grid-cols-3">
-            <TextField
-              label="As you say it"
-              value={row.words}
-              onChange={(words) => change(at(rows, i, { ...row, words }))}
-              path={`${path}[${i}].words`}
-              findings={findings}
-            />
-            <label className="text-sm text-soft">
-              It changes
-              <select
-                className="mt-1 block min-h-11 w-full border border-rule bg-card px-2 text-ink"
-                value={row.take}
-                onChange={(e) => {
-                  const take = TAKES.find(([id]) => id === e.target.value)?.[0] ?? 'SET_UP';
-                  change(at(rows, i, { ...row, take, position: '', by: 0 }));
-                }}
-              >
-                {TAKES.map(([id, name]) => (
-                  <option key={id} value={id}>
-                    {name}
-                  </option>
-                ))}
-              </select>
-            </label>
-            {row.take === 'POSITION' ? (
-              <label className="text-sm text-soft">
-                Which
-                <select
-                  className="mt-1 block min-h-11 w-full border border-rule bg-card px-2 text-ink"
-                  value={row.position}
-                  onChange={(e) => change(at(rows, i, { ...row, position: e.target.value }))}
-                >
-                  <option value="">pick one</option>
-                  {positions.map((p) => (
-                    <option key={p.id} value={p.id}>
-                      {p.name}
-                    </option>
-                  ))}
-                </select>
-                <FieldFinding findings={findings} path={`${path}[${i}].position`} />
-              </label>
-            ) : (
-              <NumberField
-                label={row.take === 'SET_UP' ? 'Height, 0 for none' : 'By'}
-                unit={TAKES.find(([id]) => id === row.take)?.[2] ?? ''}
-                value={row.by}
-                onChange={(by) => change(at(rows, i, { ...row, by: by ?? 0 }))}
+    <RowList
+      {...list}
+      blank={{ words: '', take: 'SET_UP', position: '', by: 0 }}
+      columns="sm:grid-cols-3"
+      row={(hint, put, path) => (
+        <>
+          <TextField
+            label="As you say it"
+            value={hint.words}
+            onChange={(words) => put({ words })}
+            path={`${path}.words`}
+            findings={findings}
+          />
+          <Pick
+            label="It changes"
+            value={hint.take}
+            options={TAKES}
+            pick={(id) => put({ take: TAKES.find(([take]) => take === id)?.[0] ?? 'SET_UP', position: '', by: 0 })}
+          />
+          {hint.take === 'POSITION' ? (
+            <div>
+              <Pick
+                label="Which"
+                value={hint.position}
+                options={[['', 'pick one'], ...positions.map((p) => [p.id, p.name] as const)]}
+                pick={(position) => put({ position })}
               />
-            )}
-          </div>
-          <Button onClick={() => change(rows.filter((_, n) => n !== i))}>Remove</Button>
-        </div>
-      ))}
-      <Button className="mt-2" onClick={() => change([...rows, { words: '', take: 'SET_UP', position: '', by: 0 }])}>
-        Add one
-      </Button>
-    </fieldset>
+              <FieldFinding findings={findings} path={`${path}.position`} />
+            </div>
+          ) : (
+            <NumberField
+              label={hint.take === 'SET_UP' ? 'Height, 0 for none' : 'By'}
+              unit={TAKES.find(([id]) => id === hint.take)?.[2] ?? ''}
+              value={hint.by}
+              onChange={(by) => put({ by: by ?? 0 })}
+            />
+          )}
+        </>
+      )}
+    />
   );
 }

@@ -8,7 +8,6 @@ import com.networknt.schema.SpecificationVersion;
 import gradino.core.figure.OwnPosition;
 import gradino.server.report.RecordSchema;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -134,14 +133,6 @@ public class OwnPositionsTest {
     @Test
     public void thePublishedSchemaIsTheRecords() throws IOException {
         var schema = RecordSchema.of(PositionFile.class, "urn:gradino:schema:positions-1", "A studio's positions");
-        var written =
-                JsonMapper.builder().build().writerWithDefaultPrettyPrinter().writeValueAsString(schema) + "\n";
-        if (Boolean.getBoolean("gradino.api.write")) {
-            Files.writeString(SCHEMA, written);
-            return;
-        }
-        assertThat(Files.readString(SCHEMA)).as("./gradino api writes it anew").isEqualTo(written);
-        assertThat(new String(server.bytes("/schema/positions-1.json"), StandardCharsets.UTF_8))
-                .isEqualTo(written);
+        RecordSchema.checkPublished(SCHEMA, schema, () -> server.bytes("/schema/positions-1.json"));
     }
 }

@@ -89,7 +89,7 @@ public final class FigureMaker {
 
         /** From where to where a joint can show the working angle; empty where nothing works. */
         public Optional<Limit> range() {
-            return Optional.ofNullable(motion).flatMap(m -> Work.of(pose, m)).map(Work::range);
+            return work(this).map(Work::range);
         }
 
         View seen() {
@@ -108,20 +108,22 @@ public final class FigureMaker {
     private final Body body;
     private final List<Seen> seen = new ArrayList<>();
 
-    private FigureMaker(Asked asked) {
-        this.asked = asked;
-        this.eye = new Eye(asked.seen(), asked.side() == Side.RIGHT);
-        this.work = Optional.ofNullable(asked.motion()).flatMap(m -> Work.of(asked.pose(), m));
-        this.angles = asked.pose().angles.copy();
-        work.ifPresent(w -> w.set(angles, shown(w)));
+    private static FigureMaker of(Asked asked) {
+        var work = work(asked);
+        var angles = asked.pose().angles.copy();
+        work.ifPresent(w -> w.set(angles, shown(asked, w, angles)));
         Predicate<Freedom> held = f -> work.filter(w -> w.moves(f)).isPresent();
-        this.body = Settle.body(asked.build(), asked.pose(), angles, held);
+        return new FigureMaker(asked, angles, Settle.body(asked.build(), asked.pose(), angles, held));
+    }
+
+    private static Optional<Work> work(Asked asked) {
+        return Optional.ofNullable(asked.motion()).flatMap(m -> Work.of(asked.pose(), m));
     }
 
     private FigureMaker(Asked asked, Angles angles, Body body) {
         this.asked = asked;
         this.eye = new Eye(asked.seen(), asked.side() == Side.RIGHT);
-        this.work = Optional.ofNullable(asked.motion()).flatMap(m -> Work.of(asked.pose(), m));
+        this.work = work(asked);
         this.angles = angles;
         this.body = body;
     }
@@ -141,7 +143,7 @@ public final class FigureMaker {
         return body;
     }
 
-    private double shown(Work w) {
+    private static double shown(Asked asked, Work w, Angles angles) {
         if (asked.angle() != null) {
             return asked.angle();
         }
@@ -150,13 +152,13 @@ public final class FigureMaker {
     }
 
     /** The same is drawn again and again: while a number is typed, all other lines of the session stay as they are. */
-    private static final Kept<Figure> DRAWN = new Kept<>(asked -> new FigureMaker(asked).figure());
+    private static final Kept<Figure> DRAWN = new Kept<>(asked -> of(asked).figure());
 
     private static final Kept<Optional<Working>> WORKING = new Kept<>(FigureMaker::foundWorking);
 
     /** What is drawn while it is dragged is not asked for again. */
     static Figure drawOnce(Asked asked) {
-        return new FigureMaker(asked).figure();
+        return of(asked).figure();
     }
 
     public static Figure draw(Asked asked) {
@@ -188,13 +190,13 @@ public final class FigureMaker {
 
     /** The slices' corners in space, the tip first. */
     static List<List<Vec>> slices(Asked asked) {
-        var made = new FigureMaker(asked);
+        var made = of(asked);
         return made.work.map(made::slices).orElse(List.of());
     }
 
     /** The settled body, for checks. */
     static Body body(Asked asked) {
-        return new FigureMaker(asked).body;
+        return of(asked).body;
     }
 
     private Figure figure() {

@@ -9,14 +9,17 @@ import org.apache.commons.csv.CSVRecord;
 
 /** The poses of the catalogue's positions, from {@code poses.csv}; each begins from another one, the first ones from standing straight. */
 public final class Poses {
-    private static final Map<String, Pose> ALL = read();
+    /** Read when the first is asked for: start-up draws none. */
+    private static final class Shipped {
+        private static final Map<String, Pose> ALL = read();
+    }
 
     private static volatile Map<String, Pose> own = Map.of();
 
     private Poses() {}
 
     public static Optional<Pose> of(String positionId) {
-        return Optional.ofNullable(ALL.get(positionId)).or(() -> Optional.ofNullable(own.get(positionId)));
+        return Optional.ofNullable(Shipped.ALL.get(positionId)).or(() -> Optional.ofNullable(own.get(positionId)));
     }
 
     /** The studio's own, in place of any before. */

@@ -1,16 +1,23 @@
 package gradino.server.report;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import gradino.core.because.Because;
 import gradino.core.because.Term;
+import java.io.IOException;
 import java.lang.reflect.AnnotatedParameterizedType;
 import java.lang.reflect.AnnotatedType;
 import java.lang.reflect.Type;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -29,6 +36,17 @@ public final class RecordSchema {
 
     private final ObjectNode definitions = JSON.createObjectNode();
     private final Map<String, Class<?>> named = new TreeMap<>();
+
+    /** The published file is the record's schema, and it is what is served; {@code ./gradino api} writes it anew. */
+    public static void checkPublished(Path file, JsonNode schema, Supplier<byte[]> served) throws IOException {
+        var written = JSON.writerWithDefaultPrettyPrinter().writeValueAsString(schema) + "\n";
+        if (Boolean.getBoolean("gradino.api.write")) {
+            Files.writeString(file, written);
+            return;
+        }
+        assertThat(Files.readString(file)).as("./gradino api writes it anew").isEqualTo(written);
+        assertThat(new String(served.get(), StandardCharsets.UTF_8)).isEqualTo(written);
+    }
 
     public static JsonNode of(Class<?> type, String id, String title) {
         var schema = new RecordSchema();

@@ -19,7 +19,7 @@ final class OptionTakes {
     private static final double LEAST_DEGREES = -90;
     private static final double MOST_DEGREES = 200;
 
-    /** What is moved at the end of the range may not go below its own least; a bench or strap that is not named is no number. */
+    /** Names of the numbers that an option moves, whatever block has them. */
     private static final Map<Take, List<String>> NAMES = Map.of(
             Take.BENCH, List.of(Apparatuses.BENCH),
             Take.STRAP, List.of(Apparatuses.STRAP),
