@@ -69,7 +69,7 @@ public class FaultTest {
     public void killsOfTheServerAtRandomMomentsLoseNothingThatWasSaidYesTo() throws Exception {
         long seed = System.nanoTime();
         var random = new Random(seed);
-        try (var server = new ServerProcess(RunningServer.directory(RunningServer.Data.DEMO))) {
+        try (var server = new ServerProcess(TestServer.demoDirectory())) {
             var caller = new Caller(server.port);
             caller.signIn("maren", "lantern quay studio");
             var floor = caller.post("/api/lines/demo-waller-line/runs", "{\"id\":\"killed\"}")

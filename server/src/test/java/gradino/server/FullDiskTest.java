@@ -21,6 +21,8 @@ public class FullDiskTest {
     /** A server starts in it; what is brought in takes more. */
     private static final long ROOM = 2 << 20;
 
+    private static final String LONG_STORY = "moved house ".repeat(60);
+
     private Path database;
 
     @BeforeClass
@@ -51,7 +53,7 @@ public class FullDiskTest {
     /** Rows of one file, and what is said of as many: they fit unpacked but not into the database, or not even unpacked. */
     @DataProvider
     public Object[][] archives() {
-        return new Object[][] {{20_000, 507, "nothing was half-saved"}, {60_000, 422, "than the disk has left"}};
+        return new Object[][] {{2_400, 507, "nothing was half-saved"}, {15_000, 422, "than the disk has left"}};
     }
 
     @Test(dataProvider = "archives")
@@ -85,7 +87,8 @@ public class FullDiskTest {
             zip.putNextEntry(new ZipEntry("clients.csv"));
             zip.write(header.getBytes(StandardCharsets.UTF_8));
             for (int n = 0; n < rows; n++) {
-                var row = "c%d,Invented Person%s,1,2024-12-01T00:00:00Z,\r\n".formatted(n, ",".repeat(columns - 5));
+                var row = "c%d,Invented Person,,,,,%s%s,1,2024-12-01T00:00:00Z,\r\n"
+                        .formatted(n, LONG_STORY, ",".repeat(columns - 10));
                 zip.write(row.getBytes(StandardCharsets.UTF_8));
             }
         }

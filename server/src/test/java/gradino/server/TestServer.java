@@ -123,6 +123,11 @@ public final class TestServer implements AutoCloseable {
         return running.directory;
     }
 
+    /** With the demo's data in it; nobody works there yet. */
+    public static Path demoDirectory() {
+        return RunningServer.directory(Data.DEMO);
+    }
+
     public static Path directory() {
         try {
             return Files.createTempDirectory("gradino-test");

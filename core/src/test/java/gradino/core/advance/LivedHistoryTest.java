@@ -66,6 +66,8 @@ public class LivedHistoryTest {
     private static final Instant START = Instant.parse("2026-01-05T09:00:00Z");
     private static final Policy POLICY = Policy.house();
     private static final int SESSIONS = 24;
+    private static final List<Life> LIVES =
+            IntStream.range(0, 6).mapToObj(seed -> live(seed, (l, p) -> {})).toList();
 
     @DataProvider
     public Object[][] seeds() {
@@ -77,6 +79,9 @@ public class LivedHistoryTest {
         final Random random;
         final LineState start;
         final List<Event> events = new ArrayList<>();
+        /** Everything is recorded as it happens: stepping comes to what folding does. */
+        private LineState state;
+
         final double range;
         Instant now = START;
         int sessions;
@@ -98,10 +103,16 @@ public class LivedHistoryTest {
             var first = dose.withCeiling(dose.ceiling().atMost(limits.highestEffort()));
             start = LineState.open(
                     House.line(Method.RAMP_BOTH_WAYS, Sided.both(first)), new PropGrid.AngleStep(0.5), client);
+            state = start;
         }
 
         LineState state() {
-            return LineState.fold(start, events, NoiseRules.HOUSE);
+            return state;
+        }
+
+        private void add(Event event) {
+            events.add(event);
+            state = state.step(event, NoiseRules.HOUSE);
         }
 
         void measure() {
@@ -109,8 +120,7 @@ public class LivedHistoryTest {
                 for (var mode : List.of(Mode.PASSIVE, Mode.ACTIVE)) {
                     double gap = mode == Mode.ACTIVE ? 4 : 0;
                     double seen = range - gap + 0.2 * sessions + random.nextGaussian();
-                    events.add(
-                            new Event.MeasuredCold(side, mode, new RangeReading(now, seen, 9), EndFeel.STRETCH, now));
+                    add(new Event.MeasuredCold(side, mode, new RangeReading(now, seen, 9), EndFeel.STRETCH, now));
                 }
             }
         }
@@ -127,10 +137,10 @@ public class LivedHistoryTest {
             var id = "s" + ++sessions;
             var session = new SessionRecord(
                     id, now, now.plusSeconds(900), observer(), doses, blocks, Tenths.of(5), null, null, "", List.of());
-            events.add(new Event.SessionHeld(session, session.endedAt()));
+            add(new Event.SessionHeld(session, session.endedAt()));
             if (random.nextInt(12) > 0) {
                 var morning = now.plus(Duration.ofHours(18));
-                events.add(Event.MorningAnswered.first(
+                add(Event.MorningAnswered.first(
                         id, random.nextInt(10) > 0, Tenths.of(random.nextInt(5)), morning, morning));
             }
         }
@@ -173,7 +183,7 @@ public class LivedHistoryTest {
             int ceiling = Math.max(20, Math.min(100, before.ceiling().value() + 10 * (random.nextInt(5) - 2)));
             var after =
                     before.withAngle(Degrees.of(before.angle().value() + by)).withCeiling(EffortPercent.of(ceiling));
-            events.add(new Event.DoseDecided(
+            add(new Event.DoseDecided(
                     "e" + events.size(), side, Event.Answer.EDITED, Verdict.STAY, null, before, after, now, now));
         }
 
@@ -186,7 +196,7 @@ public class LivedHistoryTest {
         }
 
         void accept(Proposal p) {
-            events.add(new Event.DoseDecided(
+            add(new Event.DoseDecided(
                     "d" + events.size(),
                     p.side(),
                     Event.Answer.ACCEPTED,
@@ -261,7 +271,7 @@ public class LivedHistoryTest {
                         + raised(p.from().sets(), p.to().sets())
                         + raised(p.from().topHoldSeconds(), p.to().topHoldSeconds())
                         + raised(p.from().supportedHoldSeconds(), p.to().supportedHoldSeconds());
-                assertThat(raised).as(p.toString()).isLessThanOrEqualTo(1);
+                assertThat(raised).as("%s", p).isLessThanOrEqualTo(1);
             }
         });
     }
@@ -291,14 +301,14 @@ public class LivedHistoryTest {
                 }
                 var led = Advance.effectiveDose(state, p.side(), POLICY, life.moment());
                 var unled = Advance.unledDose(state, p.proposed(), led);
-                assertThat(Change.isMore(led, unled)).as(p.toString()).isFalse();
+                assertThat(Change.isMore(led, unled)).as("%s", p).isFalse();
             }
         });
     }
 
     private static void lower(LineState state, Proposal p, Moment moment) {
         var limits = state.client().limits();
-        assertThat(Change.isMore(p.from(), p.to())).as(p.toString()).isFalse();
+        assertThat(Change.isMore(p.from(), p.to())).as("%s", p).isFalse();
         assertThat(p.to().angle().compareTo(p.from().angle())).isNotPositive();
         assertThat(p.to().ceiling()).isLessThanOrEqualTo(limits.highestEffort());
         limits.angleCap(p.side())
@@ -311,7 +321,7 @@ public class LivedHistoryTest {
                 .ifPresent(cap -> assertThat(s.planWith(p.to()).longestContractionSeconds(p.side()))
                         .isLessThanOrEqualTo((int) cap.bound()));
         assertThat(p.changesDose() || p.why().reason() == Reason.DOWN_NOTHING_LEFT)
-                .as(p.toString())
+                .as("%s", p)
                 .isTrue();
     }
 
@@ -378,7 +388,7 @@ public class LivedHistoryTest {
     public void whatIsMeasuredOnOneSideChangesNothingOnTheOther(int seed) {
         var life = live(seed, (l, p) -> {});
         var before = life.propose(Side.RIGHT);
-        life.events.add(new Event.MeasuredCold(
+        life.add(new Event.MeasuredCold(
                 Side.LEFT, Mode.PASSIVE, new RangeReading(life.now, 20, 9), EndFeel.PINCH, life.now));
         assertThat(life.propose(Side.RIGHT)).isEqualTo(before);
     }
@@ -406,9 +416,8 @@ public class LivedHistoryTest {
     /** Gates that asked for nothing that differs are not judged twice: the outcome must be that of judging everything twice. */
     @Test(dataProvider = "thresholds")
     public void anotherPolicyOverALifeComesToWhatJudgingTwiceDoes(Threshold threshold) {
-        for (int seed = 0; seed < 6; seed++) {
-            var life = live(seed, (l, p) -> {});
-            var entry = POLICY.entry(threshold);
+        var entry = POLICY.entry(threshold);
+        for (var life : LIVES) {
             for (double value : new double[] {entry.min(), entry.max()}) {
                 var other = POLICY.with("other", Map.of(threshold, value));
                 var found = Backtest.of(life.start, life.events, life.moment(), POLICY, other)

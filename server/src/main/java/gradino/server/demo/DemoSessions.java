@@ -67,14 +67,15 @@ class DemoSessions {
         for (var line : draft.lines()) {
             program.open(CLIENT, line.id(), Plan.of(line), null, at);
         }
+        var opened = draft.lines().stream()
+                .map(line -> lines.find(line.id()).orElseThrow())
+                .toList();
         var session = new Saving(SESSION, CLIENT, null, "Before the wall", Arrangement.of(draft), at);
         program.keep(session);
         var random = new Random(SEED);
         for (int ago : RUN_DAYS_AGO) {
             run(session, DemoTeller.at(now, ago, 7), random);
-            for (var line : draft.lines()) {
-                teller.decide(lines.find(line.id()).orElseThrow(), now.at(DemoTeller.at(now, ago - 1, 11)));
-            }
+            teller.decide(CLIENT, opened, now.at(DemoTeller.at(now, ago - 1, 11)));
         }
     }
 

@@ -1,11 +1,10 @@
 package gradino.server.demo;
 
-import gradino.core.advance.Advance;
+import gradino.core.advance.Proposal;
 import gradino.core.advance.state.Event.Answer;
 import gradino.core.advance.state.Event.DoseDecided;
 import gradino.core.advance.state.Event.PauseKind;
 import gradino.core.advance.state.Moment;
-import gradino.core.advance.state.Policy;
 import gradino.core.because.Verdict;
 import gradino.core.body.Side;
 import gradino.core.measure.noise.Mode;
@@ -145,10 +144,10 @@ class DemoTeller {
                 measure(life, day / 7.0, at(now, ago, 17), random);
             }
             boolean painful = life.painAtEnd() > 0 && ago <= 3;
-            session(life, lines, new Day(at(now, ago, 18), painful ? life.painAtEnd() : 0, ago), random);
+            session(life, lines, new Day(now.at(at(now, ago, 18)), painful ? life.painAtEnd() : 0, ago), random);
             if (life.decideToTheEnd() ? !painful : !lastWeek) {
                 var then = now.at(at(now, ago - 1, 10));
-                lines.forEach(line -> decide(line, then));
+                decide(life.id(), lines, then);
             }
         }
     }
@@ -181,18 +180,19 @@ class DemoTeller {
     }
 
     /** A training day. */
-    private record Day(Instant at, int pain, int daysAgo) {
+    private record Day(Moment moment, int pain, int daysAgo) {
         boolean last() {
             return daysAgo <= LAST_DAYS;
         }
     }
 
     private void session(DemoLife life, List<Line> lines, Day day, Random random) {
-        var at = day.at();
+        var at = day.moment().instant();
         int pain = day.pain();
         boolean last = day.last();
+        var known = door.at(day.moment(), life.id());
         var stations = lines.stream()
-                .map(line -> StationDraft.of(door.of(line).current(line).draft(line.id())))
+                .map(line -> StationDraft.of(known.current(line).draft(line.id())))
                 .toList();
         var draft = new SessionDraft(List.of(), stations);
         var timeline = ComposeService.timeline(draft);
@@ -280,31 +280,38 @@ class DemoTeller {
     }
 
     /** The coach accepts what the engine proposed that day. */
-    void decide(Line line, Moment then) {
-        for (var side : door.inputs(line, then).plan().trained()) {
-            var inputs = door.inputs(line, then);
-            var proposal = Advance.propose(inputs.state(Policy.house()), side, Policy.house(), then);
-            if (proposal.verdict() != Verdict.STAY) {
-                var decided = new DoseDecided(
-                        line.id() + "-" + side.word() + "-" + then.instant().toEpochMilli(),
-                        side,
-                        Answer.ACCEPTED,
-                        proposal.verdict(),
-                        proposal.lever(),
-                        proposal.from(),
-                        proposal.to(),
-                        then.instant(),
-                        then.instant());
-                decisions.insert(new StoredDecision(
-                        line.id(),
-                        decided,
-                        "",
-                        json.write(proposal),
-                        json.write(inputs),
-                        proposal.policyVersion(),
-                        proposal.engineVersion(),
-                        null));
+    void decide(String clientId, List<Line> lines, Moment then) {
+        var known = door.at(then, clientId);
+        for (var line : lines) {
+            for (var side : known.state(line).plan().trained()) {
+                var proposal = known.proposal(line, side);
+                if (proposal.verdict() != Verdict.STAY) {
+                    accept(line, proposal, then);
+                    known = door.at(then, clientId);
+                }
             }
         }
+    }
+
+    private void accept(Line line, Proposal proposal, Moment then) {
+        var decided = new DoseDecided(
+                line.id() + "-" + proposal.side().word() + "-" + then.instant().toEpochMilli(),
+                proposal.side(),
+                Answer.ACCEPTED,
+                proposal.verdict(),
+                proposal.lever(),
+                proposal.from(),
+                proposal.to(),
+                then.instant(),
+                then.instant());
+        decisions.insert(new StoredDecision(
+                line.id(),
+                decided,
+                "",
+                json.write(proposal),
+                json.write(door.inputs(line, then)),
+                proposal.policyVersion(),
+                proposal.engineVersion(),
+                null));
     }
 }

@@ -34,8 +34,7 @@ public class KillBrowserTest {
 
     @BeforeClass
     public void start() throws Exception {
-        // Told by the clock that the process goes by.
-        server = new ServerProcess(TestServer.directory());
+        server = new ServerProcess(TestServer.demoDirectory());
         browser = new Browser();
     }
 

@@ -41,10 +41,10 @@ public record SessionFacts(
             return now.equals(dose) ? now : dose;
         });
         var asked = Sided.of(side -> {
-            var dose = doses.on(side);
-            return before != null && before.doses().on(side).equals(dose)
+            var blocks = doses.on(side).blocks();
+            return before != null && before.doses().on(side).blocks().equals(blocks)
                     ? before.asked().on(side)
-                    : AskedEfforts.of(dose.blocks());
+                    : AskedEfforts.of(blocks);
         });
         return new SessionFacts(
                 session.id(),

@@ -92,17 +92,22 @@ public class LineDoor implements LineHistory, InMemory {
         return at(StudioClock.moment(clock), line);
     }
 
+    /** All lines of a client, as they were known at another moment. */
+    public Known at(Moment moment, String clientId) {
+        return at(moment, List.of(client(clientId)), lines.of(clientId));
+    }
+
     private Known at(Moment moment, Line line) {
         var all = new LinkedHashMap<String, Line>();
         lines.of(line.clientId()).stream()
                 .filter(other -> Known.isBeside(line, other))
                 .forEach(other -> all.put(other.id(), other));
         all.putIfAbsent(line.id(), line);
-        return at(moment, List.of(client(line)), List.copyOf(all.values()));
+        return at(moment, List.of(client(line.clientId())), List.copyOf(all.values()));
     }
 
-    private Client client(Line line) {
-        return clients.find(line.clientId()).orElseThrow(() -> Problem.notFound("client"));
+    private Client client(String id) {
+        return clients.find(id).orElseThrow(() -> Problem.notFound("client"));
     }
 
     private Known at(Moment moment, Collection<Client> clients, Collection<Line> lines) {
@@ -163,7 +168,7 @@ public class LineDoor implements LineHistory, InMemory {
 
     /** The same, as it would be judged at another moment. */
     public Inputs inputs(Line line, Moment moment) {
-        var facts = clientSide.of(List.of(client(line)), List.of(line), moment);
+        var facts = clientSide.of(List.of(client(line.clientId())), List.of(line), moment);
         return Objects.requireNonNull(gathering.of(List.of(line), facts, moment).get(line.id()))
                 .get()
                 .beside(at(moment, line).rivals(line));
