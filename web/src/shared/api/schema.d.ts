@@ -2530,7 +2530,7 @@ export interface components {
         };
         Alternative: {
             /** @enum {string} */
-            lever: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD" | "STAGE";
+            lever: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD" | "OPTION" | "STAGE";
             possible: boolean;
             why: {
                 reason: string;
@@ -3593,7 +3593,7 @@ export interface components {
             step?: number;
             top?: string;
             /** @enum {string} */
-            what: "ANGLE" | "LOAD" | "STAGE" | "NUMBER";
+            what: "ANGLE" | "LOAD" | "OPTION" | "STAGE" | "NUMBER";
             words: string;
         };
         LastScreening: {
@@ -4494,7 +4494,7 @@ export interface components {
             from: components["schemas"]["Dose"];
             gates: components["schemas"]["GateResult"][];
             /** @enum {string} */
-            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD" | "STAGE";
+            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD" | "OPTION" | "STAGE";
             /** @enum {string} */
             limiter: "RANGE" | "CONTROL" | "BOTH" | "NEITHER" | "STRUCTURE" | "UNKNOWN";
             methods: string[];
@@ -4535,7 +4535,7 @@ export interface components {
         };
         Proposed: {
             /** @enum {string} */
-            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD" | "STAGE";
+            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD" | "OPTION" | "STAGE";
             requests: {
                 reason: string;
                 text: string;
@@ -4806,7 +4806,7 @@ export interface components {
             /** Format: int32 */
             level: number;
             /** @enum {string} */
-            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD" | "STAGE";
+            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD" | "OPTION" | "STAGE";
             override: boolean;
             /** @enum {string} */
             proposed?: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
@@ -5308,7 +5308,7 @@ export interface components {
         };
         TakenStep: {
             /** @enum {string} */
-            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD" | "STAGE";
+            lever?: "ANGLE" | "TOP_HOLD" | "CEILING" | "SETS" | "CEILING_TO_TOP" | "SUPPORTED_HOLD" | "HANDS_OFF_HOLD" | "HOLD" | "REPETITIONS" | "ROUNDS" | "HEIGHT" | "LOAD" | "OPTION" | "STAGE";
             /** @enum {string} */
             verdict: "STOP_AND_REFER" | "STEP_DOWN" | "STAY" | "STEP_UP";
             why: {

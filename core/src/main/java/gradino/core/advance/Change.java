@@ -35,22 +35,19 @@ public record Change(String what, double from, double to, Unit unit) {
         return form.words() + ", " + parameter.label();
     }
 
-    /** Numbers of blocks that stand at the same place on both sides; what was put in or taken out is one of them by its name. */
+    /** Numbers of blocks that are the same one of their kind on both sides; what was put in or taken out is one of them by its name. */
     private static void blocks(List<Change> changes, List<BlockDraft> from, List<BlockDraft> to) {
-        int both = Math.min(from.size(), to.size());
-        for (int i = 0; i < both; i++) {
-            var one = from.get(i);
-            var other = to.get(i);
-            if (one.form() == other.form()) {
-                numbers(changes, one, other);
+        var left = new ArrayList<>(to);
+        for (var one : from) {
+            var twin = left.stream().filter(b -> b.form() == one.form()).findFirst();
+            if (twin.isPresent()) {
+                numbers(changes, one, twin.get());
+                left.remove(twin.get());
+            } else {
+                changes.add(new Change(one.form().words(), 1, 0, Unit.COUNT));
             }
         }
-        for (int i = both; i < to.size(); i++) {
-            changes.add(new Change(to.get(i).form().words(), 0, 1, Unit.COUNT));
-        }
-        for (int i = both; i < from.size(); i++) {
-            changes.add(new Change(from.get(i).form().words(), 1, 0, Unit.COUNT));
-        }
+        left.forEach(b -> changes.add(new Change(b.form().words(), 0, 1, Unit.COUNT)));
     }
 
     private static void numbers(List<Change> changes, BlockDraft one, BlockDraft other) {

@@ -26,6 +26,7 @@ import gradino.core.prescribe.program.SessionCheck;
 import gradino.core.prescribe.program.SessionContext;
 import gradino.core.prescribe.program.SessionDraft;
 import gradino.core.prescribe.program.SessionDraft.StationDraft;
+import gradino.core.prescribe.timeline.EffortClass;
 import gradino.core.quantity.Degrees;
 import gradino.core.quantity.PainScore;
 import java.util.ArrayList;
@@ -157,6 +158,27 @@ public class ApparatusTest {
         assertThat(p.lever()).isEqualTo(LeverId.LOAD);
         assertThat(p.why().text()).isEqualTo("Band 100 cm → 102 cm (3 % more torque)");
         assertThat(p.to().apparatus().bandCm()).isEqualTo(102);
+    }
+
+    /** What is moved against a band is loaded whatever the effort; a ramp that is held against one is as hard as it asks. */
+    @Test
+    public void aBandIsALoadOfWhatMoves() {
+        var lifts = House.dose(30, 60, 2, 30, 10)
+                .withBlocks(List.of(BlockDraft.usual(BlockForm.LIFT_OFF).with("effort", 40)));
+        assertThat(EffortClass.of(lifts)).isEqualTo(EffortClass.MODERATE);
+        assertThat(EffortClass.of(on(lifts, BAND))).isEqualTo(EffortClass.LOADED);
+        assertThat(EffortClass.of(on(lifts, Map.of("band-length", 100.0)))).isEqualTo(EffortClass.MODERATE);
+        assertThat(EffortClass.of(on(Story.BASE, BAND))).isEqualTo(EffortClass.of(Story.BASE));
+        var hurt = Story.of(on(lifts, BAND))
+                .session(
+                        3,
+                        b -> b.kind() == BlockKind.LIFT_OFF
+                                ? Story.with(b, List.of(new Pain(PainScore.of(6), PainKind.WHILE_CONTRACTING, "hip")))
+                                : b)
+                .morning(3, true, 0)
+                .left();
+        assertThat(hurt.why().text()).isEqualTo("Band 100 cm → 95 cm, less far");
+        assertThat(hurt.to().apparatus().bandCm()).isEqualTo(95);
     }
 
     @Test

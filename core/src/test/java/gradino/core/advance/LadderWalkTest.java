@@ -276,6 +276,66 @@ public final class LadderWalkTest {
         assertThat(roomy.top().angle().value()).isGreaterThan(30);
     }
 
+    /** Middle to deep between the pause and the load, and an angle step: a fresh reading, a coach's eye, the range for it. */
+    @Test
+    public void theDeepEndComesAfterThePauseAndBeforeTheLoad() {
+        var walk = walk("loaded-lengthening", "prone-knee-bent", CLIENT.withLimb(LIMB), 28);
+        assertThat(walk.levers()).startsWith(LeverId.ROUNDS, LeverId.HOLD, LeverId.ANGLE, LeverId.LOAD);
+        assertThat(walk.values(BlockForm.LOADED_STRETCH, 0, "zone")).containsExactly(1.0, 2.0);
+        assertThat(walk.top().angle()).isEqualTo(FIRST_ANGLE);
+        var paused = walk.steps().stream()
+                .filter(p -> p.lever() == LeverId.ANGLE)
+                .findFirst()
+                .orElseThrow()
+                .from();
+        assertThat(deeper(paused, Observer.COACH, CLIENT, 28)
+                        .passive(28, 0.1, 20)
+                        .left()
+                        .requests())
+                .extracting(b -> b.reason())
+                .contains(Reason.ASK_COLD);
+        assertThat(deeper(paused, Observer.COACH, CLIENT, 21).left().lever()).isNotEqualTo(LeverId.ANGLE);
+        assertThat(deeper(paused, Observer.NOBODY, CLIENT, 28).left().lever()).isNotEqualTo(LeverId.ANGLE);
+        var loose = new ClientFacts(Limits.NONE, true, null, 45.0, null, null, null);
+        assertThat(deeper(paused, Observer.COACH, loose, 28).left().lever()).isNotEqualTo(LeverId.ANGLE);
+    }
+
+    private static Story deeper(Dose dose, Observer observer, ClientFacts client, double passive) {
+        return Story.of(dose)
+                .startingFrom(first("loaded-lengthening"))
+                .by("loaded-lengthening")
+                .in("prone-knee-bent")
+                .client(client)
+                .observedBy(observer)
+                .clean(15, 12, 9, 6, 3)
+                .passive(passive, 0.1);
+    }
+
+    /** The set-up says it, all else begins anew, and the ladder is climbed once more. */
+    @Test
+    public void theHarderOptionComesWhenAllElseIsAtItsTop() {
+        var walk = walk("controlled-movement", "squat-rocks", CLIENT, 21);
+        var options =
+                walk.steps().stream().filter(p -> p.lever() == LeverId.OPTION).toList();
+        assertThat(options).singleElement().satisfies(p -> {
+            assertThat(p.why().text()).startsWith("Harder option: no hands");
+            assertThat(Walk.value(p.from(), BlockForm.TRANSITION, 0, "seconds")).isEqualTo(6);
+            assertThat(Walk.value(p.to(), BlockForm.TRANSITION, 0, "repetitions"))
+                    .isEqualTo(5);
+            assertThat(Walk.value(p.to(), BlockForm.TRANSITION, 0, "seconds")).isEqualTo(4);
+            assertThat(timeline("controlled-movement", position("squat-rocks"), p.to())
+                            .toString())
+                    .contains("no hands");
+        });
+        assertThat(Walk.value(walk.top(), BlockForm.TRANSITION, 0, "seconds")).isEqualTo(6);
+        assertThat(walk("controlled-circles", "neck-circles", CLIENT, 21).levers())
+                .doesNotContain(LeverId.OPTION);
+    }
+
+    private static Position position(String id) {
+        return Catalogue.position(id).orElseThrow();
+    }
+
     /** Pain, boredom or time: nothing that a light method does asks for more than it began with. */
     @Test
     public void lightStaysLight() {

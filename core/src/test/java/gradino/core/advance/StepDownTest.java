@@ -109,12 +109,17 @@ public final class StepDownTest {
     }
 
     @Test
-    public void painInARockTakesTheRepetitionsBackAndTheAngleOnlyForAPinch() {
+    public void painInARockTakesTheZoneBackThenTheRepetitionsAndTheAngleOnlyForAPinch() {
         var base = usual("controlled-movement");
         var dose = with(base, BlockForm.TRANSITION, "repetitions", 10);
         var p = hurt("controlled-movement", dose, base, BlockKind.TRANSITION, PainKind.AT_REST_IN_RANGE);
-        assertThat(number(p.to(), BlockForm.TRANSITION, "repetitions")).isEqualTo(5);
+        assertThat(p.why().reason()).isEqualTo(Reason.DOWN_ZONE);
+        assertThat(number(p.to(), BlockForm.TRANSITION, "zone")).isEqualTo(1);
+        assertThat(number(p.to(), BlockForm.TRANSITION, "repetitions")).isEqualTo(10);
         assertThat(p.to().angle()).isEqualTo(ANGLE);
+        var again = hurt("controlled-movement", p.to(), base, BlockKind.TRANSITION, PainKind.AT_REST_IN_RANGE);
+        assertThat(number(again.to(), BlockForm.TRANSITION, "repetitions")).isEqualTo(5);
+        assertThat(again.to().angle()).isEqualTo(ANGLE);
         var pinch = hurt("controlled-movement", dose, base, BlockKind.TRANSITION, PainKind.PINCH_THAT_EASED);
         assertThat(pinch.to().angle()).isEqualTo(Degrees.of(25));
         assertThat(number(pinch.to(), BlockForm.TRANSITION, "repetitions")).isEqualTo(10);

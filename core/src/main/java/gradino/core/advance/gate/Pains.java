@@ -126,7 +126,7 @@ final class Pains {
             case SUPPORTED_HOLD, SETTLE -> DownCause.PAIN_STRETCHED;
             case CONTRACT_RELAX -> still ? DownCause.PAIN_STRETCHED : DownCause.PAIN_CONTRACTING;
             case PRESS, PULL, HANDS_OFF, PULSES, SIDESTEP -> still ? DownCause.UNKNOWN : DownCause.PAIN_CONTRACTING;
-            case LIFT_OFF, ECCENTRIC -> s.dose().loadKg() > 0 ? DownCause.UNDER_LOAD : DownCause.PAIN_LIFTING;
+            case LIFT_OFF, ECCENTRIC -> s.dose().hasAddedLoad() ? DownCause.UNDER_LOAD : DownCause.PAIN_LIFTING;
             case LOADED_STRETCH -> underLoad(still);
             case ROTATION, TRANSITION -> DownCause.PAIN_MOVING;
             case SET_UP, RELEASE, REST, PROP, RE_MEASURE, MOVEMENT_RETEST, SIDE_CHANGE -> DownCause.UNKNOWN;
@@ -134,7 +134,7 @@ final class Pains {
     }
 
     private DownCause underLoad(boolean still) {
-        if (s.dose().loadKg() > 0) {
+        if (s.dose().hasAddedLoad()) {
             return DownCause.UNDER_LOAD;
         }
         return still ? DownCause.PAIN_STRETCHED : DownCause.PAIN_MOVING;

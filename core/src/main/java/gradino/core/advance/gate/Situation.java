@@ -329,6 +329,11 @@ public final class Situation {
         return passive().map(policy::deepest);
     }
 
+    /** At the position's zero and never measured: there are no degrees to give or to take. */
+    public boolean isWithoutAngle() {
+        return dose().angle().value() == 0 && passive().isEmpty();
+    }
+
     public Degrees onProps(Degrees angle) {
         return state.grid().roundDown(angle);
     }

@@ -43,7 +43,8 @@ final class AngleLever implements Lever {
         return tooOld.orElseGet(() -> move(s, known));
     }
 
-    private static Optional<Attempt> forbidden(Situation s) {
+    /** What keeps a line from going deeper at all, whatever the readings. */
+    static Optional<Attempt> forbidden(Situation s) {
         if (s.state().client().hypermobile()) {
             return blocked(Because.of(Reason.HYPERMOBILE));
         }
@@ -88,7 +89,8 @@ final class AngleLever implements Lever {
                         .isPresent();
     }
 
-    private static Optional<Attempt> unproven(Situation s) {
+    /** Empty where a fresh cold reading is there and a coach has seen it. */
+    static Optional<Attempt> unproven(Situation s) {
         return tooOld(s, Threshold.COLD_DAYS, s.value(Threshold.COLD_SESSIONS))
                 .or(() -> s.rung().isObserved()
                         ? Optional.empty()

@@ -21,6 +21,9 @@ import java.util.Optional;
 record BandStep(Place place, Band band) {
     private static final double LONGEST_CM = 500;
 
+    /** House rule. */
+    private static final double NOTCH_CM = 5;
+
     /** Empty without a band, and for one without its line. */
     static Optional<BandStep> of(Dose dose) {
         return Apparatuses.place(dose.blocks())
@@ -51,6 +54,13 @@ record BandStep(Place place, Band band) {
             }
         }
         return none(policy);
+    }
+
+    /** A notch back, not below what it is long by itself. */
+    Dose looser(Dose dose) {
+        double now = place.block().number(Apparatuses.BAND);
+        double slack = place.block().number(Apparatuses.BAND_SLACK);
+        return dose.withNumber(place, Apparatuses.BAND, Math.min(now, Math.max(slack, now - NOTCH_CM)));
     }
 
     private static Lever.Attempt none(Policy policy) {

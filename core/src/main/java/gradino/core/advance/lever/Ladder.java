@@ -56,7 +56,7 @@ public final class Ladder {
 
     /** Nothing limits the motion on any side, and the method would take it deeper: once a week keeps it. */
     public static boolean isMaintained(Situation s) {
-        boolean deepens = s.method().ladder().stream().anyMatch(r -> r.what() == LadderRung.What.ANGLE);
+        boolean deepens = s.method().ladder().stream().anyMatch(LadderRung::deepens);
         return deepens
                 && s.limiter() == Limiter.NEITHER
                 && (s.state().plan().trained().size() < 2 || s.ofOtherSide().limiter() == Limiter.NEITHER);
@@ -75,8 +75,9 @@ public final class Ladder {
                     switch (rung.what()) {
                         case ANGLE -> new AngleLever();
                         case LOAD -> new LoadLever();
+                        case OPTION -> new OptionLever();
                         case STAGE -> new StageLever(levers);
-                        case NUMBER -> new NumberLever(rung, id(rung, levers));
+                        case NUMBER -> rung.deepens() ? new ZoneLever(rung) : new NumberLever(rung, id(rung, levers));
                     });
         }
         return List.copyOf(levers);

@@ -61,6 +61,26 @@ public final class Lower {
         return back(dose, BlockForm::isRamp, List.of("top-hold", "pull", RoleNumber.TREAD)::contains);
     }
 
+    /** Movements through the middle of the range alone. */
+    Dose zones(Dose dose) {
+        var nearer = dose;
+        for (var form : BlockForm.values()) {
+            var zone = BlockParameter.find(form, RoleNumber.ZONE);
+            for (var place : zone.isEmpty() ? List.<BlockNumbers.Place>of() : BlockNumbers.of(dose.blocks(), form)) {
+                double least = zone.orElseThrow().least();
+                if (place.block().number(RoleNumber.ZONE) > least) {
+                    nearer = nearer.withNumber(place, RoleNumber.ZONE, least);
+                }
+            }
+        }
+        return nearer;
+    }
+
+    /** Every number that the ladder moves back to what the line began with. */
+    Dose everything(Dose dose) {
+        return back(dose, EVERYWHERE, number -> !number.equals(RoleNumber.ZONE));
+    }
+
     Dose repetitions(Dose dose, Predicate<BlockForm> in) {
         return back(dose, in, "repetitions"::equals);
     }

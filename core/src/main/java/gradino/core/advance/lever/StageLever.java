@@ -71,10 +71,14 @@ final class StageLever implements Lever {
     }
 
     private boolean isReady(Situation other, Stage stage) {
-        return isDone(other)
-                && before.stream().allMatch(lever -> lever.attempt(other).dose() == null)
+        return before.stream().map(lever -> lever.attempt(other)).allMatch(StageLever::isPast)
                 && other.range().controlGrade() >= grade(other, stage)
                 && other.rung().lastRuns().size() >= other.whole(Threshold.SESSIONS_NEEDED);
+    }
+
+    /** Neither to be taken now nor waiting for something. */
+    private static boolean isPast(Attempt attempt) {
+        return attempt.dose() == null && attempt.requests().isEmpty();
     }
 
     /** Nothing of the ladder before it waits for a reading or for a coach's eye. */

@@ -71,7 +71,7 @@ public final class StepDown {
                 shallower(s.passive().orElseThrow().value().plus(-s.value(Threshold.ANGLE_MARGIN)), form -> false);
             case PAIN_CONTRACTING -> softer(in);
             case PAIN_LIFTING -> lifting();
-            case PAIN_MOVING -> fewer(MOVES::contains);
+            case PAIN_MOVING -> moving();
             case UNDER_LOAD -> lighter();
             case UNKNOWN, AWAY -> undo();
             case AWAY_LONG -> newcomer();
@@ -102,11 +102,11 @@ public final class StepDown {
     private Down shallower(Degrees to, Predicate<BlockForm> held) {
         var notch = ApparatusNotch.of(now, s.state().plan().position());
         var lower = this.lower.holds(now, held);
-        if (notch.isEmpty() && isWithoutAngle()) {
+        if (notch.isEmpty() && s.isWithoutAngle()) {
             return new Down(lower, nothingLeft(Reason.DOWN_EASIER).why());
         }
         var wanted = s.onProps(to);
-        var angle = isWithoutAngle() || wanted.compareTo(now.angle()) >= 0 ? now.angle() : wanted;
+        var angle = s.isWithoutAngle() || wanted.compareTo(now.angle()) >= 0 ? now.angle() : wanted;
         var why = Because.of(
                 Reason.DOWN_ANGLE, Term.of(now.angle().value(), Unit.DEGREE), Term.of(angle.value(), Unit.DEGREE));
         var shallower = lower.withAngle(angle);
@@ -120,11 +120,6 @@ public final class StepDown {
 
     private Dose lowerOf(Dose one, Dose other) {
         return Lower.of(one, other, s.state().plan().position());
-    }
-
-    /** At the position's zero and never measured: there are no degrees to give back. */
-    private boolean isWithoutAngle() {
-        return now.angle().value() == 0 && s.passive().isEmpty();
     }
 
     /** Numbers can do no more: the position's easier options, in words. */
@@ -166,16 +161,37 @@ public final class StepDown {
         return new Down(lower.holds(now.withBlocks(blocks), LIFTS::contains), why);
     }
 
+    /** Not so far; where it is not so far already, as often as at the beginning. */
+    private Down moving() {
+        var nearer = lower.zones(now);
+        return nearer.equals(now)
+                ? fewer(MOVES::contains)
+                : new Down(lower.holds(nearer, MOVES::contains), Because.of(Reason.DOWN_ZONE));
+    }
+
     private Down fewer(Predicate<BlockForm> in) {
         return new Down(lower.holds(lower.repetitions(now, in), in), Because.of(Reason.DOWN_REPETITIONS));
     }
 
-    /** Each load to the next lighter weight, the lightest to none. */
+    /** Each load to the next lighter weight, the lightest to none; without a weight the band less far. */
     private Down lighter() {
         double old = now.loadKg();
+        if (old == 0 && now.hasAddedLoad()) {
+            return looser();
+        }
         var lighter = now.lighter(Gravity::lighterPlate);
         var why = Because.of(Reason.DOWN_LOAD, Term.of(old, Unit.KILOGRAM), Term.of(lighter.loadKg(), Unit.KILOGRAM));
         return new Down(lower.holds(lighter, form -> LIFTS.contains(form) || form == BlockForm.LOADED_STRETCH), why);
+    }
+
+    private Down looser() {
+        var band = BandStep.of(now).orElseThrow();
+        var looser = band.looser(now);
+        var why = Because.of(
+                Reason.DOWN_BAND,
+                Term.of(now.apparatus().bandCm(), Unit.CENTIMETRE),
+                Term.of(looser.apparatus().bandCm(), Unit.CENTIMETRE));
+        return new Down(lower.holds(looser, form -> LIFTS.contains(form) || form == BlockForm.LOADED_STRETCH), why);
     }
 
     /**
@@ -193,7 +209,7 @@ public final class StepDown {
 
     private Down hardest() {
         int effort = Lower.hardest(now, Lower.EVERYWHERE);
-        if (now.loadKg() > 0) {
+        if (now.hasAddedLoad()) {
             return lighter();
         }
         for (var form : LIFTS) {

@@ -14,5 +14,6 @@ public enum LeverId {
     ROUNDS,
     HEIGHT,
     LOAD,
+    OPTION,
     STAGE
 }

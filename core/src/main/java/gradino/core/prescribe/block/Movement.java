@@ -162,9 +162,19 @@ public sealed interface Movement extends Leaf {
         }
     }
 
-    /** Lengthening under a weight, a pause at the bottom, and up. */
+    /**
+     * Lengthening under a weight, a pause at the bottom, and up.
+     *
+     * @param deep to the working angle, not through the middle of the range alone
+     */
     record LoadedStretch(
-            double loadKg, int repetitions, int downSeconds, int pauseSeconds, int upSeconds, EffortPercent effort)
+            double loadKg,
+            int repetitions,
+            int downSeconds,
+            int pauseSeconds,
+            int upSeconds,
+            boolean deep,
+            EffortPercent effort)
             implements Movement {
         public LoadedStretch {
             OutOfBoundsException.require("load", loadKg, 0, 300, "kg");
@@ -172,8 +182,14 @@ public sealed interface Movement extends Leaf {
 
         @Override
         public String inWords() {
-            return "%d times: down over %d s, stay %d s, up over %d s%s."
-                    .formatted(repetitions, downSeconds, pauseSeconds, upSeconds, Efforts.load(loadKg));
+            return "%d times, %s: down over %d s, stay %d s, up over %d s%s."
+                    .formatted(
+                            repetitions,
+                            deep ? "deep" : "in the middle of the range",
+                            downSeconds,
+                            pauseSeconds,
+                            upSeconds,
+                            Efforts.load(loadKg));
         }
 
         @Override
@@ -183,9 +199,11 @@ public sealed interface Movement extends Leaf {
 
         @Override
         public List<Draft> phases() {
+            var how = loadKg > 0 ? "Down under the weight, " : "Down slowly, ";
+            var down = how + (deep ? "all the way" : "only through the middle");
             var drafts = new ArrayList<Draft>();
             for (int n = 1; n <= repetitions; n++) {
-                drafts.add(working(PhaseKind.LOWERING, downSeconds, "Down under the weight", n));
+                drafts.add(working(PhaseKind.LOWERING, downSeconds, down, n));
                 if (pauseSeconds > 0) {
                     drafts.add(working(PhaseKind.BOTTOM, pauseSeconds, "Stay at the bottom", n));
                 }
@@ -280,11 +298,20 @@ public sealed interface Movement extends Leaf {
         }
     }
 
-    /** Moving from one end-range position to another under control; rocks are the same with both ends near. */
-    record Transition(String cue, int repetitions, int secondsEach, int endPauseSeconds) implements Movement {
+    /**
+     * Moving from one end-range position to another under control; rocks are the same with both ends near.
+     *
+     * @param whole from end to end, not through the middle alone
+     */
+    record Transition(String cue, int repetitions, int secondsEach, int endPauseSeconds, boolean whole)
+            implements Movement {
         @Override
         public String inWords() {
-            return "%d times: %s, %d s each.".formatted(repetitions, cue, secondsEach);
+            return "%d times: %s, %d s each.".formatted(repetitions, said(), secondsEach);
+        }
+
+        private String said() {
+            return whole ? cue : cue + ", only through the middle";
         }
 
         @Override
@@ -296,7 +323,7 @@ public sealed interface Movement extends Leaf {
         public List<Draft> phases() {
             var drafts = new ArrayList<Draft>();
             for (int n = 1; n <= repetitions; n++) {
-                drafts.add(Draft.still(PhaseKind.MOVE, secondsEach, cue).counted(n, repetitions));
+                drafts.add(Draft.still(PhaseKind.MOVE, secondsEach, said()).counted(n, repetitions));
                 drafts.add(Draft.still(PhaseKind.END_PAUSE, endPauseSeconds, "Pause at the end")
                         .counted(n, repetitions));
             }

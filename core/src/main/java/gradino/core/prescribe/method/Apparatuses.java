@@ -36,6 +36,14 @@ public final class Apparatuses {
                 block.number(BAND));
     }
 
+    /** Whether a band is stretched beyond its own length, as far as its line is known. */
+    static boolean pulls(List<BlockDraft> blocks) {
+        return place(blocks)
+                .map(BlockNumbers.Place::block)
+                .filter(b -> !lacksLine(b) && b.number(BAND) > b.number(BAND_SLACK) && b.number(BAND) > 0)
+                .isPresent();
+    }
+
     /** Whether it says how far a band is stretched, but not how hard that pulls. */
     public static boolean lacksLine(BlockDraft block) {
         return block.form() == BlockForm.PROP

@@ -234,7 +234,8 @@ public final class BlockReader {
                         d.word("cue", "Move slowly from end to end"),
                         whole(d, "repetitions"),
                         whole(d, "seconds"),
-                        whole(d, "pause"));
+                        whole(d, "pause"),
+                        isDeep(d));
             default -> throw new IllegalStateException(d.form() + " is no free movement");
         };
     }
@@ -266,9 +267,14 @@ public final class BlockReader {
                         whole(d, "down"),
                         whole(d, "pause"),
                         whole(d, "up"),
+                        isDeep(d),
                         effort(d));
             default -> throw new IllegalStateException(d.form() + " is no loaded movement");
         };
+    }
+
+    private static boolean isDeep(BlockDraft d) {
+        return d.number(RoleNumber.ZONE) >= RoleNumber.DEEP;
     }
 
     private static Block quiet(BlockDraft d) {

@@ -17,6 +17,10 @@ import java.util.stream.Stream;
  */
 public record Dose(Degrees angle, List<BlockDraft> blocks) {
 
+    /** What a weight, or a band in its place, makes heavier. */
+    private static final List<BlockForm> MOVED =
+            List.of(BlockForm.LIFT_OFF, BlockForm.ECCENTRIC, BlockForm.LOADED_STRETCH);
+
     public Dose {
         blocks = List.copyOf(blocks);
     }
@@ -62,6 +66,15 @@ public record Dose(Degrees angle, List<BlockDraft> blocks) {
     /** Heaviest load, kg; 0 without one. */
     public double loadKg() {
         return BlockNumbers.heaviest(blocks);
+    }
+
+    /** Whether something is added to what is moved: a weight, or a band that pulls. */
+    public boolean hasAddedLoad() {
+        return loadKg() > 0 || (Apparatuses.pulls(blocks) && MOVED.stream().anyMatch(this::has));
+    }
+
+    private boolean has(BlockForm form) {
+        return !BlockNumbers.of(blocks, form).isEmpty();
     }
 
     public Dose withAngle(Degrees to) {

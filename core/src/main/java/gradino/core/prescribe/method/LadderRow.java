@@ -51,7 +51,7 @@ record LadderRow(
     }
 
     private Optional<What> ofLine() {
-        return Stream.of(What.ANGLE, What.LOAD, What.STAGE)
+        return Stream.of(What.ANGLE, What.LOAD, What.OPTION, What.STAGE)
                 .filter(what -> roles.isEmpty() && numbers.equals(List.of(what.id())))
                 .findFirst();
     }
@@ -82,7 +82,7 @@ record LadderRow(
         if (ofLine().isPresent()) {
             return Optional.empty();
         } else if (roles.isEmpty() || numbers.isEmpty()) {
-            return Optional.of("a step is angle, load or stage, or it names a role and a number.");
+            return Optional.of("a step is angle, load, option or stage, or it names a role and a number.");
         } else if (step != null && !(step > 0)) {
             return Optional.of("a step goes up.");
         }

@@ -31,6 +31,8 @@ public record LadderRung(
     public enum What {
         ANGLE,
         LOAD,
+        /** The position's next harder option. */
+        OPTION,
         STAGE,
         NUMBER;
 
@@ -49,10 +51,16 @@ public record LadderRung(
         var words = switch (what) {
             case ANGLE -> "deeper";
             case LOAD -> "load";
+            case OPTION -> "harder option";
             case STAGE -> "next position";
             case NUMBER -> throw new IllegalArgumentException("a number belongs to a block");
         };
         return new LadderRung(words, what, List.of(), List.of(), null, null, source);
+    }
+
+    /** Whether it goes further into the range. */
+    public boolean deepens() {
+        return what == What.ANGLE || numbers.contains(RoleNumber.ZONE);
     }
 
     public boolean movesEffort() {

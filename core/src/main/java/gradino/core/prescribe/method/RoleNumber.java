@@ -15,6 +15,11 @@ import org.jspecify.annotations.Nullable;
 public final class RoleNumber {
     public static final String CEILING = "ceiling";
     public static final String TREAD = "tread";
+
+    /** Which part of the range a movement goes through: 1 the middle, {@link #DEEP} to its end. */
+    public static final String ZONE = "zone";
+
+    static final double DEEP = 2;
     private static final Set<String> EFFORTS = Set.of(CEILING, "effort");
 
     private RoleNumber() {}

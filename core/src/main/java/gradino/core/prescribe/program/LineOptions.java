@@ -55,6 +55,23 @@ public final class LineOptions {
                 .orElse(List.of());
     }
 
+    /** A harder option, and the dose with it in its set-up. */
+    public record Harder(String words, Dose dose) {}
+
+    /** The first that is neither deeper nor another position, and that the set-up does not say yet. */
+    public static Optional<Harder> nextHarder(String position, Dose dose) {
+        return Catalogue.position(position)
+                .flatMap(p -> Optional.ofNullable(p.training()))
+                .flatMap(t -> t.harderHere().stream()
+                        .map(h -> new Harder(h.setUp(), OptionTakes.setUp(dose, h.setUp(), setUps(t.easier()))))
+                        .filter(h -> !OptionTakes.says(dose, h.words()))
+                        .findFirst());
+    }
+
+    private static List<String> setUps(List<Hint> hints) {
+        return hints.stream().map(Hint::setUp).toList();
+    }
+
     private List<LineOption> all() {
         return Stream.concat(
                         training.easier().stream().flatMap(h -> option(h, true).stream()),
@@ -80,8 +97,7 @@ public final class LineOptions {
 
     /** What is set up for the other way goes with it. */
     private LineOption setUp(Hint hint, boolean easier) {
-        var against = (easier ? training.harder() : training.easier())
-                .stream().map(Hint::setUp).toList();
+        var against = setUps(easier ? training.harder() : training.easier());
         var taken = taken(dose -> OptionTakes.setUp(dose, hint.setUp(), against));
         var reason = easier ? Reason.OPTION_SET_UP_EASIER : Reason.OPTION_SET_UP_HARDER;
         return new LineOption(easier, hint.words(), List.of(Because.of(reason, Term.of(hint.setUp()))), "", taken);

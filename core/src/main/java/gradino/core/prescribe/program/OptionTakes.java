@@ -91,6 +91,16 @@ final class OptionTakes {
         return moved;
     }
 
+    static boolean says(Dose dose, String words) {
+        return Apparatuses.place(dose.blocks())
+                .filter(p -> said(p.block()).contains(words))
+                .isPresent();
+    }
+
+    private static List<String> said(BlockDraft block) {
+        return Arrays.asList(block.word(Apparatuses.WITH, "").split("; "));
+    }
+
     /** Said in the block that names the props, or in a new one before all others. */
     static Dose setUp(Dose dose, String words, List<String> without) {
         var place = Apparatuses.place(dose.blocks());
@@ -100,8 +110,7 @@ final class OptionTakes {
             blocks.addAll(dose.blocks());
             return dose.withBlocks(blocks);
         }
-        var said = new ArrayList<>(
-                Arrays.asList(place.get().block().word(Apparatuses.WITH, "").split("; ")));
+        var said = new ArrayList<>(said(place.get().block()));
         said.removeIf(w -> w.isBlank() || w.equals(words) || without.contains(w));
         said.add(words);
         return dose.withBlocks(BlockNumbers.with(

@@ -8,9 +8,8 @@ public enum EffortClass {
     LIGHT(30, 6, 7),
     MODERATE(60, 18, 5),
     HARD(85, 42, 3),
-    /** Twice a week, three times with bodyweight only, which is all there is so far. */
     MAXIMAL(100, 42, 3),
-    /** With added load, whatever the effort. */
+    /** With added load, whatever the effort: a weight, or a band. */
     LOADED(100, 42, 2);
 
     private static final int HOURS_A_DAY = 24;
@@ -31,7 +30,7 @@ public enum EffortClass {
 
     /** Of what a side does: added load is loaded whatever the effort. */
     public static EffortClass of(Dose dose) {
-        return of(dose.ceiling(), dose.loadKg() > 0);
+        return of(dose.ceiling(), dose.hasAddedLoad());
     }
 
     public static EffortClass of(EffortPercent peak, boolean loaded) {
