@@ -2720,6 +2720,7 @@ export interface components {
             /** Format: double */
             most: number;
             name: string;
+            names: string[];
             source: components["schemas"]["Source"];
             /** Format: double */
             step: number;

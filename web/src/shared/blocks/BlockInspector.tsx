@@ -22,16 +22,7 @@ export function BlockInspector({ block, place, forms, findings, change }: Props)
     <div>
       <div className="grid grid-cols-2 gap-x-4 gap-y-3 sm:grid-cols-3">
         {info.parameters.map((p) => (
-          <NumberField
-            key={p.name}
-            label={p.label[0]?.toUpperCase() + p.label.slice(1)}
-            unit={p.unit}
-            step={p.step}
-            value={block.numbers[p.name] ?? p.usual}
-            onChange={(v) => change(`${place}.${p.name}`, setNumber(p.name, v ?? 0))}
-            path={`${place}.numbers.${p.name}`}
-            findings={findings}
-          />
+          <Parameter key={p.name} p={p} block={block} place={place} findings={findings} change={change} />
         ))}
         {info.said.map((word) => (
           <Word key={word.name} word={word} block={block} place={place} findings={findings} change={change} />
@@ -42,6 +33,48 @@ export function BlockInspector({ block, place, forms, findings, change }: Props)
         <Inside block={block} place={place} forms={forms} findings={findings} change={change} />
       )}
       <FieldFinding findings={findings} path={place} />
+    </div>
+  );
+}
+
+type ParameterProps = Omit<Props, 'forms'> & { p: FormInfo['parameters'][number] };
+
+/** One of its numbers: picked by name where it has only a few values. */
+function Parameter({ p, block, place, findings, change }: ParameterProps) {
+  const label = p.label[0]?.toUpperCase() + p.label.slice(1);
+  const value = block.numbers[p.name] ?? p.usual;
+  const set = (to: number | null) => change(`${place}.${p.name}`, setNumber(p.name, to ?? 0));
+  const path = `${place}.numbers.${p.name}`;
+  if (p.names.length === 0) {
+    return (
+      <NumberField
+        label={label}
+        unit={p.unit}
+        step={p.step}
+        value={value}
+        onChange={set}
+        path={path}
+        findings={findings}
+      />
+    );
+  }
+  return (
+    <div>
+      <label className="text-sm text-soft">
+        {label}
+        <select
+          className="mt-1 block min-h-11 w-full border border-rule bg-card px-2 text-ink"
+          value={value}
+          onChange={(e) => set(Number(e.target.value))}
+        >
+          {p.names.map((name, i) => (
+            <option key={name} value={p.least + i * p.step}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <FieldFinding findings={findings} path={path} />
     </div>
   );
 }

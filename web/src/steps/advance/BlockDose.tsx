@@ -70,6 +70,6 @@ function numbers(block: Block, forms: FormInfo[]): string {
   const parts = (forms.find((f) => f.form === block.form)?.parameters ?? [])
     .map((p) => ({ ...p, value: block.numbers[p.name] ?? p.usual }))
     .filter((p) => p.value !== 0)
-    .map((p) => `${p.label} ${number(p.value)}${p.unit ? ` ${p.unit}` : ''}`);
+    .map((p) => p.names[(p.value - p.least) / p.step] ?? `${p.label} ${number(p.value)}${p.unit ? ` ${p.unit}` : ''}`);
   return [...(steps ? [`${steps} %`] : []), ...parts].join(', ');
 }

@@ -15,6 +15,7 @@ import org.apache.commons.csv.CSVRecord;
  * A number of a kind of block, from {@code block-parameters.csv}: what it can be at all. What is sensible is the method's.
  *
  * @param step what one press of an arrow key changes
+ * @param names what each value from the least on is called, where there are only those; empty for a number as such
  */
 public record BlockParameter(
         BlockForm form,
@@ -25,7 +26,12 @@ public record BlockParameter(
         double least,
         double most,
         double step,
+        List<String> names,
         Source source) {
+    public BlockParameter {
+        names = List.copyOf(names);
+    }
+
     private static final List<BlockParameter> ALL = DataFile.rows("block-parameters.csv", BlockParameter::row);
 
     /** Of each form in the order of the file: asked for by every look at a block. */
@@ -80,6 +86,7 @@ public record BlockParameter(
                 Double.parseDouble(row.get("least")),
                 Double.parseDouble(row.get("most")),
                 Double.parseDouble(row.get("step")),
+                DataFile.list(row.get("names")),
                 Source.parse(row.get("source")));
         if (!(parameter.usual() >= parameter.least() && parameter.usual() <= parameter.most())) {
             throw new IllegalArgumentException(parameter.name() + ": usual value outside its range");
