@@ -56,10 +56,10 @@ public class TogetherTest {
         assertThat(together.seconds())
                 .isEqualTo(each + 36)
                 .isEqualTo(together.timeline().seconds());
-        var sides = Totals.of(together.timeline()).sides();
+        var sides = Totals.of(together.timeline(), false).sides();
         assertThat(sides.right().tensionSeconds())
                 .isEqualTo(sides.left().tensionSeconds())
-                .isEqualTo(Totals.of(plan(SideOrder.LEFT).timeline())
+                .isEqualTo(Totals.of(plan(SideOrder.LEFT).timeline(), false)
                         .sides()
                         .left()
                         .tensionSeconds());

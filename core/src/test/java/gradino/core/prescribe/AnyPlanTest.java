@@ -98,7 +98,7 @@ public class AnyPlanTest {
     @Test(dataProvider = "plans")
     public void totalsAreTheSumOfTheSeconds(Plan plan) {
         var timeline = plan.timeline();
-        var totals = Totals.of(timeline);
+        var totals = Totals.of(timeline, false);
         double impulse = 0;
         int underTension = 0;
         for (int t = 0; t < timeline.seconds(); t++) {
@@ -151,8 +151,8 @@ public class AnyPlanTest {
     @Test(dataProvider = "plans")
     public void swappingTheSidesSwapsTheTotals(Plan plan) {
         var swapped = plan.withDoses(new Sided<>(plan.dose(Side.RIGHT), plan.dose(Side.LEFT)));
-        var totals = Totals.of(plan.timeline()).sides();
-        var other = Totals.of(swapped.timeline()).sides();
+        var totals = Totals.of(plan.timeline(), false).sides();
+        var other = Totals.of(swapped.timeline(), false).sides();
         assertThat(other.left().impulse()).isEqualTo(totals.right().impulse());
         assertThat(other.right().pullSeconds()).isEqualTo(totals.left().pullSeconds());
     }

@@ -117,7 +117,7 @@ public class PrescribeTest {
 
     @Test
     public void totalsAreWhatAPencilGets() {
-        var totals = Totals.of(PLAN.timeline());
+        var totals = Totals.of(PLAN.timeline(), false);
         var left = totals.sides().left();
         // One set: press 20·40·50 at 5 s and 10 s on top = 25 s, 5·(20+40+50)+10·50 = 1050 %·s; pull 10 s at 50 = 500.
         assertThat(left.pressSeconds()).isEqualTo(50);
@@ -133,7 +133,7 @@ public class PrescribeTest {
 
     @Test
     public void equalDosesMakeEqualSides() {
-        var totals = Totals.of(PLAN.timeline());
+        var totals = Totals.of(PLAN.timeline(), false);
         assertThat(totals.sides().left().impulse())
                 .isEqualTo(totals.sides().right().impulse());
         assertThat(totals.sides().left().seconds())

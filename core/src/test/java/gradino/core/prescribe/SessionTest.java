@@ -100,7 +100,7 @@ public class SessionTest {
             assertThat(checked.findings()).allMatch(f -> f.code().equals("weekly-cap"));
             var timeline = checked.timeline().orElseThrow();
             contiguous(timeline);
-            var totals = Totals.of(timeline);
+            var totals = Totals.of(timeline, false);
             if (line.sides().both()) {
                 assertThat(work(totals.sides().left()))
                         .isEqualTo(work(totals.sides().right()));

@@ -4,7 +4,6 @@ import gradino.core.because.Finding;
 import gradino.core.body.Catalogue;
 import gradino.core.body.Position;
 import gradino.core.body.Side;
-import gradino.core.prescribe.block.Movement;
 import gradino.core.prescribe.method.BlockDraft;
 import gradino.core.prescribe.method.BlockForm;
 import gradino.core.prescribe.method.Method;
@@ -264,7 +263,7 @@ public final class SessionCheck {
                     "Between 1 and 14 a week."));
             return;
         }
-        int ofClass = protocol.map(SessionCheck::cap).orElse(14);
+        int ofClass = protocol.map(p -> cap(line, p)).orElse(MOST_A_WEEK);
         int cap = method == null ? ofClass : method.weeklyCap(ofClass);
         if (perWeek > cap) {
             var words = "At this effort at most %d a week: harder work means fewer days.".formatted(cap);
@@ -279,18 +278,16 @@ public final class SessionCheck {
         }
     }
 
-    private static int cap(Protocol protocol) {
+    private static int cap(LineDraft line, Protocol protocol) {
         int peak = 0;
-        boolean loaded = false;
         for (var side : Side.PAIR) {
             for (var block : protocol.on(side)) {
                 for (var part : block.parts()) {
                     peak = Math.max(peak, Hardest.peak(part.leaf()));
-                    loaded |= part.leaf() instanceof Movement m && m.loadKg() > 0;
                 }
             }
         }
-        return EffortClass.of(EffortPercent.of(peak), loaded).weeklyCap();
+        return EffortClass.of(EffortPercent.of(peak), line.loaded()).weeklyCap();
     }
 
     private void minutes(Timeline timeline) {

@@ -155,6 +155,11 @@ public record SessionDraft(List<BlockDraft> warmUp, List<StationDraft> stations)
             return dose.hasBlocks() ? Optional.of(EffortClass.of(dose)) : Optional.empty();
         }
 
+        /** Whether a side moves something under an added load. */
+        public boolean loaded() {
+            return Side.PAIR.stream().anyMatch(side -> dose(side).hasAddedLoad());
+        }
+
         public List<BlockDraft> on(Side side) {
             return side == Side.RIGHT ? right : left;
         }

@@ -33,12 +33,14 @@ public record Totals(int seconds, Sided<SideTotals> sides, EffortPercent peak, E
         }
     }
 
-    public static Totals of(Timeline timeline) {
+    /** @param loaded whether something in it is moved under an added load */
+    public static Totals of(Timeline timeline, boolean loaded) {
         var peak = timeline.phases().stream()
                 .map(Timeline.Phase::effortTo)
                 .max(EffortPercent::compareTo)
                 .orElse(EffortPercent.of(0));
-        return new Totals(timeline.seconds(), Sided.of(side -> side(timeline, side)), peak, EffortClass.of(peak));
+        return new Totals(
+                timeline.seconds(), Sided.of(side -> side(timeline, side)), peak, EffortClass.of(peak, loaded));
     }
 
     private static SideTotals side(Timeline timeline, Side side) {

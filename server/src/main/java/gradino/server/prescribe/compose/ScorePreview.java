@@ -108,7 +108,7 @@ record ScorePreview(
         return checked.timeline()
                 .map(t -> new ScorePreview(
                         t.phases().stream().map(ScorePhase::of).toList(),
-                        Totals.of(t),
+                        Totals.of(t, draft.lines().stream().anyMatch(LineDraft::loaded)),
                         lineTotals(draft, t),
                         forecast(draft, t),
                         set,
@@ -121,7 +121,7 @@ record ScorePreview(
     }
 
     private static LineTotals lineTotals(LineDraft line, Timeline timeline) {
-        var totals = Totals.of(timeline.ofLine(line.id()));
+        var totals = Totals.of(timeline.ofLine(line.id()), line.loaded());
         return new LineTotals(line.id(), totals, WeeklyDose.of(totals, line.sessionsPerWeek()));
     }
 

@@ -198,7 +198,7 @@ class InputReader {
         for (var draft : session.lines()) {
             method(all, draft)
                     .filter(m -> in.program().line(draft.id()).isEmpty())
-                    .ifPresent(m -> more.add(trained(draft, m, List.of(), context, all, priorities, isLoaded(draft))));
+                    .ifPresent(m -> more.add(trained(draft, m, List.of(), context, all, priorities, draft.loaded())));
         }
         return in.with(in.program().with(more, new Session(COMPOSED, Arrangement.of(session))));
     }
@@ -219,7 +219,7 @@ class InputReader {
                 context,
                 all,
                 priorities,
-                isLoaded(draft) && !hasLifted(state));
+                draft.loaded() && !hasLifted(state));
     }
 
     private static Trained trained(
@@ -245,17 +245,10 @@ class InputReader {
         return all.stream().filter(m -> m.id().equals(draft.method())).findFirst();
     }
 
-    private static boolean isLoaded(LineDraft draft) {
-        return draft.done().stream()
-                .anyMatch(s -> draft.effortClass(s)
-                        .filter(c -> c == EffortClass.LOADED)
-                        .isPresent());
-    }
-
     private static boolean hasLifted(LineState state) {
         return state.sessions().stream()
-                .anyMatch(
-                        s -> s.doses().left().loadKg() > 0 || s.doses().right().loadKg() > 0);
+                .anyMatch(s ->
+                        s.doses().left().hasAddedLoad() || s.doses().right().hasAddedLoad());
     }
 
     /** A motion that its goal wants, or the one that is shortest, counts most; one that is as far as it should be, least (house rule). */
