@@ -40,6 +40,16 @@ public final class BlockNumbers {
         return found;
     }
 
+    /** Whether there is one of a kind: asked of every dose, so nothing is gathered for it. */
+    static boolean has(List<BlockDraft> blocks, BlockForm form) {
+        for (var block : blocks) {
+            if (block.form() == form || has(block.blocks(), form)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     private static void gather(List<BlockDraft> blocks, List<Integer> above, BlockForm form, List<Place> found) {
         for (int i = 0; i < blocks.size(); i++) {
             var block = blocks.get(i);

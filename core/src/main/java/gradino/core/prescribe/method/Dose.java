@@ -70,11 +70,10 @@ public record Dose(Degrees angle, List<BlockDraft> blocks) {
 
     /** Whether something is added to what is moved: a weight, or a band that pulls. */
     public boolean hasAddedLoad() {
-        return loadKg() > 0 || (Apparatuses.pulls(blocks) && MOVED.stream().anyMatch(this::has));
-    }
-
-    private boolean has(BlockForm form) {
-        return !BlockNumbers.of(blocks, form).isEmpty();
+        return loadKg() > 0
+                || (BlockNumbers.has(blocks, BlockForm.PROP)
+                        && Apparatuses.pulls(blocks)
+                        && MOVED.stream().anyMatch(form -> BlockNumbers.has(blocks, form)));
     }
 
     public Dose withAngle(Degrees to) {
