@@ -311,6 +311,19 @@ public final class LadderWalkTest {
                 .passive(passive, 0.1);
     }
 
+    /** Of small movements a position has up to twenty; elsewhere ten are enough. */
+    @Test
+    public void aPositionMaySayThatItHasMoreRepetitions() {
+        assertThat(walk("controlled-movement", "pelvic-tilts", CLIENT, 21)
+                        .values(BlockForm.TRANSITION, 0, "repetitions"))
+                .contains(10.0, 20.0)
+                .allMatch(r -> r <= 20);
+        assertThat(walk("controlled-movement", "lunge-rocks", CLIENT, 21)
+                        .values(BlockForm.TRANSITION, 0, "repetitions"))
+                .contains(10.0)
+                .allMatch(r -> r <= 10);
+    }
+
     /** The set-up says it, all else begins anew, and the ladder is climbed once more. */
     @Test
     public void theHarderOptionComesWhenAllElseIsAtItsTop() {

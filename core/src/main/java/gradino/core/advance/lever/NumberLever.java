@@ -8,6 +8,7 @@ import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.because.Unit;
 import gradino.core.because.Wording;
+import gradino.core.body.Repetitions;
 import gradino.core.prescribe.method.BlockForm;
 import gradino.core.prescribe.method.BlockNumbers;
 import gradino.core.prescribe.method.BlockNumbers.Place;
@@ -24,6 +25,8 @@ import org.jspecify.annotations.Nullable;
 final class NumberLever implements Lever {
     /** Seconds grow by one below it, by the policy's step from it on (common practice, no source). */
     private static final double LONG_SECONDS = 10;
+
+    private static final String REPETITIONS = "repetitions";
 
     private final LadderRung rung;
     private final LeverId id;
@@ -97,18 +100,29 @@ final class NumberLever implements Lever {
 
     /** One set more for the side that is really behind. */
     private double top(Situation s, Place place, @Nullable MethodBlock own, String number) {
-        var said = rung.top();
-        if (said != null) {
-            return LadderRung.POLICY_TOPS.contains(said) ? s.value(Threshold.valueOf(said)) : Double.parseDouble(said);
-        }
         double most = own == null
                 ? BlockNumbers.range(s.method(), place.block().form(), number)
                         .map(Range::most)
                         .orElse(0.0)
                 : RoleNumber.most(own, number).orElse(0.0);
+        var said = rung.top();
+        if (said != null) {
+            return said(s, said, number, most);
+        }
         boolean behind = id == LeverId.SETS
                 && s.reallyBehind().filter(side -> side == s.side()).isPresent();
         return behind ? most + 1 : most;
+    }
+
+    /** Of some small movements the position has more. */
+    private static double said(Situation s, String said, String number, double most) {
+        if (LadderRung.POLICY_TOPS.contains(said)) {
+            return s.value(Threshold.valueOf(said));
+        }
+        double top = Double.parseDouble(said);
+        return number.equals(REPETITIONS)
+                ? Math.max(top, Math.min(most, Repetitions.most(s.state().plan().position())))
+                : top;
     }
 
     private Spot spot(Situation s, Place place, @Nullable MethodBlock own, String number) {
