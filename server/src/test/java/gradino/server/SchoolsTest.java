@@ -81,6 +81,32 @@ public class SchoolsTest {
         }
     }
 
+    /** Rocks at their top: the coach accepts the harder option, and the next session's set-up says it. */
+    @Test
+    public void aHarderOptionThatIsAcceptedStandsInTheNextSetUp() {
+        var line = (ObjectNode) scene.suggestedLine("ankle-dorsiflexion", "squat-rocks", "controlled-movement");
+        for (var side : List.of("left", "right")) {
+            for (var block : line.withArray(side)) {
+                ((ObjectNode) block.path("numbers"))
+                        .put("repetitions", 10)
+                        .put("pause", 3)
+                        .put("seconds", 6);
+            }
+        }
+        scene.eveningOf(line).cleanRun("r1");
+        server.clock.move(java.time.Duration.ofDays(3));
+        scene.cleanRun("r2");
+        var proposal = proposals().at("/sides/left/proposal");
+        assertThat(proposal.path("lever").asString()).as(proposal.toString()).isEqualTo("OPTION");
+        var accept = "{\"id\":\"d1\",\"side\":\"LEFT\",\"answer\":\"ACCEPTED\",\"seen\":%s,\"reason\":\"\"}"
+                .formatted(proposal.path("to"));
+        var said = server.post("/api/lines/l1/decisions", accept);
+        assertThat(said.status()).as(said.body().toString()).isLessThan(300);
+        var floor = server.post(Scene.EVENING + "/runs", "{\"id\":\"r3\"}").body();
+        assertThat(floor.at("/timeline/phases").valueStream())
+                .anyMatch(p -> p.path("cue").asString().contains("no hands"));
+    }
+
     private JsonNode proposals() {
         return server.get("/api/lines/l1/proposals").body();
     }
