@@ -3387,7 +3387,7 @@ export interface components {
             by: number;
             position: string;
             /** @enum {string} */
-            take: "POSITION" | "ANGLE" | "SET_UP" | "BENCH" | "STRAP" | "BAND" | "EFFORT" | "HOLD" | "TEMPO" | "PAUSE" | "LOAD";
+            take: "POSITION" | "ANGLE" | "SET_UP" | "DEEPER" | "BENCH" | "STRAP" | "BAND" | "EFFORT" | "HOLD" | "TEMPO" | "PAUSE" | "LOAD";
             words: string;
         };
         HomeDay: {

@@ -3,6 +3,7 @@ import type { Finding } from '../api/client';
 import { Button } from '../ui/Button';
 import { FieldFinding } from '../ui/Findings';
 import { NumberField } from '../ui/NumberField';
+import { Pick } from '../ui/Pick';
 import { setNumber, setStep, setWord, type Block } from './block';
 import type { FormInfo } from './useForms';
 
@@ -60,20 +61,12 @@ function Parameter({ p, block, place, findings, change }: ParameterProps) {
   }
   return (
     <div>
-      <label className="text-sm text-soft">
-        {label}
-        <select
-          className="mt-1 block min-h-11 w-full border border-rule bg-card px-2 text-ink"
-          value={value}
-          onChange={(e) => set(Number(e.target.value))}
-        >
-          {p.names.map((name, i) => (
-            <option key={name} value={p.least + i * p.step}>
-              {name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Pick
+        label={label}
+        value={String(value)}
+        options={p.names.map((name, i) => [String(p.least + i * p.step), name])}
+        pick={(to) => set(Number(to))}
+      />
       <FieldFinding findings={findings} path={path} />
     </div>
   );
@@ -88,21 +81,16 @@ function Word({ word, block, place, findings, change }: WordProps) {
   const set = (to: string) => change(`${place}.${word.name}`, setWord(word.name, to));
   return (
     <div>
-      <label className="text-sm text-soft">
-        {word.label}
-        {word.only ? (
-          <select
-            className="mt-1 block min-h-11 w-full border border-rule bg-card px-2 text-ink"
-            value={value || word.choices[0]?.value}
-            onChange={(e) => set(e.target.value)}
-          >
-            {word.choices.map((choice) => (
-              <option key={choice.value} value={choice.value}>
-                {choice.text}
-              </option>
-            ))}
-          </select>
-        ) : (
+      {word.only ? (
+        <Pick
+          label={word.label}
+          value={value || (word.choices[0]?.value ?? '')}
+          options={word.choices.map((choice) => [choice.value, choice.text])}
+          pick={set}
+        />
+      ) : (
+        <label className="text-sm text-soft">
+          {word.label}
           <input
             className="mt-1 block w-full border-b-2 border-rule bg-transparent py-1 text-base text-ink focus:border-ink"
             value={value}
@@ -110,8 +98,8 @@ function Word({ word, block, place, findings, change }: WordProps) {
             list={word.choices.length > 0 ? id : undefined}
             onChange={(e) => set(e.target.value)}
           />
-        )}
-      </label>
+        </label>
+      )}
       {!word.only && word.choices.length > 0 && (
         <datalist id={id}>
           {word.choices.map((choice) => (

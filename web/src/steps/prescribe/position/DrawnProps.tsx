@@ -1,6 +1,6 @@
 import { Button } from '../../../shared/ui/Button';
 import { withPose, type Change, type Own } from './own';
-import { Pick } from './Pick';
+import { Pick } from '../../../shared/ui/Pick';
 import { POINTS } from './points';
 
 const KINDS = ['block', 'bench', 'chair', 'table', 'ball', 'roll', 'weight', 'wall', 'strap', 'band'];

@@ -3,7 +3,7 @@ import { NumberField } from '../../../shared/ui/NumberField';
 import { Ticks } from '../../../shared/ui/Ticks';
 import { DrawnProps } from './DrawnProps';
 import { withPose, type Change, type Own } from './own';
-import { Pick } from './Pick';
+import { Pick } from '../../../shared/ui/Pick';
 import { POINTS } from './points';
 
 const SIDED = ['hip', 'knee', 'ankle', 'shoulder', 'elbow', 'wrist'];

@@ -6,7 +6,7 @@ import { NumberField } from '../../../shared/ui/NumberField';
 import { TextField } from '../../../shared/ui/TextField';
 import { useCatalogue } from '../../../shared/ui/useCatalogue';
 import type { Hint } from './own';
-import { Pick } from './Pick';
+import { Pick } from '../../../shared/ui/Pick';
 
 type Pair = Schemas['Pair'];
 type RowsProps<T> = { title: string; path: string; rows: T[]; findings: Finding[]; change: (rows: T[]) => void };
@@ -69,6 +69,7 @@ export function Pairs({ then, ...list }: RowsProps<Pair> & { then: string }) {
 
 const TAKES: [Hint['take'], string, string][] = [
   ['SET_UP', 'set-up, in words', 'cm'],
+  ['DEEPER', 'set-up that goes deeper', 'cm'],
   ['POSITION', 'another position', ''],
   ['ANGLE', 'angle', '°'],
   ['BENCH', 'bench height', 'cm'],
@@ -117,7 +118,7 @@ export function Hints({ motions, ...list }: RowsProps<Hint> & { motions: string[
             </div>
           ) : (
             <NumberField
-              label={hint.take === 'SET_UP' ? 'Height, 0 for none' : 'By'}
+              label={hint.take === 'SET_UP' || hint.take === 'DEEPER' ? 'Height, 0 for none' : 'By'}
               unit={TAKES.find(([id]) => id === hint.take)?.[2] ?? ''}
               value={hint.by}
               onChange={(by) => put({ by: by ?? 0 })}

@@ -18,6 +18,8 @@ public record Hint(String words, Take take, String position, double by) {
         POSITION,
         ANGLE,
         SET_UP,
+        /** A set-up that goes further into the range. */
+        DEEPER,
         BENCH,
         STRAP,
         BAND,
@@ -28,7 +30,11 @@ public record Hint(String words, Take take, String position, double by) {
         LOAD;
 
         boolean isNumber() {
-            return this != POSITION && this != SET_UP;
+            return this != POSITION && !isSetUp();
+        }
+
+        public boolean isSetUp() {
+            return this == SET_UP || this == DEEPER;
         }
     }
 
@@ -43,10 +49,10 @@ public record Hint(String words, Take take, String position, double by) {
         } else if (take.isNumber() && by == 0) {
             return Optional.of("By how much does the number change?");
         }
-        return take == Take.SET_UP && by < 0 ? Optional.of("A height is no less than 0.") : Optional.empty();
+        return take.isSetUp() && by < 0 ? Optional.of("A height is no less than 0.") : Optional.empty();
     }
 
-    /** "position seated-edge", "angle -5", "set-up", "set-up 5". */
+    /** "position seated-edge", "angle -5", "set-up", "set-up 5", "deeper". */
     static Hint of(String words, String takes) {
         var parts = takes.split(" ");
         var take = Take.valueOf(parts[0].toUpperCase(Locale.ROOT).replace('-', '_'));
@@ -55,8 +61,11 @@ public record Hint(String words, Take take, String position, double by) {
                 : new Hint(words, take, "", parts.length > 1 ? Double.parseDouble(parts[1]) : 0);
     }
 
-    /** Whether its number goes the way that it says: up for what is harder. A bench may go either way. */
+    /** Whether it goes the way that it says: deeper or a number up for what is harder. A bench may go either way. */
     boolean goesAsSaid(boolean easier) {
+        if (take == Take.DEEPER) {
+            return !easier;
+        }
         return !take.isNumber() || take == Take.BENCH || by < 0 == easier;
     }
 

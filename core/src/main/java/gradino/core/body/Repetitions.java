@@ -1,7 +1,6 @@
 package gradino.core.body;
 
 import gradino.core.because.Source;
-import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVRecord;
@@ -21,10 +20,6 @@ public record Repetitions(String position, int most, Source source) {
     public static int most(String position) {
         var said = BY_POSITION.get(position);
         return said == null ? 0 : said.most();
-    }
-
-    public static List<Repetitions> all() {
-        return List.copyOf(BY_POSITION.values());
     }
 
     private static Repetitions row(CSVRecord row) {

@@ -128,17 +128,6 @@ public record Training(
         return "";
     }
 
-    /** Harder set-ups that leave angle and position as they are. */
-    public List<Hint> harderHere() {
-        var deeper = props.stream()
-                .filter(p -> p.then().equals("deeper"))
-                .map(p -> thing(p.what()))
-                .toList();
-        return harder.stream()
-                .filter(h -> h.take() == Hint.Take.SET_UP && !deeper.contains(thing(h.words())))
-                .toList();
-    }
-
     /** Whether a higher bench goes deeper here; elsewhere a lower one does. */
     public boolean higherBenchDeeper() {
         return Stream.concat(

@@ -345,6 +345,22 @@ public final class LadderWalkTest {
                 .doesNotContain(LeverId.OPTION);
     }
 
+    /** What goes deeper is barred to whom an angle is barred; only the method that says so keeps to the middle. */
+    @Test
+    public void anOptionThatGoesDeeperIsAnAngleStep() {
+        assertThat(walk("controlled-movement", "calf-pedals", CLIENT, 28).levers())
+                .contains(LeverId.OPTION);
+        assertThat(walk("controlled-movement", "calf-pedals", CLIENT, 21).levers())
+                .doesNotContain(LeverId.OPTION);
+        var loose = new ClientFacts(Limits.NONE, true, null, 45.0, null, null, null);
+        assertThat(walk("controlled-movement", "calf-pedals", loose, 28).levers())
+                .doesNotContain(LeverId.OPTION);
+        assertThat(Walk.value(first("release-activate-load"), BlockForm.LOADED_STRETCH, 0, "zone"))
+                .isEqualTo(2);
+        assertThat(Walk.value(first("loaded-lengthening"), BlockForm.LOADED_STRETCH, 0, "zone"))
+                .isEqualTo(1);
+    }
+
     private static Position position(String id) {
         return Catalogue.position(id).orElseThrow();
     }

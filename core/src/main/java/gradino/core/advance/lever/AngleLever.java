@@ -43,8 +43,7 @@ final class AngleLever implements Lever {
         return tooOld.orElseGet(() -> move(s, known));
     }
 
-    /** What keeps a line from going deeper at all, whatever the readings. */
-    static Optional<Attempt> forbidden(Situation s) {
+    private static Optional<Attempt> forbidden(Situation s) {
         if (s.state().client().hypermobile()) {
             return blocked(Because.of(Reason.HYPERMOBILE));
         }
@@ -89,12 +88,31 @@ final class AngleLever implements Lever {
                         .isPresent();
     }
 
-    /** Empty where a fresh cold reading is there and a coach has seen it. */
-    static Optional<Attempt> unproven(Situation s) {
-        return tooOld(s, Threshold.COLD_DAYS, s.value(Threshold.COLD_SESSIONS))
-                .or(() -> s.rung().isObserved()
-                        ? Optional.empty()
-                        : blocked(notObserved(s), Because.of(Reason.ASK_OBSERVE)));
+    private static Optional<Attempt> unproven(Situation s) {
+        return tooOld(s, Threshold.COLD_DAYS, s.value(Threshold.COLD_SESSIONS)).or(() -> unobserved(s));
+    }
+
+    /**
+     * What bars whatever goes deeper at the same working angle; there is room when that lies within today's estimate, and a line
+     * without degrees needs a coach's eye instead.
+     */
+    static Optional<Attempt> barred(Situation s) {
+        return forbidden(s)
+                .or(() -> s.isWithoutAngle() ? unobserved(s) : unproven(s).or(() -> beyond(s)));
+    }
+
+    static Optional<Attempt> unobserved(Situation s) {
+        return s.rung().isObserved() ? Optional.empty() : blocked(notObserved(s), Because.of(Reason.ASK_OBSERVE));
+    }
+
+    private static Optional<Attempt> beyond(Situation s) {
+        var bound = s.angleBound().orElseThrow();
+        return s.dose().angle().compareTo(bound) > 0
+                ? blocked(Because.of(
+                        Reason.BEYOND_ESTIMATE,
+                        Term.of(s.dose().angle().value(), Unit.DEGREE),
+                        Term.of(bound.value(), Unit.DEGREE)))
+                : Optional.empty();
     }
 
     static Because notObserved(Situation s) {
@@ -195,7 +213,8 @@ final class AngleLever implements Lever {
         return s.moved(new Move(angle, drop), () -> eased.withAngle(angle));
     }
 
-    private static Dose eased(Situation s, int drop) {
+    /** A wider step starts lower. */
+    static Dose eased(Situation s, int drop) {
         var lower = new Lower(s);
         return lower.topHolds(lower.ceilings(s.dose(), drop));
     }

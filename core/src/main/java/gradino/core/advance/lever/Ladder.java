@@ -77,7 +77,7 @@ public final class Ladder {
                         case LOAD -> new LoadLever();
                         case OPTION -> new OptionLever();
                         case STAGE -> new StageLever(levers);
-                        case NUMBER -> rung.deepens() ? new ZoneLever(rung) : new NumberLever(rung, id(rung, levers));
+                        case NUMBER -> rung.movesZone() ? new ZoneLever(rung) : new NumberLever(rung, id(rung, levers));
                     });
         }
         return List.copyOf(levers);

@@ -61,16 +61,12 @@ public final class Lower {
         return back(dose, BlockForm::isRamp, List.of("top-hold", "pull", RoleNumber.TREAD)::contains);
     }
 
-    /** Movements through the middle of the range alone. */
+    /** Movements through the middle of the range alone, where the ladder will give the rest back. */
     Dose zones(Dose dose) {
         var nearer = dose;
-        for (var form : BlockForm.values()) {
-            var zone = BlockParameter.find(form, RoleNumber.ZONE);
-            for (var place : zone.isEmpty() ? List.<BlockNumbers.Place>of() : BlockNumbers.of(dose.blocks(), form)) {
-                double least = zone.orElseThrow().least();
-                if (place.block().number(RoleNumber.ZONE) > least) {
-                    nearer = nearer.withNumber(place, RoleNumber.ZONE, least);
-                }
+        for (var rung : s.method().ladder()) {
+            for (var found : rung.movesZone() ? s.places(rung) : List.<Roles.Found>of()) {
+                nearer = nearer.withNumber(found.place(), RoleNumber.ZONE, RoleNumber.MIDDLE);
             }
         }
         return nearer;

@@ -98,31 +98,28 @@ final class NumberLever implements Lever {
         }
     }
 
-    /** One set more for the side that is really behind. */
+    /** One set more for the side that is really behind; of some small movements the position has more repetitions. */
     private double top(Situation s, Place place, @Nullable MethodBlock own, String number) {
-        double most = own == null
+        var said = rung.top();
+        if (said == null) {
+            boolean behind = id == LeverId.SETS
+                    && s.reallyBehind().filter(side -> side == s.side()).isPresent();
+            return most(s, place, own, number) + (behind ? 1 : 0);
+        } else if (LadderRung.POLICY_TOPS.contains(said)) {
+            return s.value(Threshold.valueOf(said));
+        }
+        double top = Double.parseDouble(said);
+        int more =
+                number.equals(REPETITIONS) ? Repetitions.most(s.state().plan().position()) : 0;
+        return more > top ? Math.min(more, most(s, place, own, number)) : top;
+    }
+
+    private static double most(Situation s, Place place, @Nullable MethodBlock own, String number) {
+        return own == null
                 ? BlockNumbers.range(s.method(), place.block().form(), number)
                         .map(Range::most)
                         .orElse(0.0)
                 : RoleNumber.most(own, number).orElse(0.0);
-        var said = rung.top();
-        if (said != null) {
-            return said(s, said, number, most);
-        }
-        boolean behind = id == LeverId.SETS
-                && s.reallyBehind().filter(side -> side == s.side()).isPresent();
-        return behind ? most + 1 : most;
-    }
-
-    /** Of some small movements the position has more. */
-    private static double said(Situation s, String said, String number, double most) {
-        if (LadderRung.POLICY_TOPS.contains(said)) {
-            return s.value(Threshold.valueOf(said));
-        }
-        double top = Double.parseDouble(said);
-        return number.equals(REPETITIONS)
-                ? Math.max(top, Math.min(most, Repetitions.most(s.state().plan().position())))
-                : top;
     }
 
     private Spot spot(Situation s, Place place, @Nullable MethodBlock own, String number) {

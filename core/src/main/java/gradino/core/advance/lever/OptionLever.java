@@ -6,10 +6,11 @@ import gradino.core.because.Because;
 import gradino.core.because.Reason;
 import gradino.core.because.Term;
 import gradino.core.prescribe.program.LineOptions;
+import gradino.core.prescribe.program.LineOptions.Harder;
 
 /**
- * The position's next harder option: the set-up says it, and what the ladder has raised goes back to what the line began with. What
- * goes deeper is an angle step and another position a stage: neither is taken here.
+ * The first of the position's harder options that may be taken: the set-up says it, and what the ladder has raised goes back to what
+ * the line began with. One that goes deeper has the needs and bars of an angle step; another position is a stage.
  */
 final class OptionLever implements Lever {
     @Override
@@ -19,13 +20,18 @@ final class OptionLever implements Lever {
 
     @Override
     public Attempt attempt(Situation s) {
-        var next = LineOptions.nextHarder(s.state().plan().position(), s.dose());
-        if (next.isEmpty()) {
-            return Attempt.blocked(Because.of(Reason.NO_HARDER_OPTION));
-        } else if (!s.rung().isObserved()) {
-            return Attempt.blocked(AngleLever.notObserved(s), Because.of(Reason.ASK_OBSERVE));
+        Attempt first = null;
+        for (var harder : LineOptions.harder(s.state().plan().position(), s.dose())) {
+            var barred = harder.deeper() ? AngleLever.barred(s) : AngleLever.unobserved(s);
+            if (barred.isEmpty()) {
+                return taken(s, harder);
+            }
+            first = first == null ? barred.get() : first;
         }
-        var harder = next.get();
+        return first == null ? Attempt.blocked(Because.of(Reason.NO_HARDER_OPTION)) : first;
+    }
+
+    private static Attempt taken(Situation s, Harder harder) {
         return Attempt.step(
                 s.moved(harder.words(), () -> new Lower(s).everything(harder.dose())),
                 Because.of(Reason.STEP_OPTION, Term.of(harder.words())));

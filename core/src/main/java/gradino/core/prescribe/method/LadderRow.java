@@ -83,6 +83,8 @@ record LadderRow(
             return Optional.empty();
         } else if (roles.isEmpty() || numbers.isEmpty()) {
             return Optional.of("a step is angle, load, option or stage, or it names a role and a number.");
+        } else if (numbers.size() > 1 && numbers.contains(RoleNumber.ZONE)) {
+            return Optional.of("a zone is a step of its own.");
         } else if (step != null && !(step > 0)) {
             return Optional.of("a step goes up.");
         }

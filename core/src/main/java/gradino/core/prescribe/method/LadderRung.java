@@ -60,7 +60,11 @@ public record LadderRung(
 
     /** Whether it goes further into the range. */
     public boolean deepens() {
-        return what == What.ANGLE || numbers.contains(RoleNumber.ZONE);
+        return what == What.ANGLE || movesZone();
+    }
+
+    public boolean movesZone() {
+        return numbers.contains(RoleNumber.ZONE);
     }
 
     public boolean movesEffort() {

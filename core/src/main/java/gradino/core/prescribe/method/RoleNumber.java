@@ -16,9 +16,10 @@ public final class RoleNumber {
     public static final String CEILING = "ceiling";
     public static final String TREAD = "tread";
 
-    /** Which part of the range a movement goes through: 1 the middle, {@link #DEEP} to its end. */
+    /** Which part of the range a movement goes through: {@link #MIDDLE} or to its end. */
     public static final String ZONE = "zone";
 
+    public static final double MIDDLE = 1;
     static final double DEEP = 2;
     private static final Set<String> EFFORTS = Set.of(CEILING, "effort");
 

@@ -56,16 +56,20 @@ public final class LineOptions {
     }
 
     /** A harder option, and the dose with it in its set-up. */
-    public record Harder(String words, Dose dose) {}
+    public record Harder(String words, boolean deeper, Dose dose) {}
 
-    /** The first that is neither deeper nor another position, and that the set-up does not say yet. */
-    public static Optional<Harder> nextHarder(String position, Dose dose) {
+    /** Those of the same position that the set-up does not say yet. */
+    public static List<Harder> harder(String position, Dose dose) {
         return Catalogue.position(position)
                 .flatMap(p -> Optional.ofNullable(p.training()))
-                .flatMap(t -> t.harderHere().stream()
-                        .map(h -> new Harder(h.setUp(), OptionTakes.setUp(dose, h.setUp(), setUps(t.easier()))))
-                        .filter(h -> !OptionTakes.says(dose, h.words()))
-                        .findFirst());
+                .map(t -> t.harder().stream()
+                        .filter(h -> h.take().isSetUp() && !OptionTakes.says(dose, h.setUp()))
+                        .map(h -> new Harder(
+                                h.setUp(),
+                                h.take() == Take.DEEPER,
+                                OptionTakes.setUp(dose, h.setUp(), setUps(t.easier()))))
+                        .toList())
+                .orElse(List.of());
     }
 
     private static List<String> setUps(List<Hint> hints) {
@@ -85,7 +89,7 @@ public final class LineOptions {
                 Catalogue.position(hint.position())
                         .filter(p -> p.allows(line.motion()))
                         .map(p -> elsewhere(hint, easier, p));
-            case SET_UP -> Optional.of(setUp(hint, easier));
+            case SET_UP, DEEPER -> Optional.of(setUp(hint, easier));
             default -> Optional.of(number(hint, easier));
         };
     }

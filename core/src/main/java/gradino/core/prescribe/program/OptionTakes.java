@@ -124,7 +124,7 @@ final class OptionTakes {
             case EFFORT -> Unit.PERCENT;
             case HOLD, TEMPO, PAUSE -> Unit.SECOND;
             case LOAD -> Unit.KILOGRAM;
-            case STRAP, POSITION, SET_UP -> Unit.COUNT;
+            case STRAP, POSITION, SET_UP, DEEPER -> Unit.COUNT;
         };
     }
 
@@ -139,7 +139,7 @@ final class OptionTakes {
             case TEMPO -> "Each movement";
             case PAUSE -> "Pause at the end";
             case LOAD -> "Load";
-            case POSITION, SET_UP -> "Set-up";
+            case POSITION, SET_UP, DEEPER -> "Set-up";
         };
     }
 }
