@@ -115,15 +115,16 @@ final class CoreBench {
 
     static List<Measured> compile() {
         var times = new ArrayList<Double>();
-        double seconds = 0;
+        int sum = 0;
         for (int run = 0; run < RUNS; run++) {
             var plan = hour();
             long before = System.nanoTime();
             var timeline = plan.timeline();
             var totals = Totals.of(timeline, false);
             times.add((System.nanoTime() - before) / 1e6);
-            seconds += totals.seconds() / RUNS;
+            sum += totals.seconds();
         }
+        int seconds = sum / RUNS;
         if (seconds < 3500 || seconds > 3800) {
             throw new IllegalStateException("not an hour: " + seconds + " s");
         }
