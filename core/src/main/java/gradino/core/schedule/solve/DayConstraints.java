@@ -7,6 +7,7 @@ import gradino.core.schedule.week.WeekLine;
 import gradino.core.schedule.week.WeekRules;
 import gradino.core.schedule.week.WeekTask;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,15 +24,19 @@ import org.chocosolver.solver.variables.IntVar;
  * take, without which most of the time goes into proving that no week misses less.
  */
 final class DayConstraints {
-    /** Two to the power of these rows a day. */
-    private static final int MOST_IN_A_TABLE = 14;
+    /**
+     * Of what days have left no less is told than this much below the best of the day, in parts of {@link Prices#SCALE}: there it bounds
+     * less, and the table has fewer values.
+     */
+    private static final int TOLD = 250;
 
     private final WeekModel week;
     private final Model model;
     private final WeekTask task;
     private final WeekRules rules;
-    /** By day: the weight of what is on it. */
-    private final List<IntVar> weights = new ArrayList<>();
+    private final List<DayChoice> choices;
+    /** By day: what its lines weigh, less their prices. */
+    private final List<IntVar> left = new ArrayList<>();
     /** By position: whether it is taken, on each day on which it can be. */
     private final Map<String, List<BoolVar>> taken = new HashMap<>();
 
@@ -40,11 +45,29 @@ final class DayConstraints {
         model = week.model;
         task = week.task;
         rules = week.rules;
+        choices = toCome().filter(d -> DayChoice.isFew(open(d)))
+                .mapToObj(d -> new DayChoice(task, rules, d, open(d)))
+                .toList();
+    }
+
+    /** Of the days on which so few lines are open that each choice of them can be looked at. */
+    List<DayChoice> choices() {
+        return choices;
+    }
+
+    /** Whether those are all days. */
+    boolean isBounded() {
+        return !choices.isEmpty() && choices.size() == toCome().count();
+    }
+
+    private List<WeekLine> open(int day) {
+        return task.lines().stream().filter(l -> rules.open(l).has(day)).toList();
     }
 
     void post() {
         spacing();
-        toCome().forEach(this::minutes);
+        choices.forEach(this::together);
+        toCome().filter(d -> !DayChoice.isFew(open(d))).forEach(d -> summed(d, open(d)));
         boundSetUps();
         caps();
         joints();
@@ -98,55 +121,46 @@ final class DayConstraints {
         return lines.stream().map(l -> week.on(l, day)).toList();
     }
 
-    private void minutes(int day) {
-        var lines = task.lines().stream().filter(l -> rules.open(l).has(day)).toList();
-        if (lines.size() <= MOST_IN_A_TABLE) {
-            together(day, lines);
-        } else {
-            summed(day, lines);
-        }
-    }
-
-    /** A row for each choice of lines that fits: the lines, the positions they need, and what they weigh. */
-    private void together(int day, List<WeekLine> lines) {
-        var load = rules.load(lines);
+    /** A row for each choice of lines that fits: the lines, the positions they need, and what it has left. */
+    private void together(DayChoice choice) {
+        int day = choice.day;
         var positions = task.shared().stream()
-                .filter(s -> s.kind() == Shared.Kind.SET_UP && load.who(s) != 0)
+                .filter(s -> s.kind() == Shared.Kind.SET_UP && choice.load.who(s) != 0)
                 .toList();
-        var who = positions.stream().mapToLong(load::who).toArray();
-        var weights = lines.stream().mapToInt(l -> l.priority().weight()).toArray();
+        var who = positions.stream().mapToLong(choice.load::who).toArray();
+        var left = left(choice);
         var tuples = new Tuples(true);
-        for (int chosen = 0; chosen < 1 << weights.length; chosen++) {
-            if (load.seconds(chosen) <= task.days().get(day).seconds()) {
-                tuples.add(row(chosen, who, weights));
-            }
+        for (int c = 0; c < left.length; c++) {
+            tuples.add(row(choice.fits[c], choice.lines.size(), who, left[c]));
         }
-        var weight = model.intVar(
-                "weight-" + day,
-                0,
-                lines.stream().mapToInt(l -> l.priority().weight()).sum());
+        var ofDay = model.intVar("left-" + day, left);
         var taken = model.boolVarArray("taken-" + day, positions.size());
-        model.table(
-                        Stream.of(on(lines, day).stream(), Stream.of(taken), Stream.of(weight))
-                                .flatMap(part -> part)
-                                .toArray(IntVar[]::new),
-                        tuples)
+        var columns = Stream.of(on(choice.lines, day).stream(), Stream.of(taken), Stream.of(ofDay));
+        model.table(columns.flatMap(part -> part).toArray(IntVar[]::new), tuples)
                 .post();
-        this.weights.add(weight);
+        this.left.add(ofDay);
         for (int p = 0; p < taken.length; p++) {
             takes(positions.get(p), taken[p]);
         }
     }
 
-    private static int[] row(int chosen, long[] who, int[] weights) {
-        var row = new int[weights.length + who.length + 1];
-        for (int l = 0; l < weights.length; l++) {
+    private int[] left(DayChoice choice) {
+        var left = Arrays.stream(week.prices().left(choice))
+                .mapToInt(l -> (int) Math.rint(l * Prices.SCALE))
+                .toArray();
+        int most = Arrays.stream(left).max().orElse(0);
+        return Arrays.stream(left).map(l -> Math.max(l, most - TOLD)).toArray();
+    }
+
+    private static int[] row(int chosen, int lines, long[] who, int left) {
+        var row = new int[lines + who.length + 1];
+        for (int l = 0; l < lines; l++) {
             row[l] = chosen >> l & 1;
-            row[row.length - 1] += row[l] * weights[l];
         }
         for (int p = 0; p < who.length; p++) {
-            row[weights.length + p] = (who[p] & chosen) == 0 ? 0 : 1;
+            row[lines + p] = (who[p] & chosen) == 0 ? 0 : 1;
         }
+        row[row.length - 1] = left;
         return row;
     }
 
@@ -196,15 +210,17 @@ final class DayConstraints {
     }
 
     /** What is wanted and fits into no day is missing. Follows from the rest, and is seen sooner. */
-    void boundMissing(IntVar missing) {
-        if (weights.size() < toCome().count() || weights.isEmpty()) {
-            return;
-        }
+    void boundMissing(IntVar missing, List<IntVar> paid) {
         int wanted = task.lines().stream()
                 .mapToInt(
                         l -> l.priority().weight() * (l.wanted() - task.done(l).size()))
                 .sum();
-        model.sum(Stream.concat(weights.stream(), Stream.of(missing)).toArray(IntVar[]::new), ">=", wanted)
+        model.sum(
+                        Stream.of(left.stream(), paid.stream(), Stream.of(model.mul(missing, Prices.SCALE)))
+                                .flatMap(part -> part)
+                                .toArray(IntVar[]::new),
+                        ">=",
+                        wanted * Prices.SCALE)
                 .post();
     }
 }

@@ -37,6 +37,10 @@ final class WeekModel {
     private final List<IntVar> ranks = new ArrayList<>();
     private final Map<Level, List<IntVar>> terms = new EnumMap<>(Level.class);
     private final Map<Level, IntVar> levels = new EnumMap<>(Level.class);
+    /** By unit or line: what is paid for its days. */
+    private final List<IntVar> paid = new ArrayList<>();
+
+    private final Prices prices;
 
     WeekModel(WeekTask task) {
         this.task = task;
@@ -45,12 +49,21 @@ final class WeekModel {
         for (var level : Level.values()) {
             terms.put(level, new ArrayList<>());
         }
-        units.forEach(u -> sets.add(unit(u)));
-        task.lines().stream().filter(l -> units(l).size() > 1).forEach(this::united);
+        var ofUnits = choicesOfUnits();
+        var ofLines = choicesOfLines();
         var days = new DayConstraints(this);
+        prices = days.isBounded()
+                ? Prices.agreed(
+                        task, Stream.concat(ofUnits.stream(), ofLines.stream()).toList(), days.choices())
+                : Prices.none(task);
+        units.forEach(this::days);
+        ofUnits.forEach(choice -> sets.add(table(choice, unitDays(choice.id))));
+        ofLines.forEach(choice -> table(choice, united(choice.lines.get(0))));
         days.post();
         terms.forEach((level, of) -> levels.put(level, sum(level, of)));
-        days.boundMissing(level(Level.MISSING));
+        if (days.isBounded()) {
+            days.boundMissing(level(Level.MISSING), paid);
+        }
     }
 
     /** Of each unit the bits of its days, in the order in which they are looked at. */
@@ -61,6 +74,10 @@ final class WeekModel {
     /** Of each unit where its days stand, the best by themselves first: there a search finds good weeks soon. */
     IntVar[] ranks() {
         return ranks.toArray(IntVar[]::new);
+    }
+
+    Prices prices() {
+        return prices;
     }
 
     IntVar level(Level level) {
@@ -82,7 +99,11 @@ final class WeekModel {
     }
 
     void count(Level level, IntVar term) {
-        terms.computeIfAbsent(level, l -> new ArrayList<>()).add(term);
+        terms(level).add(term);
+    }
+
+    private List<IntVar> terms(Level level) {
+        return terms.computeIfAbsent(level, l -> new ArrayList<>());
     }
 
     List<DaySet> daysOfUnits(Solution solution) {
@@ -110,46 +131,70 @@ final class WeekModel {
         return units.stream().filter(u -> u.lines().contains(line.id())).toList();
     }
 
-    /** Lines that are in this unit alone have its days; what they count goes into the same table. */
-    private IntVar unit(Together unit) {
-        var own = unit.lines().stream()
-                .map(task::line)
-                .filter(l -> units(l).size() == 1)
+    private boolean isShared(WeekLine line) {
+        return units(line).size() > 1;
+    }
+
+    /** Of each unit, with the lines that are in it alone. */
+    private List<UnitChoice> choicesOfUnits() {
+        return units.stream()
+                .map(u -> allowed(u.id(), own(u), rules.choices(u).stream()))
                 .toList();
-        var choices = rules.choices(unit).stream()
-                .filter(days -> own.stream().allMatch(l -> rules.allows(l, days.or(task.done(l)))))
+    }
+
+    /** Of each line of several units. */
+    private List<UnitChoice> choicesOfLines() {
+        var toCome = DaySet.ALL.without(task.frozen());
+        return task.lines().stream()
+                .filter(this::isShared)
+                .map(l -> allowed(l.id(), List.of(l), toCome.within().mapToObj(DaySet::new)))
                 .toList();
+    }
+
+    private List<WeekLine> own(Together unit) {
+        return unit.lines().stream().map(task::line).filter(l -> !isShared(l)).toList();
+    }
+
+    private UnitChoice allowed(String id, List<WeekLine> lines, Stream<DaySet> sets) {
+        return new UnitChoice(
+                task,
+                id,
+                lines,
+                sets.filter(set -> lines.stream().allMatch(l -> rules.allows(l, set.or(task.done(l)))))
+                        .toList());
+    }
+
+    /** Lines that are in this unit alone have its days. */
+    private void days(Together unit) {
         var days = model.boolVarArray(unit.id(), DaySet.DAYS);
         unitDays.put(unit.id(), days);
-        own.forEach(l -> lineDays.put(l.id(), days));
-        return table(unit.id(), choices, own, days);
+        own(unit).forEach(l -> lineDays.put(l.id(), days));
+    }
+
+    private BoolVar[] unitDays(String unit) {
+        return Objects.requireNonNull(unitDays.get(unit), unit);
     }
 
     /** A line of several sessions has the days of all. */
-    private void united(WeekLine line) {
+    private BoolVar[] united(WeekLine line) {
         var days = model.boolVarArray(line.id(), DaySet.DAYS);
-        var of = units(line).stream().map(u -> unitDays.get(u.id())).toList();
+        var of = units(line).stream().map(u -> unitDays(u.id())).toList();
         for (int d = 0; d < DaySet.DAYS; d++) {
             int day = d;
             model.max(days[day], of.stream().map(u -> u[day]).toArray(BoolVar[]::new))
                     .post();
         }
         lineDays.put(line.id(), days);
-        var choices = DaySet.ALL
-                .without(task.frozen())
-                .within()
-                .mapToObj(DaySet::new)
-                .filter(set -> rules.allows(line, set.or(task.done(line))))
-                .toList();
-        table(line.id(), choices, List.of(line), days);
+        return days;
     }
 
     /** A row for each set of days: its bits, its rank, the days themselves, and what they count. */
-    private IntVar table(String id, List<DaySet> choices, List<WeekLine> lines, BoolVar[] days) {
-        var rows = choices.stream()
-                .map(set -> new Row(
-                        set,
-                        BY_LINE.stream().map(level -> counts(level, lines, set)).toList()))
+    private IntVar table(UnitChoice choice, BoolVar[] days) {
+        var id = choice.id;
+        var lines = choice.lines;
+        var pay = prices.paid(choice);
+        var rows = choice.sets.stream()
+                .map(set -> row(lines, set, pay[set.bits()]))
                 .sorted()
                 .toList();
         var size = model.intVar("size-" + id, 0, DaySet.DAYS);
@@ -160,13 +205,13 @@ final class WeekModel {
         ranks.add(rank);
         var columns = new ArrayList<IntVar>(List.of(bits, rank, size));
         columns.addAll(List.of(days));
-        for (int l = 0; l < BY_LINE.size(); l++) {
-            int level = l;
+        for (int l = 0; l <= BY_LINE.size(); l++) {
+            int column = l;
             var cost = model.intVar(
-                    BY_LINE.get(l) + "-" + id,
-                    rows.stream().mapToInt(row -> row.counts().get(level)).toArray());
-            count(BY_LINE.get(l), cost);
+                    l + "-" + id,
+                    rows.stream().mapToInt(row -> row.counts().get(column)).toArray());
             columns.add(cost);
+            (l < BY_LINE.size() ? terms(BY_LINE.get(l)) : paid).add(cost);
         }
         var tuples = new Tuples(true);
         for (int r = 0; r < rows.size(); r++) {
@@ -176,7 +221,15 @@ final class WeekModel {
         return bits;
     }
 
-    /** A set of days with what it counts at each level of {@link #BY_LINE}; ordered by the first two of those, then by its days. */
+    private Row row(List<WeekLine> lines, DaySet set, double price) {
+        var counts = BY_LINE.stream().map(level -> counts(level, lines, set));
+        return new Row(
+                set,
+                Stream.concat(counts, Stream.of((int) Math.rint(price * Prices.SCALE)))
+                        .toList());
+    }
+
+    /** A set of days with what it counts at each level of {@link #BY_LINE} and what is paid for it; ordered by the first two of those, then by its days. */
     private record Row(DaySet days, List<Integer> counts) implements Comparable<Row> {
         private static final int BEFORE_DAYS = 3;
 

@@ -1,0 +1,140 @@
+package gradino.core.schedule.solve;
+
+import gradino.core.schedule.week.DaySet;
+import gradino.core.schedule.week.WeekTask;
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * What a line pays for each day. Days, each by itself, take the lines that leave them most after their prices; lines, each by itself,
+ * take the days that pay most: both together never come to less than what any week can hold, at whatever prices. The prices are those
+ * at which the two ask for nearly the same, found by steps against what they disagree in (Lagrangian decomposition: Guignard and Kim,
+ * Mathematical Programming 39, 1987; cited from memory). They make the search short and change no answer.
+ */
+final class Prices {
+    /** Parts of a weight in which prices are told. */
+    static final int SCALE = 8;
+
+    private static final int ROUNDS = 300;
+    private static final double FIRST_STEP = 16;
+    private static final double SHRINKING = 0.1;
+
+    private final int[] weights;
+    /** By line in its order, and day. */
+    private final double[][] prices;
+
+    private Prices(int[] weights, double[][] prices) {
+        this.weights = weights;
+        this.prices = prices;
+    }
+
+    static Prices none(WeekTask task) {
+        var weights = task.lines().stream().mapToInt(l -> l.priority().weight()).toArray();
+        return new Prices(weights, new double[weights.length][DaySet.DAYS]);
+    }
+
+    static Prices agreed(WeekTask task, List<UnitChoice> units, List<DayChoice> days) {
+        var prices = none(task);
+        var best = prices.prices;
+        double least = Double.POSITIVE_INFINITY;
+        for (int round = 0; round < ROUNDS; round++) {
+            var apart = new int[best.length][DaySet.DAYS];
+            double bound = prices.ask(units, apart) + prices.take(days, apart);
+            if (bound < least) {
+                least = bound;
+                best = prices.rounded();
+            }
+            double all = squares(apart);
+            if (all == 0) {
+                break;
+            }
+            prices.move(apart, FIRST_STEP / Math.sqrt(all) / (1 + SHRINKING * round));
+        }
+        return new Prices(prices.weights, best);
+    }
+
+    private static double squares(int[][] apart) {
+        double sum = 0;
+        for (int[] ofLine : apart) {
+            for (int a : ofLine) {
+                sum += a * a;
+            }
+        }
+        return sum;
+    }
+
+    private void move(int[][] apart, double step) {
+        for (int l = 0; l < prices.length; l++) {
+            for (int d = 0; d < DaySet.DAYS; d++) {
+                prices[l][d] += step * apart[l][d];
+            }
+        }
+    }
+
+    private double[][] rounded() {
+        return Arrays.stream(prices)
+                .map(of ->
+                        Arrays.stream(of).map(p -> Math.rint(p * SCALE) / SCALE).toArray())
+                .toArray(double[][]::new);
+    }
+
+    /** What lines would be paid, each on the days that pay it most; what they would have is taken off. */
+    private double ask(List<UnitChoice> units, int[][] apart) {
+        double sum = 0;
+        for (var unit : units) {
+            var paid = paid(unit);
+            int best = 0;
+            for (var set : unit.sets) {
+                best = paid[set.bits()] > paid[best] ? set.bits() : best;
+            }
+            sum += paid[best];
+            for (int line : unit.at) {
+                for (int d = 0; d < DaySet.DAYS; d++) {
+                    apart[line][d] -= best >> d & 1;
+                }
+            }
+        }
+        return sum;
+    }
+
+    /** What days would have left, each with the lines that leave it most; what they would have is put on. */
+    private double take(List<DayChoice> days, int[][] apart) {
+        double sum = 0;
+        for (var day : days) {
+            var left = left(day);
+            int best = 0;
+            for (int c = 1; c < left.length; c++) {
+                best = left[c] > left[best] ? c : best;
+            }
+            sum += left[best];
+            for (int l = 0; l < day.at.length; l++) {
+                apart[day.at[l]][day.day] += day.fits[best] >> l & 1;
+            }
+        }
+        return sum;
+    }
+
+    /** By set of days: what is paid to its lines for it. */
+    double[] paid(UnitChoice unit) {
+        var each = new double[DaySet.DAYS];
+        for (int line : unit.at) {
+            for (int d = 0; d < each.length; d++) {
+                each[d] += prices[line][d];
+            }
+        }
+        var paid = new double[1 << each.length];
+        for (int set = 1; set < paid.length; set++) {
+            paid[set] = paid[set & set - 1] + each[Integer.numberOfTrailingZeros(set)];
+        }
+        return paid;
+    }
+
+    /** By choice of a day: what its lines weigh, less what is paid to them for it. */
+    double[] left(DayChoice day) {
+        var each = new double[day.at.length];
+        for (int l = 0; l < each.length; l++) {
+            each[l] = weights[day.at[l]] - prices[day.at[l]][day.day];
+        }
+        return day.sums(each);
+    }
+}
