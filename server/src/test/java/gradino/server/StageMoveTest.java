@@ -2,7 +2,10 @@ package gradino.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.DayOfWeek;
 import java.time.Duration;
+import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
 import java.util.Locale;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
@@ -89,6 +92,30 @@ public class StageMoveTest {
         assertThat(back.status()).as(back.body().toString()).isEqualTo(200);
         assertThat(lines().at("/0/position").asString()).isEqualTo("prone-knee-bent");
         assertThat(lines().at("/0/sessionsDone").asInt()).isEqualTo(6);
+    }
+
+    /** What was done before it went on is done: nothing is planned twice in the week. */
+    @Test
+    public void aLineThatGoesOnIsTheSameLineOfItsWeek() {
+        atTheTop();
+        var today = LocalDate.now(server.clock);
+        var monday = today.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+        var before = week(monday);
+        grade(HARDER);
+        accept(Scene.LINE, "d3", "LEFT");
+        var after = week(monday);
+        assertThat(after.at("/units/0/lines/0/id").asString())
+                .isEqualTo(lines().at("/0/lineId").asString())
+                .isNotEqualTo(before.at("/units/0/lines/0/id").asString());
+        for (var day = monday; !day.isAfter(today); day = day.plusDays(1)) {
+            var at = "/days/" + (day.getDayOfWeek().getValue() - 1) + "/outcomes/0/outcome";
+            assertThat(after.at(at)).isEqualTo(before.at(at));
+        }
+        assertThat(after.path("news").toString()).doesNotContain("is new", "has ended");
+    }
+
+    private JsonNode week(LocalDate monday) {
+        return server.get(CLIENT + "/weeks/" + monday).body();
     }
 
     @Test

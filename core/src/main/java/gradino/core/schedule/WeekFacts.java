@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 
 /**
@@ -48,6 +49,13 @@ public record WeekFacts(
         }
         return new WeekFacts(
                 lines, task.days().stream().map(d -> d.seconds()).toList(), task.frozen(), task.done(), stable(task));
+    }
+
+    /** Of lines that have other ids now. */
+    public WeekFacts named(UnaryOperator<String> now) {
+        var names = new LinkedHashMap<String, Wish>();
+        lines.forEach((id, wish) -> names.merge(now.apply(id), wish, (one, other) -> lines.getOrDefault(id, one)));
+        return new WeekFacts(names, seconds, frozen, DaySet.named(done, now), rest);
     }
 
     /** The same on every machine: of what is written, since an enumeration has no hash of its own. */

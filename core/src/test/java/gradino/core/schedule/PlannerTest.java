@@ -187,13 +187,27 @@ public class PlannerTest {
     public void sorenessKeepsAJointUntilItHasRested() {
         var line = line("l", EffortClass.HARD, 1, 10);
         var plain = task(days(20, 20, 20, 0, 0, 0, 0), line);
-        var rested = new Rested("hip", Side.LEFT, plain.days().get(2).start());
+        var rested =
+                new Rested("last", "hip", Side.LEFT, false, plain.days().get(2).start());
         var task = new WeekTask(
                 plain.days(), plain.lines(), List.of(), List.of(), List.of(rested), Map.of(), DaySet.NONE, Map.of());
         assertThat(planner.plan(task).of("l")).isEqualTo(DaySet.of(2));
         assertThat(new WeekRules(task).broken(Map.of("l", DaySet.of(1))))
                 .extracting(Broken::rule)
                 .containsExactly(Broken.Rule.ALLOWED);
+    }
+
+    /** A light line keeps no other waiting, but its method's own spacing holds from week to week. */
+    @Test
+    public void lightWorkWaitsForItselfAlone() {
+        var plain = task(
+                days(20, 20, 20, 0, 0, 0, 0), line("l", EffortClass.LIGHT, 1, 5), line("hard", EffortClass.HARD, 1, 5));
+        var wednesday = plain.days().get(2).start();
+        var rested = List.of(new Rested("l", "hip", Side.LEFT, true, wednesday));
+        var week = planner.plan(new WeekTask(
+                plain.days(), plain.lines(), List.of(), List.of(), rested, Map.of(), DaySet.NONE, Map.of()));
+        assertThat(week.of("l")).isEqualTo(DaySet.of(2));
+        assertThat(week.of("hard")).isEqualTo(DaySet.of(0));
     }
 
     @Test

@@ -112,7 +112,7 @@ public final class SampleWeeks {
             before.put(line.id(), new DaySet(random.nextInt(128)));
             done.put(line.id(), before.get(line.id()).and(frozen).and(new DaySet(random.nextInt(128))));
         }
-        var rested = List.of(new Rested("hip", Side.LEFT, MONDAY.plus(Duration.ofDays(frozen.size()))));
+        var rested = List.of(new Rested("last", "hip", Side.LEFT, false, MONDAY.plus(Duration.ofDays(frozen.size()))));
         return new WeekTask(task.days(), task.lines(), task.shared(), List.of(), rested, before, frozen, done);
     }
 }

@@ -1,6 +1,9 @@
 package gradino.core.schedule.week;
 
 import gradino.core.quantity.OutOfBoundsException;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 
 /**
@@ -25,6 +28,13 @@ public record DaySet(int bits) implements Comparable<DaySet> {
             set = set.with(day);
         }
         return set;
+    }
+
+    /** By other keys; where two become one it has the days of both. */
+    public static Map<String, DaySet> named(Map<String, DaySet> days, UnaryOperator<String> now) {
+        var named = new HashMap<String, DaySet>();
+        days.forEach((key, set) -> named.merge(now.apply(key), set, DaySet::or));
+        return named;
     }
 
     /** All sets of days within this one, the lowest first. */

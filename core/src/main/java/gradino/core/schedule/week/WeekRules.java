@@ -36,10 +36,7 @@ public final class WeekRules {
 
     private boolean isRested(WeekLine line, int day) {
         var start = task.days().get(day).start();
-        return line.isLight()
-                || task.rested().stream()
-                        .filter(r -> line.meets(r.joint(), r.side()))
-                        .noneMatch(r -> start.isBefore(r.from()));
+        return task.rested().stream().filter(r -> r.holds(line)).noneMatch(r -> start.isBefore(r.from()));
     }
 
     /** Whether one on a day is far enough before the other on a later day. What is past is over: how it rested is known. */

@@ -1,6 +1,7 @@
 package gradino.server.schedule.calendar;
 
 import gradino.core.quantity.OutOfBoundsException;
+import gradino.core.schedule.BlockOfWeeks;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -15,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record Block(LocalDate start, int weeks, @Nullable String batteryId) {
     public Block {
-        OutOfBoundsException.require("weeks of a block", weeks, 4, 12, "");
+        OutOfBoundsException.require("weeks of a block", weeks, BlockOfWeeks.FEWEST, BlockOfWeeks.MOST, "");
     }
 
     public List<LocalDate> mondays() {

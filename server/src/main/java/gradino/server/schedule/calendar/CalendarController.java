@@ -66,7 +66,7 @@ class CalendarController {
     /** From then on every week again. */
     @DeleteMapping("/every-second-week/{lineId}")
     Calendar removeEverySecondWeek(@PathVariable String clientId, @PathVariable String lineId) {
-        return calendars.remove(clientId, Kind.EVERY_SECOND_WEEK, lineId);
+        return calendars.removeEverySecondWeek(clientId, lineId);
     }
 
     @PutMapping("/block")

@@ -18,6 +18,7 @@ import gradino.server.measure.BatteryRepository;
 import gradino.server.platform.Json;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
+import gradino.server.prescribe.program.LineRepository;
 import gradino.server.schedule.calendar.CalendarRepository.Entry;
 import gradino.server.schedule.calendar.CalendarRepository.Kind;
 import java.time.Clock;
@@ -44,6 +45,7 @@ public class CalendarService {
     private final CalendarRepository entries;
     private final PauseRepository pauses;
     private final BatteryRepository batteries;
+    private final LineRepository lines;
     private final ClientService clients;
     private final SignedIn signedIn;
     private final Json json;
@@ -53,6 +55,7 @@ public class CalendarService {
             CalendarRepository entries,
             PauseRepository pauses,
             BatteryRepository batteries,
+            LineRepository lines,
             ClientService clients,
             SignedIn signedIn,
             Json json,
@@ -60,6 +63,7 @@ public class CalendarService {
         this.entries = entries;
         this.pauses = pauses;
         this.batteries = batteries;
+        this.lines = lines;
         this.clients = clients;
         this.signedIn = signedIn;
         this.json = json;
@@ -267,6 +271,22 @@ public class CalendarService {
             throw Problem.nothingHere();
         }
         add(clientId, kind, id, null);
+        return of(clientId);
+    }
+
+    /** @param lineId as the program has it now */
+    @Transactional
+    Calendar removeEverySecondWeek(String clientId, String lineId) {
+        clients.get(clientId);
+        var goneOn = lines.goneOn(clientId);
+        var rare = of(clientId).everySecondWeek().stream()
+                .map(EverySecondWeek::line)
+                .filter(line -> goneOn.getOrDefault(line, line).equals(lineId))
+                .toList();
+        if (rare.isEmpty()) {
+            throw Problem.nothingHere();
+        }
+        rare.forEach(line -> add(clientId, Kind.EVERY_SECOND_WEEK, line, null));
         return of(clientId);
     }
 

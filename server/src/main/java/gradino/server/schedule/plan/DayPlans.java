@@ -11,6 +11,7 @@ import gradino.core.schedule.calendar.OpenDay;
 import gradino.core.schedule.calendar.Place;
 import gradino.core.schedule.week.DaySet;
 import gradino.server.intake.Client;
+import gradino.server.prescribe.program.LineRepository;
 import gradino.server.schedule.calendar.CalendarService;
 import gradino.server.schedule.calendar.CalendarService.Calendar;
 import gradino.server.schedule.plan.DoneRepository.Done;
@@ -40,11 +41,13 @@ public class DayPlans {
 
     private final PlanRepository plans;
     private final DoneRepository done;
+    private final LineRepository lines;
     private final CalendarService calendars;
     private final Clock clock;
 
-    DayPlans(PlanRepository plans, DoneRepository done, CalendarService calendars, Clock clock) {
+    DayPlans(PlanRepository plans, DoneRepository done, LineRepository lines, CalendarService calendars, Clock clock) {
         this.plans = plans;
+        this.lines = lines;
         this.done = done;
         this.calendars = calendars;
         this.clock = clock;
@@ -104,10 +107,10 @@ public class DayPlans {
         return found;
     }
 
-    private Map<LocalDate, Set<String>> byDay(List<Done> all) {
+    private Map<LocalDate, Set<String>> byDay(List<Done> all, Map<String, String> goneOn) {
         var days = new HashMap<LocalDate, Set<String>>();
         all.forEach(d -> days.computeIfAbsent(LocalDate.ofInstant(d.endedAt(), clock.getZone()), k -> new HashSet<>())
-                .add(d.line()));
+                .add(goneOn.getOrDefault(d.line(), d.line())));
         return days;
     }
 
@@ -223,11 +226,16 @@ public class DayPlans {
      */
     public record History(PlanAndDone days, Predicate<LocalDate> paused) {}
 
-    /** Everything that was planned, and everything that was done since the week of a day: what was moved is told within its week. */
+    /**
+     * Everything that was planned, and everything that was done since the week of a day: what was moved is told within its week. Lines
+     * that went on in others are told as those.
+     */
     public History history(Client client, LocalDate since) {
+        var goneOn = lines.goneOn(client.id());
         var weeks = planned(client);
+        weeks.replaceAll((monday, plan) -> plan.named(line -> goneOn.getOrDefault(line, line)));
         var from = WeekPlans.monday(since).atStartOfDay(clock.getZone()).toInstant();
-        var days = planAndDone(weeks, byDay(done.lines(List.of(client.id()), from)), LocalDate.now(clock));
+        var days = planAndDone(weeks, byDay(done.lines(List.of(client.id()), from), goneOn), LocalDate.now(clock));
         return new History(days, calendars.of(client).days()::isPaused);
     }
 

@@ -42,12 +42,13 @@ class DoneRepository {
         return last;
     }
 
+    /** When a battery was taken; one that was only opened counts for nothing. */
     List<Instant> assessments(String clientId, String batteryId, Instant since) {
-        return sql.list(
-                "SELECT happened_at FROM assessment WHERE client_id = ? AND battery_id = ? AND happened_at >= ?",
-                row -> Sql.instant(row, "happened_at"),
-                clientId,
-                batteryId,
-                since);
+        return sql.list("""
+                SELECT a.happened_at FROM assessment a
+                 WHERE a.client_id = ? AND a.battery_id = ? AND a.happened_at >= ?
+                   AND (EXISTS (SELECT 1 FROM movement_result r WHERE r.assessment_id = a.id)
+                     OR EXISTS (SELECT 1 FROM measurement m WHERE m.client_id = a.client_id AND m.assessment_id = a.id))
+                 ORDER BY a.happened_at""", row -> Sql.instant(row, "happened_at"), clientId, batteryId, since);
     }
 }

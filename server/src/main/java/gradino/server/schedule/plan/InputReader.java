@@ -115,7 +115,8 @@ class InputReader {
                 .flatMap(b -> Optional.ofNullable(b.batteryId()))
                 .flatMap(id -> batteries.find(client.id(), id));
         var since = today.minusWeeks(WEEKS_BACK);
-        var byDay = done(client, since);
+        var goneOn = lines.goneOn(client.id());
+        var byDay = done(client, since, goneOn);
         battery.ifPresent(b -> done.assessments(client.id(), b.id(), start(since))
                 .forEach(at -> add(byDay, day(at), BlockOfWeeks.RETEST)));
         int measuresTaken = battery.map(
@@ -129,6 +130,7 @@ class InputReader {
                 byDay,
                 measuresTaken * SECONDS_A_MEASURE,
                 stored(client, since, today),
+                goneOn,
                 today,
                 clock.getZone());
     }
@@ -150,9 +152,10 @@ class InputReader {
         byDay.computeIfAbsent(day, d -> new HashSet<>()).add(line);
     }
 
-    Map<LocalDate, Set<String>> done(Client client, LocalDate since) {
+    private Map<LocalDate, Set<String>> done(Client client, LocalDate since, Map<String, String> goneOn) {
         var byDay = new HashMap<LocalDate, Set<String>>();
-        done.lines(List.of(client.id()), start(since)).forEach(d -> add(byDay, day(d.endedAt()), d.line()));
+        done.lines(List.of(client.id()), start(since))
+                .forEach(d -> add(byDay, day(d.endedAt()), goneOn.getOrDefault(d.line(), d.line())));
         return byDay;
     }
 
@@ -284,10 +287,11 @@ class InputReader {
         var last = sessions.get(sessions.size() - 1);
         return draft.done().stream()
                 .flatMap(side -> draft.effortClass(side).stream()
-                        .filter(c -> c != EffortClass.LIGHT)
                         .map(c -> new Rested(
+                                line.id(),
                                 joint.get(),
                                 side,
+                                c == EffortClass.LIGHT,
                                 last.endedAt()
                                         .plus(Duration.ofHours(
                                                 hours(state, c, last.sorenessOrZero(), known.policy()))))))

@@ -20,9 +20,10 @@ import java.util.Set;
 /**
  * All that a client's weeks are planned from, read at one moment.
  *
- * @param done lines by day; the re-test among them
+ * @param done lines by day, by the ids that they have now; the re-test among them
  * @param retestSeconds what the battery of the block takes
  * @param stored plans by their Monday
+ * @param goneOn lines that ended, by id: the one in which they go on
  */
 record Inputs(
         Client client,
@@ -32,17 +33,36 @@ record Inputs(
         Map<LocalDate, Set<String>> done,
         int retestSeconds,
         Map<LocalDate, WeekPlan> stored,
+        Map<String, String> goneOn,
         LocalDate today,
         ZoneId zone) {
 
     /** With other plans. */
     Inputs with(Map<LocalDate, WeekPlan> weeks) {
-        return new Inputs(client, program, calendar, rested, done, retestSeconds, weeks, today, zone);
+        return new Inputs(client, program, calendar, rested, done, retestSeconds, weeks, goneOn, today, zone);
     }
 
     /** With another program, of which nothing is planned yet. */
     Inputs with(ProgramWeek other) {
-        return new Inputs(client, other, calendar, rested, done, retestSeconds, Map.of(), today, zone);
+        return new Inputs(client, other, calendar, rested, done, retestSeconds, Map.of(), goneOn, today, zone);
+    }
+
+    /** As the program has a line now. */
+    String now(String line) {
+        return goneOn.getOrDefault(line, line);
+    }
+
+    /** Lines that are not done in the week of a Monday, since they are done in every second one. */
+    List<String> leftOut(LocalDate monday) {
+        return calendar.everySecondWeek().stream()
+                .filter(rare -> rare.leavesOut(monday))
+                .map(rare -> now(rare.line()))
+                .toList();
+    }
+
+    boolean isEverySecondWeek(String line) {
+        return calendar.everySecondWeek().stream()
+                .anyMatch(rare -> now(rare.line()).equals(line));
     }
 
     /** A line that the program still has, or the re-test. */

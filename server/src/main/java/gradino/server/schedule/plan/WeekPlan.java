@@ -8,6 +8,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 
 /**
  * A client's week as it is planned now.
@@ -43,6 +45,14 @@ record WeekPlan(
             Map<String, KeptLine> kept) {
         static final Own NONE = new Own(Map.of(), Set.of(), Map.of(), Map.of());
 
+        private Own named(UnaryOperator<String> now) {
+            var less = new HashMap<String, Integer>();
+            fewer.forEach((line, days) -> less.merge(now.apply(line), days, Integer::sum));
+            var days = new HashMap<String, KeptLine>();
+            kept.forEach((line, k) -> days.put(now.apply(line), k));
+            return new Own(moreSeconds, setLess.stream().map(now).collect(Collectors.toSet()), less, days);
+        }
+
         Map<String, DaySet> keptDays() {
             var days = new HashMap<String, DaySet>();
             kept.forEach((line, k) -> days.put(line, k.days()));
@@ -55,6 +65,18 @@ record WeekPlan(
 
     /** Planned again. */
     record Replanned(Instant at, List<String> why, List<String> moved) {}
+
+    /** Of lines that have other ids now. */
+    WeekPlan named(UnaryOperator<String> now) {
+        return new WeekPlan(
+                DaySet.named(days, now),
+                DaySet.named(was, now),
+                seconds,
+                proved,
+                facts.named(now),
+                own.named(now),
+                news);
+    }
 
     /** What moved so far and this; the oldest goes when there is too much. */
     List<Replanned> newsWith(Replanned one) {

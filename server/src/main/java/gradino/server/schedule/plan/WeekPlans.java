@@ -107,6 +107,7 @@ public class WeekPlans implements InMemory {
                 done,
                 now.retestSeconds(),
                 now.stored(),
+                now.goneOn(),
                 day,
                 now.zone()));
     }
@@ -140,12 +141,13 @@ public class WeekPlans implements InMemory {
 
     private Inputs planned(Inputs in) {
         var weeks = new LinkedHashMap<>(in.stored());
+        weeks.replaceAll((monday, plan) -> plan.named(in::now));
         var rested = in.rested();
         var last = Map.<String, DaySet>of();
         for (var monday : mondays(in)) {
             var asked = asked(in, monday, Optional.ofNullable(weeks.get(monday)), rested, last);
             var plan = asked.next();
-            if (!plan.equals(weeks.get(monday))) {
+            if (!plan.equals(in.stored().get(monday))) {
                 keep(in.client().id(), monday, null, plan);
                 weeks.put(monday, plan);
             }
@@ -212,8 +214,8 @@ public class WeekPlans implements InMemory {
 
     private static WeekTask asked(Inputs in, LocalDate monday, Own own, ProgramWeek.Known known) {
         var task = in.program().withASetLess(own.setLess()).task(in.open(monday), known);
-        for (var rare : in.calendar().everySecondWeek()) {
-            task = rare.leavesOut(monday) ? task.withLine(rare.line(), l -> l.withWanted(0)) : task;
+        for (var line : in.leftOut(monday)) {
+            task = task.withLine(line, l -> l.withWanted(0));
         }
         var asked = own(task, own);
         return in.isRetest(monday) ? BlockOfWeeks.ofRetest(asked, in.retestSeconds()) : asked;

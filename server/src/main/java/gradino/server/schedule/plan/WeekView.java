@@ -191,8 +191,7 @@ record WeekView(
                                     .map(w -> w.seconds())
                                     .orElse(0),
                             plan.own().setLess().contains(id),
-                            in.calendar().everySecondWeek().stream()
-                                    .anyMatch(rare -> rare.line().equals(id)))));
+                            in.isEverySecondWeek(id))));
         }
         var kept = unit.lines().stream()
                 .flatMap(l -> Optional.ofNullable(plan.own().kept().get(l)).stream())
