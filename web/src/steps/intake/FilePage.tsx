@@ -11,7 +11,7 @@ import { Failure } from '../../shared/ui/Findings';
 import { Archived } from './Archived';
 import { Clearances } from './Clearances';
 import { ofFile, type Details, type PartProps } from './file';
-import { Goal, History, Lengths, Name, Person, Time } from './FileParts';
+import { Equipment, Goal, History, Lengths, Name, Person, TimeInShort } from './FileParts';
 import { GoalDegrees } from './GoalDegrees';
 import { Pauses } from './Pauses';
 import { Restrictions } from './Restrictions';
@@ -69,9 +69,16 @@ function Parts({ client }: { client: ClientFile }) {
       <Part client={client} name="History">
         {(part) => <History {...part} />}
       </Part>
-      <Part client={client} name="Time and equipment">
-        {(part) => <Time {...part} />}
+      <Part client={client} name="Equipment">
+        {(part) => <Equipment {...part} />}
       </Part>
+      <section aria-label="Time" className="space-y-2 border-t-2 border-ink pt-2">
+        <div className="flex min-h-11 items-center justify-between gap-3">
+          <h2 className="text-xl font-bold">Time</h2>
+          <ButtonLink to={`/clients/${client.id}/calendar`}>Calendar</ButtonLink>
+        </div>
+        <TimeInShort details={client.details} />
+      </section>
       <Part client={client} name="Lengths and weight">
         {(part) => (
           <>

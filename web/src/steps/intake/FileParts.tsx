@@ -78,31 +78,45 @@ const DAYS: readonly (readonly [Details['days'][number], string])[] = [
   ['SUNDAY', 'Sun'],
 ];
 
-/** When there is time, and with what. */
+/** When there is time, as long as the calendar has not been opened. */
 export function Time({ details: d, set, findings }: PartProps) {
+  return (
+    <div className="flex flex-wrap items-end gap-6">
+      <div className="w-44">
+        <NumberField
+          label="Minutes for a session"
+          unit="min"
+          value={d.minutes ?? null}
+          onChange={(v) => set({ minutes: v ?? undefined })}
+          path="minutes"
+          findings={findings}
+        />
+      </div>
+      <Ticks label="Days with time" options={DAYS} value={d.days} onChange={(days) => set({ days })} />
+    </div>
+  );
+}
+
+/** The calendar says when; here it is only read. */
+export function TimeInShort({ details: d }: { details: Details }) {
+  const days = DAYS.filter(([day]) => d.days.includes(day)).map(([, name]) => name);
+  return (
+    <p>
+      {d.minutes ? `Up to ${d.minutes} minutes` : 'Any number of minutes'}
+      {days.length > 0 && days.length < DAYS.length ? ` on ${days.join(', ')}.` : ', on any day.'}
+    </p>
+  );
+}
+
+export function Equipment({ details: d, set }: PartProps) {
   const catalogue = useCatalogue();
   return (
-    <div className="space-y-5">
-      <div className="flex flex-wrap items-end gap-6">
-        <div className="w-44">
-          <NumberField
-            label="Minutes for a session"
-            unit="min"
-            value={d.minutes ?? null}
-            onChange={(v) => set({ minutes: v ?? undefined })}
-            path="minutes"
-            findings={findings}
-          />
-        </div>
-        <Ticks label="Days with time" options={DAYS} value={d.days} onChange={(days) => set({ days })} />
-      </div>
-      <Ticks
-        label="Equipment at hand"
-        options={(catalogue.data?.equipment ?? []).map((e) => [e.id, e.name] as const)}
-        value={d.equipment}
-        onChange={(equipment) => set({ equipment })}
-      />
-    </div>
+    <Ticks
+      label="Equipment at hand"
+      options={(catalogue.data?.equipment ?? []).map((e) => [e.id, e.name] as const)}
+      value={d.equipment}
+      onChange={(equipment) => set({ equipment })}
+    />
   );
 }
 

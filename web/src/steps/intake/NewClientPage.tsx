@@ -5,7 +5,7 @@ import { api, ask, findingsOf, newId } from '../../shared/api/client';
 import { Button } from '../../shared/ui/Button';
 import { Failure } from '../../shared/ui/Findings';
 import { EMPTY, ofFile, type Details } from './file';
-import { Goal, Lengths, Name, Person, Time } from './FileParts';
+import { Equipment, Goal, Lengths, Name, Person, Time } from './FileParts';
 import { GoalDegrees } from './GoalDegrees';
 
 /** A name is enough to begin; everything else may wait. */
@@ -41,6 +41,7 @@ export function NewClientPage() {
         <summary className="min-h-11 cursor-pointer py-2 font-semibold">Time, equipment and lengths (may wait)</summary>
         <div className="mt-2 space-y-6">
           <Time {...parts} />
+          <Equipment {...parts} />
           <Lengths {...parts} />
         </div>
       </details>

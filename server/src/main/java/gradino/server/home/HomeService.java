@@ -17,7 +17,7 @@ import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.compose.ComposeService;
 import gradino.server.schedule.plan.DayPlans;
 import gradino.server.schedule.plan.DayPlans.DayPlan;
-import gradino.server.schedule.plan.WeekService;
+import gradino.server.schedule.plan.PlannedDays;
 import gradino.server.today.TodayService;
 import gradino.server.today.TodayService.LineDay;
 import java.time.Clock;
@@ -41,7 +41,7 @@ public class HomeService {
     private final ClientService clients;
     private final TodayService today;
     private final ComposeService compose;
-    private final WeekService weeks;
+    private final PlannedDays planned;
     private final DayPlans days;
     private final NoteRepository notes;
     private final Clock clock;
@@ -51,7 +51,7 @@ public class HomeService {
             ClientService clients,
             TodayService today,
             ComposeService compose,
-            WeekService weeks,
+            PlannedDays planned,
             DayPlans days,
             NoteRepository notes,
             Clock clock) {
@@ -59,7 +59,7 @@ public class HomeService {
         this.clients = clients;
         this.today = today;
         this.compose = compose;
-        this.weeks = weeks;
+        this.planned = planned;
         this.days = days;
         this.notes = notes;
         this.clock = clock;
@@ -136,7 +136,7 @@ public class HomeService {
     /** The weeks are planned again first where they have to be, so that this is no transaction as a whole. */
     HomePlan plan() {
         var client = client();
-        weeks.planOf(client.id(), LocalDate.now(clock));
+        planned.planOf(client.id(), LocalDate.now(clock));
         var asked = today.dayAsked(client.id());
         var day = asked.day();
         var now = LocalDate.now(clock);

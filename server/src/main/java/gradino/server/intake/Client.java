@@ -63,6 +63,25 @@ public record Client(
             equipment = List.copyOf(equipment);
             goals = List.copyOf(goals);
         }
+
+        /** @param longest minutes of a session; null when not said */
+        Details withTime(List<DayOfWeek> on, @Nullable Integer longest) {
+            return new Details(
+                    name,
+                    birthDate,
+                    sex,
+                    goal,
+                    history,
+                    longest,
+                    on,
+                    equipment,
+                    statureCm,
+                    massKg,
+                    lengths,
+                    beighton,
+                    blockStepCm,
+                    goals);
+        }
     }
 
     /** Measured body lengths, cm; null where not measured. */

@@ -8,9 +8,11 @@ import gradino.server.intake.Client.Details;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import java.time.Clock;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -123,6 +125,21 @@ public class ClientService {
         Problem.throwIfBlocking(check(details, LocalDate.now(clock)));
         clients.addDetails(id, details, StudioClock.now(clock));
         return file(id);
+    }
+
+    /**
+     * As the calendar has it, so that the file says nothing else.
+     *
+     * @param days with time
+     * @param longest minutes of a day; null for none
+     */
+    @Transactional
+    public void keepTime(String id, List<DayOfWeek> days, @Nullable Integer longest) {
+        var before = get(id).details();
+        var details = before.withTime(days, longest);
+        if (!details.equals(before)) {
+            clients.addDetails(id, details, StudioClock.now(clock));
+        }
     }
 
     /** What cannot be right in a client's file; the import uses it as well. */

@@ -39,6 +39,18 @@ public record UsualWeek(List<UsualDay> days, List<String> travelEquipment) {
                 List.of());
     }
 
+    /** Days on which there is time. */
+    public List<DayOfWeek> open() {
+        return Arrays.stream(DayOfWeek.values())
+                .filter(day -> on(day).minutes() > 0)
+                .toList();
+    }
+
+    /** The most minutes that any day has; 0 where none has any. */
+    public int longest() {
+        return days.stream().mapToInt(UsualDay::minutes).max().orElse(0);
+    }
+
     public UsualDay on(DayOfWeek day) {
         return days.get(day.getValue() - 1);
     }

@@ -186,6 +186,7 @@ public class CalendarService {
 
     @Transactional
     public Calendar keepUsual(String clientId, UsualWeek usual) {
+        clients.keepTime(clientId, usual.open(), usual.longest() == 0 ? null : usual.longest());
         return keep(clientId, Kind.USUAL, ONE, usual);
     }
 

@@ -5,10 +5,10 @@ import gradino.core.schedule.WayOut;
 import gradino.core.schedule.calendar.StudioHours;
 import gradino.server.account.people.SignedIn;
 import gradino.server.perform.floor.Floor;
-import gradino.server.schedule.plan.WeekService.Move;
-import gradino.server.schedule.plan.WeekService.Target;
-import gradino.server.schedule.plan.WeekService.WeekSketch;
-import gradino.server.schedule.plan.WeekService.WeekWays;
+import gradino.server.schedule.plan.WeekMoves.Move;
+import gradino.server.schedule.plan.WeekMoves.Target;
+import gradino.server.schedule.plan.WeekWaysOut.WeekSketch;
+import gradino.server.schedule.plan.WeekWaysOut.WeekWays;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
@@ -25,12 +25,24 @@ import org.springframework.web.bind.annotation.RestController;
 
 @RestController
 class WeekController {
-    private final WeekService weeks;
+    private final WeekKeeper weeks;
+    private final WeekMoves moves;
+    private final WeekWaysOut ways;
+    private final PlannedDays days;
     private final MonthService months;
     private final SignedIn signedIn;
 
-    WeekController(WeekService weeks, MonthService months, SignedIn signedIn) {
+    WeekController(
+            WeekKeeper weeks,
+            WeekMoves moves,
+            WeekWaysOut ways,
+            PlannedDays days,
+            MonthService months,
+            SignedIn signedIn) {
         this.weeks = weeks;
+        this.moves = moves;
+        this.ways = ways;
+        this.days = days;
         this.months = months;
         this.signedIn = signedIn;
     }
@@ -42,17 +54,17 @@ class WeekController {
 
     @PostMapping("/api/clients/{clientId}/weeks/sketch")
     WeekSketch sketch(@PathVariable String clientId, @RequestBody SessionDraft session) {
-        return weeks.sketch(clientId, session);
+        return ways.sketch(clientId, session);
     }
 
     @GetMapping("/api/clients/{clientId}/weeks/{monday}/ways")
     WeekWays ways(@PathVariable String clientId, @PathVariable LocalDate monday) {
-        return weeks.waysOut(clientId, monday);
+        return ways.waysOut(clientId, monday);
     }
 
     @PostMapping("/api/clients/{clientId}/weeks/{monday}/ways")
     WeekView take(@PathVariable String clientId, @PathVariable LocalDate monday, @RequestBody WayOut way) {
-        return weeks.take(clientId, monday, way);
+        return ways.take(clientId, monday, way);
     }
 
     @GetMapping("/api/clients/{clientId}/weeks/{monday}/targets")
@@ -61,12 +73,12 @@ class WeekController {
             @PathVariable LocalDate monday,
             @RequestParam String unit,
             @RequestParam int from) {
-        return weeks.targets(clientId, monday, unit, from);
+        return moves.targets(clientId, monday, unit, from);
     }
 
     @PostMapping("/api/clients/{clientId}/weeks/{monday}/moves")
     WeekView move(@PathVariable String clientId, @PathVariable LocalDate monday, @RequestBody Move move) {
-        return weeks.move(clientId, monday, move);
+        return moves.move(clientId, monday, move);
     }
 
     @PostMapping("/api/clients/{clientId}/weeks/{monday}/undo")
@@ -89,6 +101,6 @@ class WeekController {
 
     @PostMapping("/api/clients/{clientId}/days/{date}/runs")
     Floor start(@PathVariable String clientId, @PathVariable LocalDate date, @Valid @RequestBody NewPlannedRun run) {
-        return weeks.start(clientId, date, run.id());
+        return days.start(clientId, date, run.id());
     }
 }
