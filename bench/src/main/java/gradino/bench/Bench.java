@@ -68,6 +68,7 @@ public final class Bench {
         all.put("exchange", StudioBench::exchange);
         all.put("backtests", HeavyBench::backtests);
         all.put("week", WeekBench::plan);
+        all.put("week-server", WeekServerBench::weeks);
         all.put("report", ReportBench::report);
         all.put("studio-report", ReportBench::studio);
         all.put("finder", DeskBench::finder);

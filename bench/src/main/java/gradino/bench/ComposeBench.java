@@ -75,7 +75,7 @@ final class ComposeBench {
             var figures = new ArrayList<>(previews(server, log));
             server.visitor().put("/api/clients/c/sessions/hour", "{\"name\":\"Hour\",\"draft\":%s}".formatted(hour(0)));
             figures.add(pdf(server));
-            figures.add(key(server));
+            figures.add(new Measured("key-to-score", Bench.median(keys(server, "c", "hour")), "ms", 40));
             return figures;
         }
     }
@@ -127,13 +127,15 @@ final class ComposeBench {
         return new Measured("handout-pdf", Bench.median(times), "s", 1);
     }
 
-    private static Measured key(Running server) {
+    /** From each key to the frame that shows it, in milliseconds, on the page of a client's session. */
+    static List<Double> keys(Running server, String client, String session) {
         var times = new ArrayList<Double>();
         try (var playwright = Playwright.create();
                 var browser = DrawBench.chromium(playwright)) {
             Page page = DrawBench.page(browser, server);
-            page.navigate("http://localhost:" + server.port() + "/clients/c/compose/hour");
+            page.navigate("http://localhost:" + server.port() + "/clients/" + client + "/compose/" + session);
             page.waitForSelector("section[aria-label=Block] input[inputmode=decimal]");
+            page.waitForSelector("[data-testid=minutes]");
             for (int run = 0; run < KEYS; run++) {
                 double time =
                         ((Number) page.evaluate(NEXT_FRAME, run % 2 == 0 ? "ArrowDown" : "ArrowUp")).doubleValue();
@@ -142,26 +144,32 @@ final class ComposeBench {
                 }
             }
         }
-        return new Measured("key-to-score", Bench.median(times), "ms", 40);
+        return times;
     }
 
     /** Six lines of about ten minutes, both sides; the seed makes each one another. */
-    private static String hour(int seed) {
+    static String hour(int seed) {
         var lines = new ArrayList<String>();
         for (int n = 0; n < 6; n++) {
-            var blocks = """
-                    [{"form":"SUPPORTED_HOLD","numbers":{"seconds":%d},"words":{},"steps":[],"blocks":[]},
-                     {"form":"GRADED_SET","numbers":{"ceiling":50,"sets":2,"settle":36,"rest":15},"words":{},
-                      "steps":[{"effort":20,"seconds":5},{"effort":40,"seconds":5},{"effort":60,"seconds":5}],"blocks":[]},
-                     {"form":"HANDS_OFF_HOLD","numbers":{"repetitions":3,"hold":10},"words":{},"steps":[],"blocks":[]}]
-                    """.formatted(60 - seed);
-            lines.add("""
-                    {"lines":[{"id":"l%d","motion":"%s","position":"prone-knee-bent","method":"ramp-both-ways",
-                     "sides":"ONE_AFTER_OTHER","firstSide":"LEFT","angles":{"left":20,"right":20},"left":%s,"right":%s,
-                     "setUpSeconds":30,"sideChangeSeconds":30,"sessionsPerWeek":3,"unequalReason":""}],
-                     "rounds":1,"restSeconds":0,"oneSetUp":false}
-                    """.formatted(n, n % 2 == 0 ? "hip-internal-rotation" : "hip-external-rotation", blocks, blocks));
+            var motion = n % 2 == 0 ? "hip-internal-rotation" : "hip-external-rotation";
+            lines.add(line("l" + n, motion, "prone-knee-bent", 60 - seed));
         }
         return "{\"warmUp\":[],\"stations\":[%s]}".formatted(String.join(",", lines));
+    }
+
+    /** A station of one line. */
+    static String line(String id, String motion, String position, int holdSeconds) {
+        var blocks = """
+                [{"form":"SUPPORTED_HOLD","numbers":{"seconds":%d},"words":{},"steps":[],"blocks":[]},
+                 {"form":"GRADED_SET","numbers":{"ceiling":50,"sets":2,"settle":36,"rest":15},"words":{},
+                  "steps":[{"effort":20,"seconds":5},{"effort":40,"seconds":5},{"effort":60,"seconds":5}],"blocks":[]},
+                 {"form":"HANDS_OFF_HOLD","numbers":{"repetitions":3,"hold":10},"words":{},"steps":[],"blocks":[]}]
+                """.formatted(holdSeconds);
+        return """
+                {"lines":[{"id":"%s","motion":"%s","position":"%s","method":"ramp-both-ways",
+                 "sides":"ONE_AFTER_OTHER","firstSide":"LEFT","angles":{"left":20,"right":20},"left":%s,"right":%s,
+                 "setUpSeconds":30,"sideChangeSeconds":30,"sessionsPerWeek":3,"unequalReason":""}],
+                 "rounds":1,"restSeconds":0,"oneSetUp":false}
+                """.formatted(id, motion, position, blocks, blocks);
     }
 }

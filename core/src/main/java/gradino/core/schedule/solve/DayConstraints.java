@@ -3,6 +3,7 @@ package gradino.core.schedule.solve;
 import gradino.core.schedule.week.DaySet;
 import gradino.core.schedule.week.Level;
 import gradino.core.schedule.week.Shared;
+import gradino.core.schedule.week.Together;
 import gradino.core.schedule.week.WeekLine;
 import gradino.core.schedule.week.WeekRules;
 import gradino.core.schedule.week.WeekTask;
@@ -12,6 +13,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
+import java.util.stream.LongStream;
 import java.util.stream.Stream;
 import org.chocosolver.solver.Model;
 import org.chocosolver.solver.constraints.extension.Tuples;
@@ -45,12 +47,20 @@ final class DayConstraints {
         model = week.model;
         task = week.task;
         rules = week.rules;
-        choices = toCome().filter(d -> DayChoice.isFew(open(d)))
-                .mapToObj(d -> new DayChoice(task, rules, d, open(d)))
+        var load = rules.load(task.lines());
+        choices = toCome().boxed()
+                .flatMap(d -> DayChoice.of(task, load, d, openUnits(d)).stream())
                 .toList();
     }
 
-    /** Of the days on which so few lines are open that each choice of them can be looked at. */
+    private List<Together> openUnits(int day) {
+        return task.units().stream()
+                .filter(u -> u.lines().stream()
+                        .allMatch(l -> rules.open(task.line(l)).has(day)))
+                .toList();
+    }
+
+    /** Of the days that can be filled in so few ways that each can be looked at. */
     List<DayChoice> choices() {
         return choices;
     }
@@ -67,7 +77,7 @@ final class DayConstraints {
     void post() {
         spacing();
         choices.forEach(this::together);
-        toCome().filter(d -> !DayChoice.isFew(open(d))).forEach(d -> summed(d, open(d)));
+        toCome().filter(d -> choices.stream().noneMatch(c -> c.day == d)).forEach(d -> summed(d, open(d)));
         boundSetUps();
         caps();
         joints();
@@ -121,21 +131,27 @@ final class DayConstraints {
         return lines.stream().map(l -> week.on(l, day)).toList();
     }
 
-    /** A row for each choice of lines that fits: the lines, the positions they need, and what it has left. */
+    /** A row for each choice of units that fits: the units, their lines of several, the positions they need, and what the day has left. */
     private void together(DayChoice choice) {
         int day = choice.day;
         var positions = task.shared().stream()
-                .filter(s -> s.kind() == Shared.Kind.SET_UP && choice.load.who(s) != 0)
+                .filter(s -> s.kind() == Shared.Kind.SET_UP && choice.needs(s))
                 .toList();
-        var who = positions.stream().mapToLong(choice.load::who).toArray();
+        var shared = task.lines().stream().filter(week::isShared).toList();
+        var who = LongStream.concat(
+                        shared.stream().mapToLong(l -> 1L << task.lines().indexOf(l)),
+                        positions.stream().mapToLong(choice.load::who))
+                .toArray();
         var left = left(choice);
         var tuples = new Tuples(true);
         for (int c = 0; c < left.length; c++) {
-            tuples.add(row(choice.fits[c], choice.lines.size(), who, left[c]));
+            tuples.add(row(choice.choices.get(c), choice.units.size(), who, left[c]));
         }
         var ofDay = model.intVar("left-" + day, left);
         var taken = model.boolVarArray("taken-" + day, positions.size());
-        var columns = Stream.of(on(choice.lines, day).stream(), Stream.of(taken), Stream.of(ofDay));
+        var units = choice.units.stream().map(u -> week.unitDays(u.id())[day]);
+        var lines = shared.stream().map(l -> week.on(l, day));
+        var columns = Stream.of(units, lines, Stream.of(taken), Stream.of(ofDay));
         model.table(columns.flatMap(part -> part).toArray(IntVar[]::new), tuples)
                 .post();
         this.left.add(ofDay);
@@ -152,13 +168,13 @@ final class DayConstraints {
         return Arrays.stream(left).map(l -> Math.max(l, most - TOLD)).toArray();
     }
 
-    private static int[] row(int chosen, int lines, long[] who, int left) {
-        var row = new int[lines + who.length + 1];
-        for (int l = 0; l < lines; l++) {
-            row[l] = chosen >> l & 1;
+    private static int[] row(DayChoice.Chosen chosen, int units, long[] who, int left) {
+        var row = new int[units + who.length + 1];
+        for (int u = 0; u < units; u++) {
+            row[u] = (int) (chosen.units() >> u & 1);
         }
         for (int p = 0; p < who.length; p++) {
-            row[lines + p] = (who[p] & chosen) == 0 ? 0 : 1;
+            row[units + p] = (who[p] & chosen.lines()) == 0 ? 0 : 1;
         }
         row[row.length - 1] = left;
         return row;
@@ -212,8 +228,7 @@ final class DayConstraints {
     /** What is wanted and fits into no day is missing. Follows from the rest, and is seen sooner. */
     void boundMissing(IntVar missing, List<IntVar> paid) {
         int wanted = task.lines().stream()
-                .mapToInt(
-                        l -> l.priority().weight() * (l.wanted() - task.done(l).size()))
+                .mapToInt(l -> l.priority().weight() * task.wanted(l))
                 .sum();
         model.sum(
                         Stream.of(left.stream(), paid.stream(), Stream.of(model.mul(missing, Prices.SCALE)))

@@ -20,17 +20,23 @@ final class Prices {
     private static final double SHRINKING = 0.1;
 
     private final int[] weights;
-    /** By line in its order, and day. */
+    /** By line in its order: days that it still wants. */
+    private final int[] wanted;
+    /** By line, and day. */
     private final double[][] prices;
 
-    private Prices(int[] weights, double[][] prices) {
+    private Prices(int[] weights, int[] wanted, double[][] prices) {
         this.weights = weights;
+        this.wanted = wanted;
         this.prices = prices;
     }
 
     static Prices none(WeekTask task) {
-        var weights = task.lines().stream().mapToInt(l -> l.priority().weight()).toArray();
-        return new Prices(weights, new double[weights.length][DaySet.DAYS]);
+        var lines = task.lines();
+        return new Prices(
+                lines.stream().mapToInt(l -> l.priority().weight()).toArray(),
+                lines.stream().mapToInt(task::wanted).toArray(),
+                new double[lines.size()][DaySet.DAYS]);
     }
 
     static Prices agreed(WeekTask task, List<UnitChoice> units, List<DayChoice> days) {
@@ -50,7 +56,7 @@ final class Prices {
             }
             prices.move(apart, FIRST_STEP / Math.sqrt(all) / (1 + SHRINKING * round));
         }
-        return new Prices(prices.weights, best);
+        return new Prices(prices.weights, prices.wanted, best);
     }
 
     private static double squares(int[][] apart) {
@@ -107,14 +113,14 @@ final class Prices {
                 best = left[c] > left[best] ? c : best;
             }
             sum += left[best];
-            for (int l = 0; l < day.at.length; l++) {
-                apart[day.at[l]][day.day] += day.fits[best] >> l & 1;
+            for (long lines = day.choices.get(best).lines(); lines != 0; lines &= lines - 1) {
+                apart[Long.numberOfTrailingZeros(lines)][day.day]++;
             }
         }
         return sum;
     }
 
-    /** By set of days: what is paid to its lines for it. */
+    /** By set of days: what is paid to its lines for it; a day that a line does not want any more costs what it weighs. */
     double[] paid(UnitChoice unit) {
         var each = new double[DaySet.DAYS];
         for (int line : unit.at) {
@@ -126,14 +132,19 @@ final class Prices {
         for (int set = 1; set < paid.length; set++) {
             paid[set] = paid[set & set - 1] + each[Integer.numberOfTrailingZeros(set)];
         }
+        for (int line : unit.at) {
+            for (int set = 1; set < paid.length; set++) {
+                paid[set] -= weights[line] * (double) Math.max(0, Integer.bitCount(set) - wanted[line]);
+            }
+        }
         return paid;
     }
 
     /** By choice of a day: what its lines weigh, less what is paid to them for it. */
     double[] left(DayChoice day) {
-        var each = new double[day.at.length];
+        var each = new double[weights.length];
         for (int l = 0; l < each.length; l++) {
-            each[l] = weights[day.at[l]] - prices[day.at[l]][day.day];
+            each[l] = weights[l] - prices[l][day.day];
         }
         return day.sums(each);
     }

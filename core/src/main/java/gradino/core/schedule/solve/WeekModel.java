@@ -131,7 +131,8 @@ final class WeekModel {
         return units.stream().filter(u -> u.lines().contains(line.id())).toList();
     }
 
-    private boolean isShared(WeekLine line) {
+    /** Whether it is in several units. */
+    boolean isShared(WeekLine line) {
         return units(line).size() > 1;
     }
 
@@ -171,7 +172,7 @@ final class WeekModel {
         own(unit).forEach(l -> lineDays.put(l.id(), days));
     }
 
-    private BoolVar[] unitDays(String unit) {
+    BoolVar[] unitDays(String unit) {
         return Objects.requireNonNull(unitDays.get(unit), unit);
     }
 

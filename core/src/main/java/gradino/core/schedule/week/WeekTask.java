@@ -93,6 +93,11 @@ public record WeekTask(
         return done.getOrDefault(line.id(), DaySet.NONE);
     }
 
+    /** Days that a line still wants. */
+    public int wanted(WeekLine line) {
+        return Math.max(0, line.wanted() - done(line).size());
+    }
+
     /** With only these lines, in the sessions as far as those have them. */
     public WeekTask only(Collection<String> ids) {
         var left = sessions.stream()

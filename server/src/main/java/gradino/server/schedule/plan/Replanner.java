@@ -54,12 +54,22 @@ class Replanner implements TransactionExecutionListener, DisposableBean, Runnabl
     @Override
     public void run() {
         try {
+            all();
+            one();
             while (true) {
                 all();
                 changes.poll(LONGEST_SLEEP.toSeconds(), TimeUnit.SECONDS);
             }
         } catch (InterruptedException end) {
             LOG.debug("planning ahead ends");
+        }
+    }
+
+    private void one() {
+        try {
+            ids().stream().findFirst().ifPresent(plans::rehearse);
+        } catch (RuntimeException e) {
+            LOG.debug("nothing to rehearse", e);
         }
     }
 
