@@ -39,13 +39,13 @@ final class Prices {
                 new double[lines.size()][DaySet.DAYS]);
     }
 
-    static Prices agreed(WeekTask task, List<UnitChoice> units, List<DayChoice> days) {
+    static Prices agreed(WeekTask task, List<UnitChoice> alone, List<JointChoice> joints, List<DayChoice> days) {
         var prices = none(task);
         var best = prices.prices;
         double least = Double.POSITIVE_INFINITY;
         for (int round = 0; round < ROUNDS; round++) {
             var apart = new int[best.length][DaySet.DAYS];
-            double bound = prices.ask(units, apart) + prices.take(days, apart);
+            double bound = prices.ask(alone, apart) + prices.askTogether(joints, apart) + prices.take(days, apart);
             if (bound < least) {
                 least = bound;
                 best = prices.rounded();
@@ -94,10 +94,36 @@ final class Prices {
                 best = paid[set.bits()] > paid[best] ? set.bits() : best;
             }
             sum += paid[best];
-            for (int line : unit.at) {
-                for (int d = 0; d < DaySet.DAYS; d++) {
-                    apart[line][d] -= best >> d & 1;
+            takeOff(unit, best, apart);
+        }
+        return sum;
+    }
+
+    private static void takeOff(UnitChoice unit, int set, int[][] apart) {
+        for (int line : unit.at) {
+            for (int d = 0; d < DaySet.DAYS; d++) {
+                apart[line][d] -= set >> d & 1;
+            }
+        }
+    }
+
+    /** The same of lines that share the days of a joint. */
+    private double askTogether(List<JointChoice> joints, int[][] apart) {
+        double sum = 0;
+        for (var joint : joints) {
+            var paid = joint.units().stream().map(this::paid).toList();
+            var best = DaySet.NONE;
+            double most = 0;
+            for (var set : joint.widest()) {
+                double of = joint.most(paid, set);
+                if (of > most) {
+                    most = of;
+                    best = set;
                 }
+            }
+            sum += most;
+            for (int u = 0; u < paid.size(); u++) {
+                takeOff(joint.units().get(u), joint.best(u, paid.get(u), best), apart);
             }
         }
         return sum;

@@ -7,11 +7,13 @@ import gradino.core.schedule.week.WeekLine;
 import gradino.core.schedule.week.WeekRules;
 import gradino.core.schedule.week.WeekTask;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.chocosolver.solver.Model;
 import org.chocosolver.solver.Solution;
@@ -38,7 +40,7 @@ final class WeekModel {
     private final Map<Level, List<IntVar>> terms = new EnumMap<>(Level.class);
     private final Map<Level, IntVar> levels = new EnumMap<>(Level.class);
     /** By unit or line: what is paid for its days. */
-    private final List<IntVar> paid = new ArrayList<>();
+    private final Map<UnitChoice, IntVar> paid = new HashMap<>();
 
     private final Prices prices;
 
@@ -52,17 +54,20 @@ final class WeekModel {
         var ofUnits = choicesOfUnits();
         var ofLines = choicesOfLines();
         var days = new DayConstraints(this);
-        prices = days.isBounded()
-                ? Prices.agreed(
-                        task, Stream.concat(ofUnits.stream(), ofLines.stream()).toList(), days.choices())
-                : Prices.none(task);
+        var joints = JointChoice.of(task, rules, ofUnits);
+        var alone = Stream.concat(ofUnits.stream(), ofLines.stream())
+                .filter(u -> joints.stream().noneMatch(j -> j.units().contains(u)))
+                .toList();
+        prices = days.isBounded() ? Prices.agreed(task, alone, joints, days.choices()) : Prices.none(task);
         units.forEach(this::days);
         ofUnits.forEach(choice -> sets.add(table(choice, unitDays(choice.id))));
         ofLines.forEach(choice -> table(choice, united(choice.lines.get(0))));
         days.post();
         terms.forEach((level, of) -> levels.put(level, sum(level, of)));
         if (days.isBounded()) {
-            days.boundMissing(level(Level.MISSING), paid);
+            var all = Stream.concat(
+                    alone.stream().map(this::paid), joints.stream().map(this::paid));
+            days.boundMissing(level(Level.MISSING), all.toList());
         }
     }
 
@@ -212,7 +217,11 @@ final class WeekModel {
                     l + "-" + id,
                     rows.stream().mapToInt(row -> row.counts().get(column)).toArray());
             columns.add(cost);
-            (l < BY_LINE.size() ? terms(BY_LINE.get(l)) : paid).add(cost);
+            if (l < BY_LINE.size()) {
+                count(BY_LINE.get(l), cost);
+            } else {
+                paid.put(choice, cost);
+            }
         }
         var tuples = new Tuples(true);
         for (int r = 0; r < rows.size(); r++) {
@@ -220,6 +229,38 @@ final class WeekModel {
         }
         model.table(columns.toArray(IntVar[]::new), tuples).post();
         return bits;
+    }
+
+    private IntVar paid(UnitChoice choice) {
+        return Objects.requireNonNull(paid.get(choice), choice.id);
+    }
+
+    /** What is paid to the lines of a joint: no more than each of them is, and than all can be on the days that they have. */
+    private IntVar paid(JointChoice joint) {
+        var each = joint.units().stream().map(prices::paid).toList();
+        var most = joint.sets().stream()
+                .mapToInt(set -> (int) Math.rint(joint.most(each, set) * Prices.SCALE))
+                .toArray();
+        var bound = model.intVar("bound-" + joint.units().get(0).id, most);
+        var days = IntStream.range(0, DaySet.DAYS)
+                .mapToObj(d -> any(
+                        "joint-" + d,
+                        joint.units().stream().map(u -> unitDays(u.id)[d]).toList()));
+        var tuples = new Tuples(true);
+        for (int s = 0; s < most.length; s++) {
+            int bits = joint.sets().get(s).bits();
+            var row = IntStream.range(0, DaySet.DAYS).map(d -> bits >> d & 1);
+            tuples.add(IntStream.concat(row, IntStream.of(most[s])).toArray());
+        }
+        model.table(Stream.concat(days, Stream.of(bound)).toArray(IntVar[]::new), tuples)
+                .post();
+        var of = joint.units().stream().map(this::paid).toArray(IntVar[]::new);
+        int least = Arrays.stream(of).mapToInt(IntVar::getLB).sum();
+        var paidTogether =
+                model.intVar("paid-" + joint.units().get(0).id, Math.min(least, bound.getLB()), bound.getUB(), true);
+        model.arithm(paidTogether, "<=", bound).post();
+        model.sum(of, ">=", paidTogether).post();
+        return paidTogether;
     }
 
     private Row row(List<WeekLine> lines, DaySet set, double price) {
