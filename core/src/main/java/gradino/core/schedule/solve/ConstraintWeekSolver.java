@@ -27,7 +27,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class ConstraintWeekSolver implements WeekSolver {
     /** Steps in all; of 900 weeks of twelve lines none takes more than 65,000. A step costs the more, the more lines there are. */
-    private static final long MOST_NODES = 150_000;
+    private static final long MOST_NODES = 80_000;
 
     private static final int USUAL_LINES = 12;
     /** Levels that are brought down together, so that it is proved once that there is no better week, and not for each of them. */
