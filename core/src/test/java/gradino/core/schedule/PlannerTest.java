@@ -210,6 +210,31 @@ public class PlannerTest {
         assertThat(week.of("hard")).isEqualTo(DaySet.of(0));
     }
 
+    /** A line of both sides shares a cap with the left and with the right one, which do not wait for each other. */
+    @Test
+    public void leftAndRightDoNotWaitForEachOther() {
+        var left = sided("left", Side.LEFT, DaySet.of(0));
+        var right = sided("right", Side.RIGHT, DaySet.of(1));
+        var both = sided("both", Side.MIDLINE, DaySet.of(4));
+        var week = planner.plan(task(days(20, 20, 20, 20, 20, 20, 20), both, left, right));
+        assertThat(week.score().of()).containsEntry(Level.MISSING, 0);
+    }
+
+    private static WeekLine sided(String id, Side side, DaySet allowed) {
+        return new WeekLine(
+                id,
+                "hip",
+                side,
+                EffortClass.HARD,
+                Duration.ofHours(EffortClass.HARD.spacingHours()),
+                1,
+                EffortClass.HARD.weeklyCap(),
+                Priority.FIRST,
+                5 * MINUTE,
+                List.of(),
+                allowed);
+    }
+
     @Test
     public void minutesMissingAreSaidAndTheLeastOfThemIsAWayOut() {
         var task = task(
