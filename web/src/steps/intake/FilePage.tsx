@@ -77,7 +77,7 @@ function Parts({ client }: { client: ClientFile }) {
           <h2 className="text-xl font-bold">Time</h2>
           <ButtonLink to={`/clients/${client.id}/calendar`}>Calendar</ButtonLink>
         </div>
-        <TimeInShort details={client.details} />
+        <TimeInShort clientId={client.id} />
       </section>
       <Part client={client} name="Lengths and weight">
         {(part) => (

@@ -1,3 +1,4 @@
+import { useCalendar } from '../../shared/useCalendar';
 import { useCatalogue } from '../../shared/ui/useCatalogue';
 import { Choice } from '../../shared/ui/Choice';
 import { DateField } from '../../shared/ui/DateField';
@@ -78,7 +79,7 @@ const DAYS: readonly (readonly [Details['days'][number], string])[] = [
   ['SUNDAY', 'Sun'],
 ];
 
-/** When there is time, as long as the calendar has not been opened. */
+/** Of a new client; from then on the calendar says it. */
 export function Time({ details: d, set, findings }: PartProps) {
   return (
     <div className="flex flex-wrap items-end gap-6">
@@ -98,14 +99,13 @@ export function Time({ details: d, set, findings }: PartProps) {
 }
 
 /** The calendar says when; here it is only read. */
-export function TimeInShort({ details: d }: { details: Details }) {
-  const days = DAYS.filter(([day]) => d.days.includes(day)).map(([, name]) => name);
-  return (
-    <p>
-      {d.minutes ? `Up to ${d.minutes} minutes` : 'Any number of minutes'}
-      {days.length > 0 && days.length < DAYS.length ? ` on ${days.join(', ')}.` : ', on any day.'}
-    </p>
+export function TimeInShort({ clientId }: { clientId: string }) {
+  const calendar = useCalendar(clientId);
+  if (!calendar.data) return null;
+  const days = calendar.data.usual.days.flatMap((day, n) =>
+    day.minutes > 0 ? [`${DAYS[n]?.[1]} ${day.minutes}`] : [],
   );
+  return <p>{days.length > 0 ? `${days.join(', ')} min` : 'No time on any day.'}</p>;
 }
 
 export function Equipment({ details: d, set }: PartProps) {

@@ -7,7 +7,7 @@ import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { NumberField } from '../../shared/ui/NumberField';
 import { TextField } from '../../shared/ui/TextField';
 import { TimeField } from '../../shared/ui/TimeField';
-import { useKeep } from './useCalendar';
+import { useKeep } from './useKeep';
 
 export type Appointment = Schemas['Appointment'];
 

@@ -4,7 +4,8 @@ import { Button } from '../../shared/ui/Button';
 import { Failure } from '../../shared/ui/Findings';
 import { AppointmentForm, NEW_MINUTES } from './AppointmentForm';
 import { DAY_NAMES, local, shortDate } from './days';
-import { useKeep, type Calendar } from './useCalendar';
+import { type Calendar } from '../../shared/useCalendar';
+import { useKeep } from './useKeep';
 
 /** A client's appointments at the studio; single ones of a series are moved in the month. */
 export function Appointments({ clientId, calendar }: { clientId: string; calendar: Calendar }) {

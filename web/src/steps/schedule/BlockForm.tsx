@@ -6,7 +6,8 @@ import { DateField } from '../../shared/ui/DateField';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { NumberField } from '../../shared/ui/NumberField';
 import { local, mondayOf } from './days';
-import { useKeep, type Calendar } from './useCalendar';
+import { type Calendar } from '../../shared/useCalendar';
+import { useKeep } from './useKeep';
 
 type Block = Schemas['Block'];
 

@@ -2,7 +2,8 @@ import { useRef, useState } from 'react';
 import { api, ask, findingsOf } from '../../shared/api/client';
 import { Button } from '../../shared/ui/Button';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
-import { useKeep, type Calendar } from './useCalendar';
+import { type Calendar } from '../../shared/useCalendar';
+import { useKeep } from './useKeep';
 
 /** Times of the client's own calendar file, over which nothing is planned. */
 export function BusyTimes({ clientId, calendar }: { clientId: string; calendar: Calendar }) {

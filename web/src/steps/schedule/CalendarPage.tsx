@@ -9,7 +9,7 @@ import { Dates } from './Dates';
 import { Feeds } from './Feeds';
 import { UsualWeek } from './UsualWeek';
 import { shortDate } from './days';
-import { useCalendar, type Calendar } from './useCalendar';
+import { useCalendar, type Calendar } from '../../shared/useCalendar';
 
 /** When a client can train: all of it on one page. */
 export function CalendarPage() {

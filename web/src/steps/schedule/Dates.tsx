@@ -7,7 +7,8 @@ import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { NumberField } from '../../shared/ui/NumberField';
 import { TextField } from '../../shared/ui/TextField';
 import { shortDate } from './days';
-import { useKeep, type Calendar } from './useCalendar';
+import { type Calendar } from '../../shared/useCalendar';
+import { useKeep } from './useKeep';
 
 type Fixed = Schemas['FixedDates'];
 

@@ -4,7 +4,7 @@ import { api, ask, newId } from '../../shared/api/client';
 import { day } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { Failure } from '../../shared/ui/Findings';
-import { useKeep } from './useCalendar';
+import { useKeep } from './useKeep';
 
 type Props = { clientId?: string; words: string };
 

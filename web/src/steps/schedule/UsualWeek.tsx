@@ -7,7 +7,8 @@ import { Ticks } from '../../shared/ui/Ticks';
 import { TimeField } from '../../shared/ui/TimeField';
 import { useCatalogue } from '../../shared/ui/useCatalogue';
 import { DAY_NAMES, PLACES, type Place } from './days';
-import { useKeep, type Calendar } from './useCalendar';
+import { type Calendar } from '../../shared/useCalendar';
+import { useKeep } from './useKeep';
 
 type Usual = Schemas['UsualWeek'];
 type Day = Schemas['UsualDay'];

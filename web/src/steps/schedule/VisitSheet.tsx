@@ -6,7 +6,7 @@ import { DateField } from '../../shared/ui/DateField';
 import { Failure, OtherFindings } from '../../shared/ui/Findings';
 import { Sheet } from '../../shared/ui/Sheet';
 import { TimeField } from '../../shared/ui/TimeField';
-import { useKeep } from './useCalendar';
+import { useKeep } from './useKeep';
 
 /** One appointment: moved or cancelled alone, or all of its series removed. */
 export function VisitSheet({ visit, close }: { visit: Schemas['Visit']; close: () => void }) {

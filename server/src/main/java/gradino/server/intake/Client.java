@@ -64,8 +64,8 @@ public record Client(
             goals = List.copyOf(goals);
         }
 
-        /** @param longest minutes of a session; null when not said */
-        Details withTime(List<DayOfWeek> on, @Nullable Integer longest) {
+        /** @param longest minutes of a session */
+        Details withTime(List<DayOfWeek> on, int longest) {
             return new Details(
                     name,
                     birthDate,

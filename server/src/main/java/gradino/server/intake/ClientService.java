@@ -12,7 +12,6 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -131,10 +130,10 @@ public class ClientService {
      * As the calendar has it, so that the file says nothing else.
      *
      * @param days with time
-     * @param longest minutes of a day; null for none
+     * @param longest minutes of any of them
      */
     @Transactional
-    public void keepTime(String id, List<DayOfWeek> days, @Nullable Integer longest) {
+    public void keepTime(String id, List<DayOfWeek> days, int longest) {
         var before = get(id).details();
         var details = before.withTime(days, longest);
         if (!details.equals(before)) {

@@ -37,7 +37,6 @@ final class DayConstraints {
     private final WeekTask task;
     private final WeekRules rules;
     private final List<DayChoice> choices;
-    /** By day: what its lines weigh, less their prices. */
     private final List<IntVar> left = new ArrayList<>();
     /** By position: whether it is taken, on each day on which it can be. */
     private final Map<String, List<BoolVar>> taken = new HashMap<>();
@@ -63,6 +62,11 @@ final class DayConstraints {
     /** Of the days that can be filled in so few ways that each can be looked at. */
     List<DayChoice> choices() {
         return choices;
+    }
+
+    /** Of each of those: what its lines weigh, less their prices. */
+    List<IntVar> left() {
+        return left;
     }
 
     /** Whether those are all days. */
@@ -222,20 +226,6 @@ final class DayConstraints {
                         seconds.stream().mapToInt(s -> s).toArray(),
                         "<=",
                         task.days().get(day).seconds())
-                .post();
-    }
-
-    /** What is wanted and fits into no day is missing. Follows from the rest, and is seen sooner. */
-    void boundMissing(IntVar missing, List<IntVar> paid) {
-        int wanted = task.lines().stream()
-                .mapToInt(l -> l.priority().weight() * task.wanted(l))
-                .sum();
-        model.sum(
-                        Stream.of(left.stream(), paid.stream(), Stream.of(model.mul(missing, Prices.SCALE)))
-                                .flatMap(part -> part)
-                                .toArray(IntVar[]::new),
-                        ">=",
-                        wanted * Prices.SCALE)
                 .post();
     }
 }

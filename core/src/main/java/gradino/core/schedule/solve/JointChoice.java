@@ -31,7 +31,7 @@ record JointChoice(List<UnitChoice> units, List<DaySet> sets, List<DaySet> wides
                 taken.addAll(members);
                 var sets = sets(task, rules, cap);
                 var widest = sets.stream()
-                        .filter(s -> sets.stream().noneMatch(other -> !other.equals(s) && isWithin(s, other)))
+                        .filter(s -> sets.stream().noneMatch(other -> !other.equals(s) && s.isWithin(other)))
                         .toList();
                 found.add(new JointChoice(members, sets, widest));
             }
@@ -61,10 +61,6 @@ record JointChoice(List<UnitChoice> units, List<DaySet> sets, List<DaySet> wides
         return true;
     }
 
-    private static boolean isWithin(DaySet one, DaySet other) {
-        return (one.bits() & ~other.bits()) == 0;
-    }
-
     /** The best that each of the lines can have within these days. */
     double most(List<double[]> paid, DaySet within) {
         double sum = 0;
@@ -78,7 +74,7 @@ record JointChoice(List<UnitChoice> units, List<DaySet> sets, List<DaySet> wides
     int best(int unit, double[] paid, DaySet within) {
         int best = 0;
         for (var set : units.get(unit).sets) {
-            boolean better = paid[set.bits()] > paid[best] && isWithin(set, within);
+            boolean better = paid[set.bits()] > paid[best] && set.isWithin(within);
             best = better ? set.bits() : best;
         }
         return best;

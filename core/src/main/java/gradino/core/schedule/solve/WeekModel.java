@@ -7,13 +7,11 @@ import gradino.core.schedule.week.WeekLine;
 import gradino.core.schedule.week.WeekRules;
 import gradino.core.schedule.week.WeekTask;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.chocosolver.solver.Model;
 import org.chocosolver.solver.Solution;
@@ -65,9 +63,7 @@ final class WeekModel {
         days.post();
         terms.forEach((level, of) -> levels.put(level, sum(level, of)));
         if (days.isBounded()) {
-            var all = Stream.concat(
-                    alone.stream().map(this::paid), joints.stream().map(this::paid));
-            days.boundMissing(level(Level.MISSING), all.toList());
+            new MissingBound(this, days.left()).post(alone, joints);
         }
     }
 
@@ -231,36 +227,8 @@ final class WeekModel {
         return bits;
     }
 
-    private IntVar paid(UnitChoice choice) {
+    IntVar paid(UnitChoice choice) {
         return Objects.requireNonNull(paid.get(choice), choice.id);
-    }
-
-    /** What is paid to the lines of a joint: no more than each of them is, and than all can be on the days that they have. */
-    private IntVar paid(JointChoice joint) {
-        var each = joint.units().stream().map(prices::paid).toList();
-        var most = joint.sets().stream()
-                .mapToInt(set -> (int) Math.rint(joint.most(each, set) * Prices.SCALE))
-                .toArray();
-        var bound = model.intVar("bound-" + joint.units().get(0).id, most);
-        var days = IntStream.range(0, DaySet.DAYS)
-                .mapToObj(d -> any(
-                        "joint-" + d,
-                        joint.units().stream().map(u -> unitDays(u.id)[d]).toList()));
-        var tuples = new Tuples(true);
-        for (int s = 0; s < most.length; s++) {
-            int bits = joint.sets().get(s).bits();
-            var row = IntStream.range(0, DaySet.DAYS).map(d -> bits >> d & 1);
-            tuples.add(IntStream.concat(row, IntStream.of(most[s])).toArray());
-        }
-        model.table(Stream.concat(days, Stream.of(bound)).toArray(IntVar[]::new), tuples)
-                .post();
-        var of = joint.units().stream().map(this::paid).toArray(IntVar[]::new);
-        int least = Arrays.stream(of).mapToInt(IntVar::getLB).sum();
-        var paidTogether =
-                model.intVar("paid-" + joint.units().get(0).id, Math.min(least, bound.getLB()), bound.getUB(), true);
-        model.arithm(paidTogether, "<=", bound).post();
-        model.sum(of, ">=", paidTogether).post();
-        return paidTogether;
     }
 
     private Row row(List<WeekLine> lines, DaySet set, double price) {

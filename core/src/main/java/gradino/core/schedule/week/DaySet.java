@@ -50,6 +50,10 @@ public record DaySet(int bits) implements Comparable<DaySet> {
         return (bits >> day & 1) == 1;
     }
 
+    public boolean isWithin(DaySet other) {
+        return (bits & ~other.bits) == 0;
+    }
+
     public DaySet with(int day) {
         return new DaySet(bits | 1 << OutOfBoundsException.require("day", day, 0, DAYS - 1, ""));
     }

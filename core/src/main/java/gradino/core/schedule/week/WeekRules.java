@@ -76,7 +76,7 @@ public final class WeekRules {
 
     /** Whether a line may have these days, by itself. */
     public boolean allows(WeekLine line, DaySet days) {
-        return days.without(open(line)).isEmpty()
+        return days.isWithin(open(line))
                 && days.and(task.frozen()).equals(task.done(line))
                 && days.without(task.frozen()).size()
                         <= Math.max(0, line.cap() - task.done(line).size())

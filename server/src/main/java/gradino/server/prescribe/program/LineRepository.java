@@ -10,7 +10,6 @@ import java.time.Instant;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
@@ -79,15 +78,15 @@ public class LineRepository implements ClientOwned {
                 lineId);
     }
 
-    /** Lines that ended because they go on in another, by their ids: the one in which they do now. */
-    public Map<String, String> goneOn(String clientId) {
+    /** Of a line that goes on in several the last by its id. */
+    public GoneOn goneOn(String clientId) {
         var to = new HashMap<String, String>();
         sql.list("""
                 WITH RECURSIVE gone (id, line) AS (
                   SELECT follows, id FROM line WHERE client_id = ? AND ended_at IS NULL AND follows IS NOT NULL
                   UNION SELECT l.follows, g.line FROM gone g JOIN line l ON l.id = g.id WHERE l.follows IS NOT NULL)
                 SELECT g.id, g.line FROM gone g JOIN line l ON l.id = g.id WHERE l.ended_at IS NOT NULL ORDER BY g.line""", row -> to.put(row.getString(1), row.getString(2)), clientId);
-        return to;
+        return new GoneOn(to);
     }
 
     /** @param at when it ended; null when it is trained again */

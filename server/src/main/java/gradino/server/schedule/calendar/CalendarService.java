@@ -186,7 +186,9 @@ public class CalendarService {
 
     @Transactional
     public Calendar keepUsual(String clientId, UsualWeek usual) {
-        clients.keepTime(clientId, usual.open(), usual.longest() == 0 ? null : usual.longest());
+        if (usual.longest() > 0) {
+            clients.keepTime(clientId, usual.open(), usual.longest());
+        }
         return keep(clientId, Kind.USUAL, ONE, usual);
     }
 
@@ -282,7 +284,7 @@ public class CalendarService {
         var goneOn = lines.goneOn(clientId);
         var rare = of(clientId).everySecondWeek().stream()
                 .map(EverySecondWeek::line)
-                .filter(line -> goneOn.getOrDefault(line, line).equals(lineId))
+                .filter(line -> goneOn.now(line).equals(lineId))
                 .toList();
         if (rare.isEmpty()) {
             throw Problem.nothingHere();

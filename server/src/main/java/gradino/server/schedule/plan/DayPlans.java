@@ -11,6 +11,7 @@ import gradino.core.schedule.calendar.OpenDay;
 import gradino.core.schedule.calendar.Place;
 import gradino.core.schedule.week.DaySet;
 import gradino.server.intake.Client;
+import gradino.server.prescribe.program.GoneOn;
 import gradino.server.prescribe.program.LineRepository;
 import gradino.server.schedule.calendar.CalendarService;
 import gradino.server.schedule.calendar.CalendarService.Calendar;
@@ -107,10 +108,10 @@ public class DayPlans {
         return found;
     }
 
-    private Map<LocalDate, Set<String>> byDay(List<Done> all, Map<String, String> goneOn) {
+    private Map<LocalDate, Set<String>> byDay(List<Done> all, GoneOn goneOn) {
         var days = new HashMap<LocalDate, Set<String>>();
         all.forEach(d -> days.computeIfAbsent(LocalDate.ofInstant(d.endedAt(), clock.getZone()), k -> new HashSet<>())
-                .add(goneOn.getOrDefault(d.line(), d.line())));
+                .add(goneOn.now(d.line())));
         return days;
     }
 
@@ -233,7 +234,7 @@ public class DayPlans {
     public History history(Client client, LocalDate since) {
         var goneOn = lines.goneOn(client.id());
         var weeks = planned(client);
-        weeks.replaceAll((monday, plan) -> plan.named(line -> goneOn.getOrDefault(line, line)));
+        weeks.replaceAll((monday, plan) -> plan.named(goneOn));
         var from = WeekPlans.monday(since).atStartOfDay(clock.getZone()).toInstant();
         var days = planAndDone(weeks, byDay(done.lines(List.of(client.id()), from), goneOn), LocalDate.now(clock));
         return new History(days, calendars.of(client).days()::isPaused);

@@ -29,6 +29,7 @@ import gradino.server.measure.Ranges.RangeRow;
 import gradino.server.platform.StudioClock;
 import gradino.server.prescribe.library.MethodService;
 import gradino.server.prescribe.program.ClientProgram;
+import gradino.server.prescribe.program.GoneOn;
 import gradino.server.prescribe.program.Line;
 import gradino.server.prescribe.program.LineRepository;
 import gradino.server.prescribe.program.Program;
@@ -152,10 +153,9 @@ class InputReader {
         byDay.computeIfAbsent(day, d -> new HashSet<>()).add(line);
     }
 
-    private Map<LocalDate, Set<String>> done(Client client, LocalDate since, Map<String, String> goneOn) {
+    private Map<LocalDate, Set<String>> done(Client client, LocalDate since, GoneOn goneOn) {
         var byDay = new HashMap<LocalDate, Set<String>>();
-        done.lines(List.of(client.id()), start(since))
-                .forEach(d -> add(byDay, day(d.endedAt()), goneOn.getOrDefault(d.line(), d.line())));
+        done.lines(List.of(client.id()), start(since)).forEach(d -> add(byDay, day(d.endedAt()), goneOn.now(d.line())));
         return byDay;
     }
 

@@ -6,6 +6,7 @@ import gradino.core.schedule.calendar.OpenDay;
 import gradino.core.schedule.week.DaySet;
 import gradino.core.schedule.week.Rested;
 import gradino.server.intake.Client;
+import gradino.server.prescribe.program.GoneOn;
 import gradino.server.schedule.calendar.Block;
 import gradino.server.schedule.calendar.CalendarService.Calendar;
 import java.time.LocalDate;
@@ -23,7 +24,6 @@ import java.util.Set;
  * @param done lines by day, by the ids that they have now; the re-test among them
  * @param retestSeconds what the battery of the block takes
  * @param stored plans by their Monday
- * @param goneOn lines that ended, by id: the one in which they go on
  */
 record Inputs(
         Client client,
@@ -33,7 +33,7 @@ record Inputs(
         Map<LocalDate, Set<String>> done,
         int retestSeconds,
         Map<LocalDate, WeekPlan> stored,
-        Map<String, String> goneOn,
+        GoneOn goneOn,
         LocalDate today,
         ZoneId zone) {
 
@@ -47,22 +47,17 @@ record Inputs(
         return new Inputs(client, other, calendar, rested, done, retestSeconds, Map.of(), goneOn, today, zone);
     }
 
-    /** As the program has a line now. */
-    String now(String line) {
-        return goneOn.getOrDefault(line, line);
-    }
-
     /** Lines that are not done in the week of a Monday, since they are done in every second one. */
     List<String> leftOut(LocalDate monday) {
         return calendar.everySecondWeek().stream()
                 .filter(rare -> rare.leavesOut(monday))
-                .map(rare -> now(rare.line()))
+                .map(rare -> goneOn.now(rare.line()))
                 .toList();
     }
 
     boolean isEverySecondWeek(String line) {
         return calendar.everySecondWeek().stream()
-                .anyMatch(rare -> now(rare.line()).equals(line));
+                .anyMatch(rare -> goneOn.now(rare.line()).equals(line));
     }
 
     /** A line that the program still has, or the re-test. */

@@ -54,8 +54,6 @@ class Replanner implements TransactionExecutionListener, DisposableBean, Runnabl
     @Override
     public void run() {
         try {
-            all();
-            one();
             while (true) {
                 all();
                 changes.poll(LONGEST_SLEEP.toSeconds(), TimeUnit.SECONDS);
@@ -65,36 +63,26 @@ class Replanner implements TransactionExecutionListener, DisposableBean, Runnabl
         }
     }
 
-    private void one() {
-        try {
-            ids().stream().findFirst().ifPresent(plans::rehearse);
-        } catch (RuntimeException e) {
-            LOG.debug("nothing to rehearse", e);
-        }
-    }
-
     /** One client whose weeks cannot be planned keeps nobody else waiting; their own page says what is wrong. */
     private void all() throws InterruptedException {
-        for (var id : ids()) {
+        for (var id : stale()) {
             if (Thread.interrupted()) {
                 throw new InterruptedException();
             }
             try {
-                if (!plans.isFresh(id)) {
-                    plans.fresh(id);
-                }
+                plans.fresh(id);
             } catch (RuntimeException e) {
                 LOG.warn("the weeks of a client cannot be planned", e);
             }
         }
     }
 
-    private List<String> ids() {
+    private List<String> stale() {
         try {
-            return clients.all().stream()
+            return plans.stale(clients.all().stream()
                     .filter(c -> c.archivedAt() == null)
                     .map(Client::id)
-                    .toList();
+                    .toList());
         } catch (RuntimeException e) {
             LOG.debug("nobody can be looked at now", e);
             return List.of();

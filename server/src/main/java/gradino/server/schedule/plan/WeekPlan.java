@@ -2,6 +2,7 @@ package gradino.server.schedule.plan;
 
 import gradino.core.schedule.WeekFacts;
 import gradino.core.schedule.week.DaySet;
+import gradino.server.prescribe.program.GoneOn;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -67,7 +68,11 @@ record WeekPlan(
     record Replanned(Instant at, List<String> why, List<String> moved) {}
 
     /** Of lines that have other ids now. */
-    WeekPlan named(UnaryOperator<String> now) {
+    WeekPlan named(GoneOn goneOn) {
+        if (goneOn.lines().isEmpty()) {
+            return this;
+        }
+        UnaryOperator<String> now = goneOn::now;
         return new WeekPlan(
                 DaySet.named(days, now),
                 DaySet.named(was, now),

@@ -93,16 +93,6 @@ public class WeekPlans implements InMemory {
         }
     }
 
-    /** Solves a week again and keeps nothing of it: the first one after a start takes ten times as long as the next. */
-    void rehearse(String clientId) {
-        var in = fresh(clientId);
-        mondays(in).stream()
-                .skip(1)
-                .findFirst()
-                .map(monday -> asked(in, monday))
-                .ifPresent(asked -> asked.planned(WeekFacts.of(asked.whole())));
-    }
-
     /** As the weeks would have been planned on an earlier day: for what is told of a time when nobody looked. */
     public void planAsOf(String clientId, LocalDate day) {
         forget(clientId);
@@ -137,21 +127,31 @@ public class WeekPlans implements InMemory {
         return Optional.ofNullable(value).orElseThrow();
     }
 
-    /** Whether a client's weeks were planned from what is known now. */
-    boolean isFresh(String clientId) {
-        var known = kept.getIfPresent(clientId);
-        return known != null && known.key().equals(key(clientId));
+    /** Clients whose weeks were planned from something else than what is known now. */
+    List<String> stale(List<String> clientIds) {
+        var keys = keys(clientIds);
+        return clientIds.stream()
+                .filter(id -> Optional.ofNullable(kept.getIfPresent(id))
+                        .filter(known -> known.key().equals(keys.get(id)))
+                        .isEmpty())
+                .toList();
     }
 
     private String key(String clientId) {
-        var stamp = clients.stamps(List.of(clientId)).getOrDefault(clientId, 0L);
-        return stamp + " " + LocalDate.ofInstant(reader.now(), reader.zone()) + " "
+        return keys(List.of(clientId)).getOrDefault(clientId, "");
+    }
+
+    private Map<String, String> keys(List<String> clientIds) {
+        var rest = " " + LocalDate.ofInstant(reader.now(), reader.zone()) + " "
                 + policies.current().version();
+        var keys = new HashMap<String, String>();
+        clients.stamps(clientIds).forEach((id, stamp) -> keys.put(id, stamp + rest));
+        return keys;
     }
 
     private Inputs planned(Inputs in) {
         var weeks = new LinkedHashMap<>(in.stored());
-        weeks.replaceAll((monday, plan) -> plan.named(in::now));
+        weeks.replaceAll((monday, plan) -> plan.named(in.goneOn()));
         var rested = in.rested();
         var last = Map.<String, DaySet>of();
         for (var monday : mondays(in)) {
