@@ -51,7 +51,7 @@ public class ContractTest {
             List.of("prescribe.program", "prescribe.library", "prescribe.compose", "prescribe.handout"),
             List.of("perform.record", "perform.force", "perform.floor"),
             List.of("advance.line", "advance."),
-            List.of("schedule.calendar", "schedule.plan"),
+            List.of("schedule.calendar", "schedule.plan", "schedule.feed"),
             List.of("report.read", "report.draw", "report.told", "report.format", "report.studio", "report."),
             List.of("exchange.table", "exchange."));
 

@@ -6,6 +6,8 @@ import java.math.RoundingMode;
 /** One variable part of a reason: an amount with its unit, or a word of the trade. */
 public sealed interface Term extends Comparable<Term> {
     int MOST_DECIMALS = 6;
+    /** Below it every whole number is exact. */
+    double WHOLE = 1e15;
 
     /** @param decimals shown at most */
     record Amount(double value, Unit unit, int decimals) implements Term {
@@ -50,6 +52,10 @@ public sealed interface Term extends Comparable<Term> {
     }
 
     private static String number(double value, Unit unit, int decimals) {
+        if (value == Math.rint(value) && Math.abs(value) < WHOLE && (unit == Unit.KILOGRAM || decimals == 1)) {
+            // Nearly every amount is whole, and reasons are written by the thousand.
+            return Long.toString((long) value);
+        }
         var rounded = BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP);
         boolean isWhole = rounded.stripTrailingZeros().scale() <= 0;
         if (unit == Unit.KILOGRAM || (decimals == 1 && isWhole)) {

@@ -5,7 +5,7 @@ import gradino.server.intake.ClientService;
 import gradino.server.paper.Paper;
 import gradino.server.report.ReportFiles;
 import gradino.server.report.ReportFiles.Files;
-import gradino.server.schedule.plan.FeedService;
+import gradino.server.schedule.feed.FeedService;
 import java.io.FilterOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;

@@ -1,6 +1,6 @@
 /**
- * The week: clients' calendars, then their plans. Read {@link gradino.server.schedule.plan.WeekPlans} first. May use every step up to
- * advance.
+ * The week: clients' calendars, their plans, and both for other calendar programs. Read
+ * {@link gradino.server.schedule.plan.WeekPlans} first. May use every step up to advance.
  */
 @NullMarked
 package gradino.server.schedule;

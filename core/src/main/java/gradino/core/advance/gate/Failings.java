@@ -37,7 +37,9 @@ final class Failings {
     }
 
     List<Part> inOrder() {
-        return parts.stream().distinct().sorted(ORDER).toList();
+        return parts.isEmpty()
+                ? List.of()
+                : parts.stream().distinct().sorted(ORDER).toList();
     }
 
     void fewer(int sessions, int needed) {

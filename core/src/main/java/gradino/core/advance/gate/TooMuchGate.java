@@ -9,6 +9,7 @@ import gradino.core.because.Reason;
 import gradino.core.because.Unit;
 import gradino.core.because.Verdict;
 import gradino.core.intake.Restriction;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -39,7 +40,10 @@ public final class TooMuchGate implements Gate {
 
     @Override
     public Judgement judge(Situation s) {
-        var found = questions.stream().flatMap(q -> q.apply(s).stream()).toList();
+        var found = new ArrayList<Judgement>();
+        for (var question : questions) {
+            question.apply(s).ifPresent(found::add);
+        }
         return found.isEmpty()
                 ? passed(s, Threshold.PAIN_TOO_MUCH, (double) s.worst().pain(), Reason.PAIN_IN_BOUNDS)
                 : Judgement.all(found);

@@ -131,21 +131,24 @@ final class AngleLever implements Lever {
                     Because.of(Reason.COLD_READING_OLD, Term.of(days, Unit.DAY), Term.of(s.value(mostDays), Unit.DAY)),
                     Because.of(Reason.ASK_COLD));
         }
-        long sessions = sessionsSince(s, reading.get());
+        int sessions = sessionsSince(s, reading.get());
         return sessions > mostSessions
                 ? blocked(
                         Because.of(
                                 Reason.COLD_READING_USED,
-                                Term.of((double) sessions, Unit.COUNT),
+                                Term.of(sessions, Unit.COUNT),
                                 Term.of(mostSessions, Unit.COUNT)),
                         Because.of(Reason.ASK_COLD))
                 : Optional.empty();
     }
 
-    private static long sessionsSince(Situation s, Instant reading) {
-        return s.state().sessions().stream()
-                .filter(x -> x.endedAt().isAfter(reading))
-                .count();
+    private static int sessionsSince(Situation s, Instant reading) {
+        var all = s.state().sessions();
+        int first = all.size();
+        while (first > 0 && all.get(first - 1).endedAt().isAfter(reading)) {
+            first--;
+        }
+        return all.size() - first;
     }
 
     /** @param known the angle that it returns to, at most; empty for a new one */

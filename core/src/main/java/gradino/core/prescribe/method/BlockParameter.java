@@ -3,6 +3,7 @@ package gradino.core.prescribe.method;
 import gradino.core.because.Source;
 import gradino.core.because.Unit;
 import gradino.core.body.DataFile;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -40,7 +41,9 @@ public record BlockParameter(
 
     private static final Map<BlockForm, Map<String, BlockParameter>> BY_NAME = ALL.stream()
             .collect(Collectors.groupingBy(
-                    BlockParameter::form, Collectors.toMap(BlockParameter::name, Function.identity())));
+                    BlockParameter::form,
+                    () -> new EnumMap<>(BlockForm.class),
+                    Collectors.toMap(BlockParameter::name, Function.identity())));
 
     private static final Set<String> EASING =
             Set.of("rest", "settle", "return", "relax", "in", "out", "re-stretch", "bench", "incline");

@@ -1,7 +1,7 @@
-package gradino.server.schedule.plan;
+package gradino.server.schedule.feed;
 
-import gradino.server.schedule.plan.FeedService.FeedLink;
-import gradino.server.schedule.plan.FeedService.MadeFeed;
+import gradino.server.schedule.feed.FeedService.FeedLink;
+import gradino.server.schedule.feed.FeedService.MadeFeed;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;

@@ -1,4 +1,4 @@
-package gradino.server.schedule.plan;
+package gradino.server.schedule.feed;
 
 import gradino.core.body.Catalogue;
 import gradino.core.body.Motion;
@@ -6,8 +6,8 @@ import gradino.core.schedule.BlockOfWeeks;
 import gradino.core.schedule.WeekWords;
 import gradino.core.schedule.calendar.Appointment;
 import gradino.core.schedule.calendar.Appointment.Altered;
+import gradino.core.schedule.calendar.OpenDay;
 import gradino.core.schedule.calendar.Place;
-import gradino.core.schedule.week.DaySet;
 import gradino.server.intake.Client;
 import gradino.server.prescribe.program.Line;
 import gradino.server.prescribe.program.LineRepository;
@@ -18,20 +18,20 @@ import gradino.server.schedule.calendar.CalendarService;
 import gradino.server.schedule.calendar.CalendarService.Booked;
 import gradino.server.schedule.calendar.IcsFile.Event;
 import gradino.server.schedule.calendar.IcsFile.Rule;
-import gradino.server.schedule.plan.PlanRepository.Stored;
+import gradino.server.schedule.plan.EverPlanned;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** A client's weeks and appointments as the events of a calendar. What was planned once and is no more is kept as cancelled. */
@@ -40,19 +40,19 @@ class FeedEvents {
     private static final int WEEKS_BACK = 4;
     private static final int WEEKS_AHEAD = 14;
 
-    private final PlanRepository plans;
+    private final EverPlanned planned;
     private final CalendarService calendars;
     private final CalendarRepository entries;
     private final LineRepository lines;
     private final Clock clock;
 
     FeedEvents(
-            PlanRepository plans,
+            EverPlanned planned,
             CalendarService calendars,
             CalendarRepository entries,
             LineRepository lines,
             Clock clock) {
-        this.plans = plans;
+        this.planned = planned;
         this.calendars = calendars;
         this.entries = entries;
         this.lines = lines;
@@ -61,7 +61,6 @@ class FeedEvents {
 
     /** A session a day; on days with an appointment the appointment says it. */
     List<Event> days(Client client) {
-        var monday = WeekPlans.monday(LocalDate.now(clock));
         var calendar = calendars.of(client).days();
         var motions = lines.of(client.id()).stream()
                 .collect(Collectors.toMap(
@@ -70,38 +69,33 @@ class FeedEvents {
         int calendarSavings = entries.newest(List.of(client.id())).stream()
                 .mapToInt(Entry::savings)
                 .sum();
-        var weeks = plans.since(client.id(), monday.minusWeeks(WEEKS_BACK), monday.plusWeeks(WEEKS_AHEAD)).stream()
-                .collect(Collectors.groupingBy(Stored::monday, LinkedHashMap::new, Collectors.toList()));
-        var events = new ArrayList<Event>();
-        weeks.forEach((week, rows) -> {
-            var newest = rows.get(rows.size() - 1);
-            for (int d = 0; d < DaySet.DAYS; d++) {
-                int day = d;
-                var now = newest.plan().planned(d);
-                boolean ever =
-                        rows.stream().anyMatch(r -> !r.plan().planned(day).isEmpty());
-                var date = week.plusDays(d);
-                if (ever && calendar.appointment(date).isEmpty()) {
-                    var open = calendar.day(date, clock.getZone());
-                    var start = open.day().start();
-                    int seconds = Math.max(60, newest.plan().seconds().get(d));
-                    events.add(new Event(
-                            uid(client.id() + " day " + date),
-                            rows.size() + calendarSavings,
-                            newest.recordedAt(),
-                            start,
-                            start.plusSeconds(seconds),
-                            "Training, %d min".formatted(WeekWords.minutes(seconds)),
-                            words(now, motions),
-                            place(open.place()),
-                            now.isEmpty(),
-                            null,
-                            List.of(),
-                            null));
-                }
-            }
-        });
-        return events;
+        return planned.of(client.id(), LocalDate.now(clock), WEEKS_BACK, WEEKS_AHEAD).stream()
+                .filter(day -> calendar.appointment(day.date()).isEmpty())
+                .map(day -> event(
+                        client,
+                        day,
+                        calendar.day(day.date(), clock.getZone()),
+                        words(day.lines(), motions),
+                        calendarSavings))
+                .toList();
+    }
+
+    private static Event event(Client client, EverPlanned.Day day, OpenDay open, String words, int calendarSavings) {
+        var start = open.day().start();
+        int seconds = Math.max(60, day.seconds());
+        return new Event(
+                uid(client.id() + " day " + day.date()),
+                day.times() + calendarSavings,
+                day.at(),
+                start,
+                start.plusSeconds(seconds),
+                "Training, %d min".formatted(WeekWords.minutes(seconds)),
+                words,
+                place(open.place()),
+                day.lines().isEmpty(),
+                null,
+                List.of(),
+                null);
     }
 
     /** Tells nothing of whom it is about (RFC 7986). */
@@ -137,45 +131,45 @@ class FeedEvents {
 
     private void add(Client client, Entry entry, Booked booked, String summary, List<Event> events) {
         var a = booked.appointment();
-        var uid = uid(client.id() + " appointment " + entry.id());
         boolean once = a.everyWeeks() == 0;
         var cancelled = a.changes().stream().filter(c -> c.movedTo() == null).toList();
-        boolean gone = entry.body() == null || (once && !cancelled.isEmpty());
         var moved = a.changes().stream().filter(c -> c.movedTo() != null).toList();
-        var start = once && !moved.isEmpty()
-                ? at(Optional.ofNullable(moved.get(0).movedTo()).orElseThrow())
-                : at(a.start());
-        events.add(new Event(
-                uid,
-                booked.sequence(),
-                entry.recordedAt(),
-                start,
-                start.plusSeconds(a.minutes() * 60L),
-                summary,
-                a.note(),
-                "Studio",
-                gone,
-                once ? null : rule(a),
-                once ? List.of() : cancelled.stream().map(c -> of(a, c)).toList(),
-                null));
-        if (!once && !gone) {
-            for (var change : moved) {
-                var to = at(Optional.ofNullable(change.movedTo()).orElseThrow());
-                events.add(new Event(
-                        uid,
-                        booked.sequence(),
-                        entry.recordedAt(),
-                        to,
-                        to.plusSeconds(a.minutes() * 60L),
-                        summary,
-                        a.note(),
-                        "Studio",
-                        false,
-                        null,
-                        List.of(),
-                        of(a, change)));
-            }
+        boolean gone = entry.body() == null || (once && !cancelled.isEmpty());
+        var make = new Maker(uid(client.id() + " appointment " + entry.id()), summary, entry, booked);
+        if (once) {
+            var start = moved.isEmpty() ? at(a.start()) : movedTo(moved.get(0));
+            events.add(make.event(start, gone, null, List.of(), null));
+            return;
         }
+        var left = cancelled.stream().map(c -> of(a, c)).toList();
+        events.add(make.event(at(a.start()), gone, rule(a), left, null));
+        if (!gone) {
+            moved.forEach(c -> events.add(make.event(movedTo(c), false, null, List.of(), of(a, c))));
+        }
+    }
+
+    /** Events of one appointment: the rule itself, and what is in place of one of its days. */
+    private record Maker(String uid, String summary, Entry entry, Booked booked) {
+        Event event(Instant start, boolean gone, @Nullable Rule rule, List<Instant> left, @Nullable Instant of) {
+            var a = booked.appointment();
+            return new Event(
+                    uid,
+                    booked.sequence(),
+                    entry.recordedAt(),
+                    start,
+                    start.plusSeconds(a.minutes() * 60L),
+                    summary,
+                    a.note(),
+                    "Studio",
+                    gone,
+                    rule,
+                    left,
+                    of);
+        }
+    }
+
+    private Instant movedTo(Altered change) {
+        return at(Optional.ofNullable(change.movedTo()).orElseThrow());
     }
 
     private Rule rule(Appointment a) {

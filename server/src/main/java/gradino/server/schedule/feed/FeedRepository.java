@@ -1,4 +1,4 @@
-package gradino.server.schedule.plan;
+package gradino.server.schedule.feed;
 
 import gradino.server.platform.Sql;
 import java.sql.ResultSet;

@@ -1,4 +1,4 @@
-package gradino.server.schedule.plan;
+package gradino.server.schedule.feed;
 
 import gradino.server.account.people.Account;
 import gradino.server.account.people.AccountRepository;
@@ -11,7 +11,7 @@ import gradino.server.intake.ClientService;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import gradino.server.schedule.calendar.IcsFile;
-import gradino.server.schedule.plan.FeedRepository.Link;
+import gradino.server.schedule.feed.FeedRepository.Link;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
