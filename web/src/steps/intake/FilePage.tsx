@@ -99,8 +99,12 @@ function Part({ client, name, children }: PartOf) {
   const [changed, setChanged] = useState<Partial<Details>>({});
   const details = { ...client.details, ...changed };
   const save = useMutation({
-    mutationFn: () =>
-      ask(api.PUT('/api/clients/{clientId}/details', { params: { path: { clientId: client.id } }, body: details })),
+    mutationFn: async () => {
+      const at = { params: { path: { clientId: client.id } } };
+      // Over what is on file by now: the calendar, or somebody else, may have changed the other parts meanwhile.
+      const now = await ask(api.GET('/api/clients/{clientId}', at));
+      return ask(api.PUT('/api/clients/{clientId}/details', { ...at, body: { ...now.details, ...changed } }));
+    },
     onSuccess: async (file) => {
       queries.setQueryData(['client', client.id], file);
       setChanged({});

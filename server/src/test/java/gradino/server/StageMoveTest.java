@@ -107,11 +107,22 @@ public class StageMoveTest {
         assertThat(after.at("/units/0/lines/0/id").asString())
                 .isEqualTo(lines().at("/0/lineId").asString())
                 .isNotEqualTo(before.at("/units/0/lines/0/id").asString());
-        for (var day = monday; !day.isAfter(today); day = day.plusDays(1)) {
-            var at = "/days/" + (day.getDayOfWeek().getValue() - 1) + "/outcomes/0/outcome";
-            assertThat(after.at(at)).isEqualTo(before.at(at));
+        isTheSameWeek(after, before, today);
+        assertThat(server.me()
+                        .delete("/api/lines/" + Scene.LINE + "/decisions/d3")
+                        .status())
+                .isEqualTo(200);
+        var back = week(monday);
+        isTheSameWeek(back, before, today);
+        assertThat(back.at("/units/0/lines")).isEqualTo(before.at("/units/0/lines"));
+    }
+
+    private static void isTheSameWeek(JsonNode week, JsonNode before, LocalDate today) {
+        for (int day = 0; day < today.getDayOfWeek().getValue(); day++) {
+            var at = "/days/" + day + "/outcomes/0/outcome";
+            assertThat(week.at(at)).isEqualTo(before.at(at));
         }
-        assertThat(after.path("news").toString()).doesNotContain("is new", "has ended");
+        assertThat(week.path("news").toString()).doesNotContain("is new", "has ended");
     }
 
     private JsonNode week(LocalDate monday) {

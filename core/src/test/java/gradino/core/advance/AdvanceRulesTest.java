@@ -35,6 +35,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -213,17 +214,28 @@ public class AdvanceRulesTest {
     @Test
     public void sessionsOfTheMotionElsewhereCount() {
         assertThat(newcomerBeside(Beside.NONE)).isTrue();
-        var moderate = Beside.NONE
-                .plus(Side.LEFT, EffortClass.MODERATE, DAY_AGO)
-                .plus(Side.RIGHT, EffortClass.MODERATE, DAY_AGO);
-        assertThat(newcomerBeside(moderate)).isTrue();
-        var twice = moderate.plus(Side.LEFT, EffortClass.HARD, DAY_AGO).plus(Side.RIGHT, EffortClass.LOADED, DAY_AGO);
-        assertThat(newcomerBeside(twice)).isFalse();
+        var one = trained("one", EffortClass.MODERATE, EffortClass.MODERATE);
+        assertThat(newcomerBeside(beside(one))).isTrue();
+        assertThat(newcomerBeside(beside(one, trained("two", EffortClass.HARD, EffortClass.LOADED))))
+                .isFalse();
         // Lighter work, and the other side's, is no experience of this.
-        var lighter = moderate.plus(Side.LEFT, EffortClass.LIGHT, DAY_AGO).plus(Side.RIGHT, EffortClass.HARD, DAY_AGO);
-        assertThat(newcomerBeside(lighter)).isTrue();
-        assertThat(newcomerBeside(moderate.plus(Side.LEFT, EffortClass.HARD, DAY_AGO)))
+        assertThat(newcomerBeside(beside(one, trained("two", EffortClass.LIGHT, EffortClass.HARD))))
                 .isTrue();
+        assertThat(newcomerBeside(beside(one, trained("two", EffortClass.HARD, null))))
+                .isTrue();
+        // Two lines of one session are one session; one that had this line is counted as its own.
+        assertThat(newcomerBeside(beside(one, one))).isTrue();
+        var own = new Beside.Trained("line", "two", DAY_AGO, EffortClass.HARD, EffortClass.HARD);
+        assertThat(newcomerBeside(beside(one, own, trained("two", EffortClass.HARD, EffortClass.HARD))))
+                .isTrue();
+    }
+
+    private static Beside.Trained trained(String session, @Nullable EffortClass left, @Nullable EffortClass right) {
+        return new Beside.Trained("other", session, DAY_AGO, left, right);
+    }
+
+    private static Beside beside(Beside.Trained... all) {
+        return Beside.of("line", List.of(all));
     }
 
     private static final Instant DAY_AGO = Story.daysAgo(1);

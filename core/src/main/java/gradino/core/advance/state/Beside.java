@@ -5,8 +5,10 @@ import gradino.core.body.Sided;
 import gradino.core.prescribe.timeline.EffortClass;
 import java.time.Instant;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** Sessions of the same motion in the client's other lines, a side, each by the hardest class in which it was trained there. */
 public record Beside(Sided<Map<EffortClass, Tally>> sessions) {
@@ -31,12 +33,53 @@ public record Beside(Sided<Map<EffortClass, Tally>> sessions) {
         return one.isAfter(other) ? one : other;
     }
 
-    /** With one session more on a side. */
-    public Beside plus(Side side, EffortClass in, Instant endedAt) {
-        var more = new EnumMap<EffortClass, Tally>(EffortClass.class);
-        more.putAll(sessions.on(side));
-        more.merge(in, new Tally(1, endedAt), Tally::and);
-        return new Beside(sessions.with(side, more));
+    /**
+     * A line in one session, each side in the class of its dose; null for a side that did nothing.
+     *
+     * @param endedAt of the session
+     */
+    public record Trained(
+            String lineId,
+            String sessionId,
+            Instant endedAt,
+            @Nullable EffortClass left,
+            @Nullable EffortClass right) {}
+
+    /**
+     * What was trained in others than one line. Two lines of one session are one, of the harder class; a session that had the line
+     * itself is none of others.
+     *
+     * @param all of the motion, those of one session one after the other
+     */
+    public static Beside of(String lineId, List<Trained> all) {
+        var tallies = Sided.of(side -> (Map<EffortClass, Tally>) new EnumMap<EffortClass, Tally>(EffortClass.class));
+        int end;
+        for (int first = 0; first < all.size(); first = end) {
+            var session = all.get(first);
+            boolean own = false;
+            EffortClass left = null;
+            EffortClass right = null;
+            for (end = first; end < all.size() && all.get(end).sessionId().equals(session.sessionId()); end++) {
+                own |= all.get(end).lineId().equals(lineId);
+                left = harder(left, all.get(end).left());
+                right = harder(right, all.get(end).right());
+            }
+            if (!own) {
+                count(tallies.left(), left, session.endedAt());
+                count(tallies.right(), right, session.endedAt());
+            }
+        }
+        return new Beside(tallies);
+    }
+
+    private static void count(Map<EffortClass, Tally> to, @Nullable EffortClass in, Instant endedAt) {
+        if (in != null) {
+            to.merge(in, new Tally(1, endedAt), Tally::and);
+        }
+    }
+
+    private static @Nullable EffortClass harder(@Nullable EffortClass one, @Nullable EffortClass other) {
+        return one == null || (other != null && other.compareTo(one) > 0) ? other : one;
     }
 
     /**

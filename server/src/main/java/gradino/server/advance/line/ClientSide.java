@@ -43,8 +43,7 @@ class ClientSide {
 
     Facts of(Collection<Client> clients, Collection<Line> lines, Moment moment) {
         int days = policies.current().whole(Threshold.GAP_NEWCOMER_DAYS) + LONGEST_INTERVAL_DAYS;
-        var beside = besides.of(
-                lines.stream().map(Line::id).toList(), moment.instant().minus(Duration.ofDays(days)));
+        var beside = besides.of(lines, moment.instant().minus(Duration.ofDays(days)));
         return new Facts(
                 clients.stream().collect(Collectors.toMap(Client::id, Function.identity())),
                 noise.gapLimit(),

@@ -78,14 +78,17 @@ public class LineRepository implements ClientOwned {
                 lineId);
     }
 
-    /** Of a line that goes on in several the last by its id. */
+    /** Of a line that goes on in several the last by its id; one that was taken back goes on in the one before it. */
     public GoneOn goneOn(String clientId) {
         var to = new HashMap<String, String>();
         sql.list("""
                 WITH RECURSIVE gone (id, line) AS (
-                  SELECT follows, id FROM line WHERE client_id = ? AND ended_at IS NULL AND follows IS NOT NULL
+                  SELECT follows, id FROM line WHERE client_id = ?1 AND ended_at IS NULL AND follows IS NOT NULL
                   UNION SELECT l.follows, g.line FROM gone g JOIN line l ON l.id = g.id WHERE l.follows IS NOT NULL)
-                SELECT g.id, g.line FROM gone g JOIN line l ON l.id = g.id WHERE l.ended_at IS NOT NULL ORDER BY g.line""", row -> to.put(row.getString(1), row.getString(2)), clientId);
+                SELECT g.id, g.line FROM gone g JOIN line l ON l.id = g.id WHERE l.ended_at IS NOT NULL
+                UNION SELECT l.id, f.id FROM line l JOIN line f ON f.id = l.follows
+                 WHERE l.client_id = ?1 AND l.ended_at IS NOT NULL AND f.ended_at IS NULL
+                ORDER BY 2""", row -> to.put(row.getString(1), row.getString(2)), clientId);
         return new GoneOn(to);
     }
 
