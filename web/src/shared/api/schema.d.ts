@@ -3325,9 +3325,6 @@ export interface components {
             /** @enum {string} */
             side?: "LEFT" | "RIGHT" | "MIDLINE";
         };
-        Going: {
-            work?: components["schemas"]["Standing"];
-        };
         Grant: {
             accountId: string;
             /** @enum {string} */
@@ -8979,14 +8976,16 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Going"];
+                    "application/json": components["schemas"]["Standing"][];
                 };
             };
         };
     };
     end_1: {
         parameters: {
-            query?: never;
+            query: {
+                name: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;

@@ -5,8 +5,11 @@ import { api, ask, findingsOf, type Schemas } from '../../shared/api/client';
 import { day } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { Failure } from '../../shared/ui/Findings';
+import { MadeFiles } from '../../shared/ui/MadeFiles';
 import { Sheet } from '../../shared/ui/Sheet';
 import { TextField } from '../../shared/ui/TextField';
+
+const ARCHIVE = ['archive'];
 
 /** For good, after the name is typed once more. Only an owner gets this far. */
 export function Erase({ client }: { client: Schemas['ClientFile'] }) {
@@ -43,11 +46,13 @@ export function Erase({ client }: { client: Schemas['ClientFile'] }) {
         <div className={erase.data ? 'hidden' : 'space-y-4'}>
           <p>
             Everything of theirs goes, for good: file, measures, sessions, decisions, notes, and the links to their
-            home. Copies of the database bring nobody back. Download the archive first if it may be needed.
+            home. Copies of the database bring nobody back. Download it first if it may be needed.
           </p>
-          <a className="inline-block font-semibold underline" href="/api/exchange/gradino.zip" download>
-            Download the archive
-          </a>
+          <MadeFiles works={ARCHIVE}>
+            <a className="inline-block font-semibold underline" href={`/api/clients/${client.id}/archive.zip`} download>
+              Download everything of theirs
+            </a>
+          </MadeFiles>
           <TextField
             label={`Type the name to confirm: ${client.details.name}`}
             value={name}

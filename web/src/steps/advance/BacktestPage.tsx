@@ -7,7 +7,7 @@ import { verdictWord } from '../../shared/draw/VerdictGlyph';
 import { day, words } from '../../shared/units';
 import { Button } from '../../shared/ui/Button';
 import { Failure } from '../../shared/ui/Findings';
-import { Working } from './Working';
+import { Working } from '../../shared/ui/Working';
 
 type View = Schemas['BacktestView'];
 type Parted = Schemas['ClientParting'];
@@ -72,7 +72,7 @@ export function BacktestPage() {
         </fieldset>
       )}
       <Failure error={policies.error ?? test.error} />
-      {test.isFetching && !test.data && <Working what="Going through every line" />}
+      {test.isFetching && !test.data && <Working name="backtest" what="Going through every line" />}
       {test.data && (
         <>
           <Summary view={test.data} />

@@ -7,7 +7,7 @@ import { Failure } from '../../shared/ui/Findings';
 import { NumberField } from '../../shared/ui/NumberField';
 import { useDebounced } from '../../shared/ui/useDebounced';
 import { RehearsalChart } from './RehearsalChart';
-import { Working } from './Working';
+import { Working } from '../../shared/ui/Working';
 
 type Cast = Schemas['Cast'];
 type Life = Schemas['Life'];
@@ -53,7 +53,7 @@ export function RehearsalPage() {
       <p className="mb-3 max-w-prose border-l-4 border-warn bg-warn-paper px-3 py-1.5 font-semibold text-warn">
         Invented clients, for understanding the rules. This is a model, never a forecast of a person.
       </p>
-      {lives.isFetching && long && <Working what="Living through it" />}
+      {lives.isFetching && long && <Working name="rehearsal" what="Living through it" />}
       <div className="mb-4 flex flex-wrap items-end gap-3">
         {policies.data?.map((p) => (
           <Button key={p.id} look={p.id === used ? 'main' : 'plain'} onClick={() => setPolicy(p.id)}>

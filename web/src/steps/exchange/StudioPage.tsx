@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { forgeryHeader, problem, ProblemError, type Schemas } from '../../shared/api/client';
 import { Button } from '../../shared/ui/Button';
+import { MadeFiles } from '../../shared/ui/MadeFiles';
 import { Backups } from './Backups';
 
 const FILES: [string, string][] = [
@@ -106,6 +107,8 @@ function Import() {
   );
 }
 
+const ARCHIVE = ['archive'];
+
 function Export() {
   return (
     <section>
@@ -113,13 +116,15 @@ function Export() {
       <p className="mb-3 max-w-prose text-soft">
         Everything as CSV. Imported into an empty Gradino it gives the same proposals as here.
       </p>
-      <a
-        href="/api/exchange/gradino.zip"
-        download
-        className="mb-4 inline-block bg-ink px-4 py-2.5 font-semibold text-paper hover:opacity-90"
-      >
-        All files in one archive
-      </a>
+      <MadeFiles works={ARCHIVE}>
+        <a
+          href="/api/exchange/gradino.zip"
+          download
+          className="mb-4 inline-block bg-ink px-4 py-2.5 font-semibold text-paper hover:opacity-90"
+        >
+          All files in one archive
+        </a>
+      </MadeFiles>
       <ul>
         {FILES.map(([file, what]) => (
           <li key={file} className="border-t border-rule py-2">

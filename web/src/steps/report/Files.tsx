@@ -1,4 +1,5 @@
 import { Button } from '../../shared/ui/Button';
+import { MadeFiles } from '../../shared/ui/MadeFiles';
 import { search, type Query } from './asked';
 
 const FILES = [
@@ -9,6 +10,8 @@ const FILES = [
   ['report-fhir.json', 'FHIR R4', ''],
 ] as const;
 
+const WORKS = [...FILES.map(([file]) => file), 'archive'];
+
 /** The same report as files. */
 export function Files({ clientId, asked }: { clientId: string; asked: Query }) {
   const query = search(asked).toString();
@@ -17,20 +20,22 @@ export function Files({ clientId, asked }: { clientId: string; asked: Query }) {
   return (
     <section>
       <h3 className="mb-1 font-bold">Take it along</h3>
-      <div className="flex flex-wrap gap-2">
-        <Button onClick={() => print()}>Print</Button>
-        {FILES.map(([file, name, more]) => (
-          <a key={name} className={look} href={to(file, more)} download>
-            {name}
+      <MadeFiles works={WORKS}>
+        <div className="flex flex-wrap gap-2">
+          <Button onClick={() => print()}>Print</Button>
+          {FILES.map(([file, name, more]) => (
+            <a key={name} className={look} href={to(file, more)} download>
+              {name}
+            </a>
+          ))}
+          <a className={look} href={`/api/clients/${clientId}/calendar.ics`} download>
+            iCalendar of the weeks
           </a>
-        ))}
-        <a className={look} href={`/api/clients/${clientId}/calendar.ics`} download>
-          iCalendar of the weeks
-        </a>
-        <a className={look} href={`/api/clients/${clientId}/archive.zip`} download>
-          Everything of this client
-        </a>
-      </div>
+          <a className={look} href={`/api/clients/${clientId}/archive.zip`} download>
+            Everything of this client
+          </a>
+        </div>
+      </MadeFiles>
     </section>
   );
 }

@@ -3,7 +3,10 @@ import { Link, useParams } from 'react-router';
 import { api, ask, type Schemas } from '../../../shared/api/client';
 import { Button } from '../../../shared/ui/Button';
 import { Failure } from '../../../shared/ui/Findings';
+import { MadeFiles } from '../../../shared/ui/MadeFiles';
 import { FigureView } from '../../../shared/draw/FigureView';
+
+const WORKS = ['hand-out'];
 
 /** The session in the client's words, to print; the PDF says the same. */
 export function HandoutPage() {
@@ -21,14 +24,16 @@ export function HandoutPage() {
         <Button look="main" onClick={() => print()}>
           Print
         </Button>
-        <a
-          className="inline-flex min-h-11 items-center border border-rule bg-card px-4 font-semibold hover:bg-tread"
-          href={`/api/clients/${clientId}/sessions/${sessionId}/handout.pdf`}
-          target="_blank"
-          rel="noreferrer"
-        >
-          As PDF
-        </a>
+        <MadeFiles works={WORKS}>
+          <a
+            className="inline-flex min-h-11 items-center border border-rule bg-card px-4 font-semibold hover:bg-tread"
+            href={`/api/clients/${clientId}/sessions/${sessionId}/handout.pdf`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            As PDF
+          </a>
+        </MadeFiles>
         <Link className="underline" to={`/clients/${clientId}/compose/${sessionId}`}>
           Back to the score
         </Link>

@@ -230,7 +230,7 @@ public class ExchangeTest {
     @Test
     public void oneArchiveAtATimeIsTakenOut() throws IOException {
         var statuses = new ArrayList<Integer>();
-        lived.bean(ExportService.class).zip(new OutputStream() {
+        lived.bean(ExportService.class).zip("somebody", new OutputStream() {
             @Override
             public void write(int one) {
                 if (statuses.isEmpty()) {

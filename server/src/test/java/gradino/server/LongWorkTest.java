@@ -3,8 +3,12 @@ package gradino.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import gradino.server.exchange.ExportService;
 import gradino.server.platform.Heavy;
 import gradino.server.platform.Problem;
+import java.io.ByteArrayOutputStream;
+import java.io.OutputStream;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executors;
@@ -43,12 +47,14 @@ public class LongWorkTest {
                 return 1;
             }));
             await(begun);
-            assertThat(server.get("/api/me/work").body().path("work").toString())
-                    .isEqualTo("{\"name\":\"test\",\"done\":3,\"of\":10}");
-            assertThat(server.me().delete("/api/me/work").status()).isEqualTo(204);
+            assertThat(server.get("/api/me/work").body().toString())
+                    .isEqualTo("[{\"name\":\"test\",\"done\":3,\"of\":10}]");
+            assertThat(server.me().delete("/api/me/work?name=another").status()).isEqualTo(204);
+            assertThat(server.get("/api/me/work").body()).hasSize(1);
+            assertThat(server.me().delete("/api/me/work?name=test").status()).isEqualTo(204);
             asked.countDown();
             assertThatThrownBy(work::get).hasCauseInstanceOf(Problem.class);
-            assertThat(server.get("/api/me/work").body().has("work")).isFalse();
+            assertThat(server.get("/api/me/work").body()).isEmpty();
         } finally {
             pool.shutdownNow();
         }
@@ -76,12 +82,35 @@ public class LongWorkTest {
             while (heavy.of("waits").isEmpty()) {
                 Thread.onSpinWait();
             }
-            heavy.end("waits");
+            heavy.end("waits", "test");
             assertThatThrownBy(waiting::get).hasCauseInstanceOf(Problem.class);
         } finally {
             over.countDown();
             pool.shutdownNow();
         }
+    }
+
+    /** An archive is told table by table to whoever made it, and ends in the middle of one; the next begins anew. */
+    @Test
+    public void anArchiveIsSeenAndEnded() throws Exception {
+        var heavy = server.bean(Heavy.class);
+        var exports = server.bean(ExportService.class);
+        var seen = new ArrayList<Heavy.Standing>();
+        var ended = new OutputStream() {
+            @Override
+            public void write(int b) {
+                seen.addAll(heavy.of("archivist"));
+                if (seen.get(seen.size() - 1).done() > 2) {
+                    heavy.end("archivist", "archive");
+                }
+            }
+        };
+        assertThatThrownBy(() -> exports.zip("archivist", ended)).isInstanceOf(Problem.class);
+        assertThat(seen).extracting(Heavy.Standing::done).isSorted().endsWith(3);
+        assertThat(heavy.of("archivist")).isEmpty();
+        var whole = new ByteArrayOutputStream();
+        exports.zip("archivist", whole);
+        assertThat(whole.size()).isGreaterThan(seen.size());
     }
 
     private static void await(CountDownLatch latch) {

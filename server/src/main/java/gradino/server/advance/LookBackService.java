@@ -176,7 +176,7 @@ public class LookBackService {
 
     /** Every difference, client by client in the order of time. What is read is read line by line; nothing is held meanwhile. */
     Run run(String policyId, List<String> wanted) {
-        return heavy.run(signedIn.who(), "backtest", work -> run(policyId, wanted, work));
+        return heavy.runAnew(signedIn.who(), "backtest", work -> run(policyId, wanted, work));
     }
 
     private Run run(String policyId, List<String> wanted, Heavy.Work work) {
@@ -233,7 +233,7 @@ public class LookBackService {
             throw Problem.invalid("casts", "out-of-bounds", "One to " + MOST_CASTS + " clients at once.");
         }
         var policy = policies.newest(draft.policyId());
-        return heavy.run(signedIn.who(), "rehearsal", work -> {
+        return heavy.runAnew(signedIn.who(), "rehearsal", work -> {
             var lives = new ArrayList<Life>();
             for (var cast : draft.casts()) {
                 work.step(lives.size(), draft.casts().size());

@@ -3,6 +3,7 @@ package gradino.server.exchange;
 import gradino.server.intake.Client;
 import gradino.server.intake.ClientService;
 import gradino.server.paper.Paper;
+import gradino.server.platform.Heavy.Work;
 import gradino.server.report.ReportFiles;
 import gradino.server.report.ReportFiles.Files;
 import gradino.server.schedule.feed.FeedService;
@@ -36,28 +37,30 @@ class ClientArchive {
     }
 
     @Transactional(readOnly = true)
-    void zip(String clientId, OutputStream out) throws IOException {
-        exports.alone(() -> write(clients.get(clientId), reports.ofAll(clientId), out));
+    void zip(String clientId, String who, OutputStream out) throws IOException {
+        exports.alone(who, work -> write(clients.get(clientId), reports.ofAll(clientId), out, work));
     }
 
-    private void write(Client client, Files report, OutputStream out) throws IOException {
-        try (var zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
+    private int write(Client client, Files report, OutputStream out, Work work) throws IOException {
+        try (var zip = new ZipOutputStream(new Stoppable(out, work), StandardCharsets.UTF_8)) {
             entry(zip, "report.pdf", to -> to.write(report.pdf(Paper.Size.A4)));
             entry(zip, "report.json", report::json);
             entry(zip, "report-fhir.json", report::fhir);
             text(zip, "report.csv", report::csv);
             text(zip, "report-dictionary.csv", Files::dictionary);
             text(zip, "calendar.ics", to -> to.write(feeds.file(client.id())));
-            tables(zip, client);
+            return tables(zip, client, work);
         }
     }
 
-    private void tables(ZipOutputStream zip, Client client) throws IOException {
-        for (var table : Tables.all()) {
-            if (ClientRows.has(table)) {
-                text(zip, "data/" + table.file(), to -> rows.table(client, table, to));
-            }
+    private int tables(ZipOutputStream zip, Client client, Work work) throws IOException {
+        var tables = Tables.all().stream().filter(ClientRows::has).toList();
+        for (int n = 0; n < tables.size(); n++) {
+            var table = tables.get(n);
+            work.step(n, tables.size());
+            text(zip, "data/" + table.file(), to -> rows.table(client, table, to));
         }
+        return tables.size();
     }
 
     private interface Bytes {

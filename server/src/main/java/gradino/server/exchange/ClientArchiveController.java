@@ -1,5 +1,6 @@
 package gradino.server.exchange;
 
+import gradino.server.account.people.SignedIn;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -10,16 +11,19 @@ import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBo
 @RestController
 class ClientArchiveController {
     private final ClientArchive archive;
+    private final SignedIn signedIn;
 
-    ClientArchiveController(ClientArchive archive) {
+    ClientArchiveController(ClientArchive archive, SignedIn signedIn) {
+        this.signedIn = signedIn;
         this.archive = archive;
     }
 
     /** Everything of one client. */
     @GetMapping(path = "/api/clients/{clientId}/archive.zip", produces = "application/zip")
     ResponseEntity<StreamingResponseBody> archive(@PathVariable String clientId) {
+        var who = signedIn.who();
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=client.zip")
-                .body(out -> archive.zip(clientId, out));
+                .body(out -> archive.zip(clientId, who, out));
     }
 }

@@ -1,5 +1,6 @@
 package gradino.server.exchange;
 
+import gradino.server.account.people.SignedIn;
 import gradino.server.exchange.ImportService.Taken;
 import gradino.server.platform.Problem;
 import java.io.IOException;
@@ -23,8 +24,10 @@ class ExchangeController {
 
     private final ImportService imports;
     private final ExportService exports;
+    private final SignedIn signedIn;
 
-    ExchangeController(ImportService imports, ExportService exports) {
+    ExchangeController(ImportService imports, ExportService exports, SignedIn signedIn) {
+        this.signedIn = signedIn;
         this.imports = imports;
         this.exports = exports;
     }
@@ -44,9 +47,10 @@ class ExchangeController {
 
     @GetMapping(path = "/api/exchange/gradino.zip", produces = "application/zip")
     ResponseEntity<StreamingResponseBody> zip() {
+        var who = signedIn.who();
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=gradino.zip")
-                .body(exports::zip);
+                .body(out -> exports.zip(who, out));
     }
 
     @GetMapping("/api/exchange/files/{file}")

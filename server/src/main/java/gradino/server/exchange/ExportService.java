@@ -31,6 +31,9 @@ import gradino.server.perform.force.TraceRepository;
 import gradino.server.perform.record.BlockRepository;
 import gradino.server.perform.record.RecordRepository;
 import gradino.server.perform.record.RunRepository;
+import gradino.server.platform.Heavy;
+import gradino.server.platform.Heavy.Task;
+import gradino.server.platform.Heavy.Work;
 import gradino.server.platform.Problem;
 import gradino.server.prescribe.library.PositionRepository;
 import gradino.server.prescribe.program.LineRepository;
@@ -82,6 +85,7 @@ public class ExportService {
     private final PlanRepository weeks;
     private final DayPlans days;
     private final DecisionRepository decisions;
+    private final Heavy heavy;
 
     ExportService(
             ClientRepository clients,
@@ -102,7 +106,8 @@ public class ExportService {
             CalendarRepository calendar,
             PlanRepository weeks,
             DayPlans days,
-            DecisionRepository decisions) {
+            DecisionRepository decisions,
+            Heavy heavy) {
         this.clients = clients;
         this.intakes = intakes;
         this.lines = lines;
@@ -122,39 +127,43 @@ public class ExportService {
         this.weeks = weeks;
         this.days = days;
         this.decisions = decisions;
+        this.heavy = heavy;
     }
 
     /** All files in one archive; one archive at a time. */
     @Transactional(readOnly = true)
-    public void zip(OutputStream out) throws IOException {
-        alone(() -> write(out));
+    public void zip(String who, OutputStream out) throws IOException {
+        alone(who, work -> write(out, work));
     }
 
-    /** Whoever downloads slowly takes nobody's place but that of another archive. */
-    interface Archive {
-        void write() throws IOException;
-    }
-
-    void alone(Archive archive) throws IOException {
+    /**
+     * Whoever downloads slowly takes nobody's place but that of another archive.
+     *
+     * @param archive tells how many tables it has
+     */
+    void alone(String who, Task<Integer, IOException> archive) throws IOException {
         if (!running.tryAcquire()) {
             throw Problem.tooMany("An archive is being exported already: wait until it is done.");
         }
         try {
-            archive.write();
+            heavy.seen(who, "archive", archive);
         } finally {
             running.release();
         }
     }
 
-    private void write(OutputStream out) throws IOException {
-        try (var zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
+    private int write(OutputStream out, Work work) throws IOException {
+        try (var zip = new ZipOutputStream(new Stoppable(out, work), StandardCharsets.UTF_8)) {
+            int done = 0;
             for (var table : Tables.all()) {
+                work.step(done++, Tables.all().size());
                 zip.putNextEntry(new ZipEntry(table.file()));
                 var writer = new OutputStreamWriter(zip, StandardCharsets.UTF_8);
                 table(table.file(), writer);
                 writer.flush();
                 zip.closeEntry();
             }
+            return done;
         }
     }
 

@@ -1,8 +1,9 @@
 package gradino.server.platform;
 
+import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
@@ -21,11 +22,12 @@ public class Heavy implements InMemory {
     private final Semaphore places =
             new Semaphore(Math.max(1, Runtime.getRuntime().availableProcessors() - 1), true);
     private final Map<String, Semaphore> seats = new ConcurrentHashMap<>();
-    private final Map<String, Work> going = new ConcurrentHashMap<>();
+    private final Map<String, List<Work>> going = new ConcurrentHashMap<>();
 
     /**
      * How far it is.
      *
+     * @param name of the kind of work
      * @param of how many pieces; 0 where that is not known yet
      */
     public record Standing(String name, int done, int of) {}
@@ -64,31 +66,54 @@ public class Heavy implements InMemory {
         public void step(int piecesDone, int pieces) {
             done = piecesDone;
             of = pieces;
+            goOn();
+        }
+
+        /** @throws Problem when whoever asked has ended it */
+        public void goOn() {
             if (ended || Thread.currentThread().isInterrupted()) {
                 throw Problem.conflict("ended", "Ended, as asked. Nothing was changed.");
             }
         }
     }
 
+    /** Something that takes long, and may fail in its own way. */
+    public interface Task<T, E extends Exception> {
+        T of(Work work) throws E;
+    }
+
     /**
-     * One at a time for an account; asked for again, the same begins anew and the one before ends.
+     * One at a time for an account.
      *
-     * @throws Problem when there is no place for long
+     * @param name of the kind of work, by which it is shown and ended
+     * @throws Problem when there is no place for long, or it was ended
      */
     public <T> T run(String who, String name, Function<Work, T> work) {
-        var before = going.get(who);
-        if (before != null && before.name.equals(name)) {
-            before.end();
-        }
+        return seen(
+                who,
+                name,
+                mine -> held(
+                        seats.computeIfAbsent(who, w -> new Semaphore(1, true)),
+                        mine,
+                        () -> held(places, mine, () -> work.apply(mine))));
+    }
+
+    /** The same; asked for again it begins anew, and the one before ends. */
+    public <T> T runAnew(String who, String name, Function<Work, T> work) {
+        end(who, name);
+        return run(who, name, work);
+    }
+
+    /** Shown and ended like the others, but without a place: what goes out as slowly as somebody takes it keeps nobody waiting. */
+    public <T, E extends Exception> T seen(String who, String name, Task<T, E> task) throws E {
         var mine = new Work(name);
-        return held(seats.computeIfAbsent(who, w -> new Semaphore(1, true)), mine, () -> {
-            going.put(who, mine);
-            try {
-                return held(places, mine, () -> work.apply(mine));
-            } finally {
-                going.remove(who, mine);
-            }
-        });
+        var all = going.computeIfAbsent(who, w -> new CopyOnWriteArrayList<>());
+        all.add(mine);
+        try {
+            return task.of(mine);
+        } finally {
+            all.remove(mine);
+        }
     }
 
     private static <T> T held(Semaphore place, Work mine, Supplier<T> work) {
@@ -116,15 +141,18 @@ public class Heavy implements InMemory {
         }
     }
 
-    public Optional<Standing> of(String who) {
-        return Optional.ofNullable(going.get(who)).map(w -> new Standing(w.name, w.done, w.of));
+    /** What somebody is having worked out, in the order of asking. */
+    public List<Standing> of(String who) {
+        return going.getOrDefault(who, List.of()).stream()
+                .map(w -> new Standing(w.name, w.done, w.of))
+                .toList();
     }
 
-    public void end(String who) {
-        var work = going.get(who);
-        if (work != null) {
-            work.end();
-        }
+    /** Ends all of a name. */
+    public void end(String who, String name) {
+        going.getOrDefault(who, List.of()).stream()
+                .filter(w -> w.name.equals(name))
+                .forEach(Work::end);
     }
 
     @Override

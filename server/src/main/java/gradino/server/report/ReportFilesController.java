@@ -32,7 +32,6 @@ class ReportFilesController {
         this.signedIn = signedIn;
     }
 
-    /** Each file has its turn under a name of its own: another one asked for ends none. */
     private Files read(String clientId, ReportAsk ask, String file) {
         return heavy.run(signedIn.who(), file, work -> files.of(clientId, ask));
     }

@@ -26,6 +26,6 @@ class SharedReports {
         var opened = links.open(token, pin);
         var ask = json.read(opened.report(), ReportAsk.class);
         // However often a link is opened, it takes one place.
-        return heavy.run("link " + opened.clientId(), "report", work -> reports.told(opened.clientId(), ask));
+        return heavy.runAnew("link " + opened.clientId(), "report", work -> reports.told(opened.clientId(), ask));
     }
 }

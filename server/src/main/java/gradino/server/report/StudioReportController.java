@@ -33,6 +33,6 @@ class StudioReportController {
     Told report(@RequestParam @Nullable LocalDate from, @RequestParam @Nullable LocalDate to) {
         var end = to == null ? LocalDate.now(clock) : to;
         var period = Periods.between("from", from == null ? end.minusWeeks(USUAL_WEEKS) : from, "to", end);
-        return heavy.run(signedIn.who(), "studio report", work -> studio.of(period));
+        return heavy.runAnew(signedIn.who(), "studio report", work -> studio.of(period));
     }
 }

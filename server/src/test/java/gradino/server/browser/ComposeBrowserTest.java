@@ -82,8 +82,9 @@ public class ComposeBrowserTest extends InBrowser {
         openIt();
         int before = seconds(minutes().innerText());
         var edge = page.getByTestId("score").locator("rect.cursor-ew-resize").nth(6);
+        // Waits until nothing that is still being read moves the score.
+        edge.hover();
         var box = edge.boundingBox();
-        page.mouse().move(box.x + 2, box.y + 20);
         page.mouse().down();
         page.mouse().move(box.x - 20, box.y + 20);
         page.mouse().move(box.x - 40, box.y + 20);

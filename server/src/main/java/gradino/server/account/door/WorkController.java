@@ -3,16 +3,20 @@ package gradino.server.account.door;
 import gradino.server.account.people.SignedIn;
 import gradino.server.platform.Heavy;
 import gradino.server.platform.Heavy.Standing;
-import org.jspecify.annotations.Nullable;
+import jakarta.validation.constraints.Size;
+import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** How far what an account is having worked out is, and the way to end it. */
 @RestController
 class WorkController {
+    private static final int LONGEST_NAME = 64;
+
     private final Heavy heavy;
     private final SignedIn signedIn;
 
@@ -21,17 +25,14 @@ class WorkController {
         this.signedIn = signedIn;
     }
 
-    /** @param work null for nothing */
-    record Going(@Nullable Standing work) {}
-
     @GetMapping("/api/me/work")
-    Going going() {
-        return new Going(heavy.of(signedIn.who()).orElse(null));
+    List<Standing> going() {
+        return heavy.of(signedIn.who());
     }
 
     @DeleteMapping("/api/me/work")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void end() {
-        heavy.end(signedIn.who());
+    void end(@RequestParam @Size(max = LONGEST_NAME) String name) {
+        heavy.end(signedIn.who(), name);
     }
 }

@@ -59,7 +59,7 @@ class WeekWaysOut {
         var in = reader.with(plans.fresh(clientId), session);
         var monday = WeekPlans.monday(in.today()).plusWeeks(1);
         var asked = plans.sketch(in, monday);
-        var plan = heavy.run(signedIn.required().id(), "week", work -> asked.next());
+        var plan = heavy.runAnew(signedIn.required().id(), "week", work -> asked.next());
         var days = IntStream.range(0, DaySet.DAYS)
                 .filter(d -> plan.seconds().get(d) > 0)
                 .mapToObj(d -> new SketchedDay(
@@ -90,7 +90,7 @@ class WeekWaysOut {
         var in = weeks.planned(clientId, monday);
         var asked = plans.asked(in, monday);
         var words = asked.words();
-        return heavy.run(signedIn.required().id(), "ways out", work -> {
+        return heavy.runAnew(signedIn.required().id(), "ways out", work -> {
             var conflict = plans.planner().conflict(asked.task());
             work.step(1, 2);
             return new WeekWays(
@@ -111,7 +111,7 @@ class WeekWaysOut {
     WeekView take(String clientId, LocalDate monday, WayOut way) {
         var in = weeks.planned(clientId, monday);
         var asked = plans.asked(in, monday);
-        var ways = heavy.run(signedIn.required().id(), "ways out", work -> ways(in, asked));
+        var ways = heavy.runAnew(signedIn.required().id(), "ways out", work -> ways(in, asked));
         if (!ways.contains(way)) {
             throw Problem.invalid("way", "no-way", "This does not help any more: look at the week again.");
         }

@@ -1,19 +1,24 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { api, ask } from '../../shared/api/client';
-import { Button } from '../../shared/ui/Button';
+import { api, ask, type Schemas } from '../api/client';
+import { Button } from './Button';
 
 const LOOK_MS = 700;
 
 /** While something long is worked out: how far it is, and the way to end it. */
-export function Working({ what }: { what: string }) {
+export function Working({ name, what }: { name: string; what: string }) {
   const going = useQuery({
-    queryKey: ['work'],
+    queryKey: ['work', name],
     refetchInterval: LOOK_MS,
     gcTime: 0,
     queryFn: () => ask(api.GET('/api/me/work')),
   });
-  const end = useMutation({ mutationFn: () => ask(api.DELETE('/api/me/work')) });
-  const work = going.data?.work;
+  return <Standing name={name} what={what} work={going.data?.find((w) => w.name === name)} />;
+}
+
+type Shown = { name: string; what: string; work: Schemas['Standing'] | undefined };
+
+export function Standing({ name, what, work }: Shown) {
+  const end = useMutation({ mutationFn: () => ask(api.DELETE('/api/me/work', { params: { query: { name } } })) });
   // What waits for its turn, or has just begun, has no length yet.
   const known = work && work.of > 1 ? work : undefined;
   return (

@@ -1,0 +1,39 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState, type MouseEvent, type ReactNode } from 'react';
+import { api, ask } from '../api/client';
+import { Standing } from './Working';
+
+const LOOK_MS = 700;
+/** Until then a file that was asked for has begun, or is there already. */
+const BEGINS_MS = 5_000;
+
+/**
+ * Links to files that take a while to make. The browser fetches them; here it is told meanwhile how far they are, and ended.
+ *
+ * @param works names of the works that make them
+ */
+export function MadeFiles({ works, children }: { works: readonly string[]; children: ReactNode }) {
+  const [asked, setAsked] = useState(0);
+  const going = useQuery({
+    queryKey: ['work', ...works],
+    enabled: asked > 0,
+    gcTime: 0,
+    queryFn: async () => (await ask(api.GET('/api/me/work'))).filter((w) => works.includes(w.name)),
+    refetchInterval: ({ state }) => ((state.data ?? []).length > 0 || Date.now() - asked < BEGINS_MS ? LOOK_MS : false),
+  });
+  const look = (event: MouseEvent) => {
+    if (event.target instanceof HTMLAnchorElement) {
+      setAsked(Date.now());
+      void going.refetch();
+    }
+  };
+  return (
+    // The links are pressed, by mouse or key; this only hears of it.
+    <div onClick={look}>
+      {children}
+      {going.data?.map((w, n) => (
+        <Standing key={n} name={w.name} what={`Making the ${w.name}`} work={w} />
+      ))}
+    </div>
+  );
+}
