@@ -73,6 +73,10 @@ public class BackupTest {
     @Test
     public void whoWasErasedSinceStaysErasedAndIsInNoOtherFile() throws IOException {
         var backup = newest();
+        // What an earlier restore replaced is no backup: nothing of them stays in it either.
+        var aside = Files.createDirectory(server.data().resolve("replaced-2026-01-01T000000Z"));
+        Files.copy(backup, aside.resolve("gradino.db"));
+        assertThat(holds(aside.resolve("gradino.db"), "Goner Byname")).isTrue();
         var erased = server.me().post("/api/clients/goner/erasure", "{\"name\":\"Goner Byname\"}");
         assertThat(erased.body().path("backupsUntil").asString()).isEqualTo("2027-03-01");
         for (var file : files(server.data())) {

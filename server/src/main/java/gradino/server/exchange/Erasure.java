@@ -4,7 +4,9 @@ import gradino.server.intake.ClientService;
 import gradino.server.intake.ErasedClients;
 import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
+import java.io.IOException;
 import java.time.Clock;
+import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.SmartInitializingSingleton;
@@ -24,6 +26,7 @@ public class Erasure implements SmartInitializingSingleton {
     private final ErasureRepository rows;
     private final ClientService clients;
     private final ErasedClients erased;
+    private final SetAside aside;
     private final Clock clock;
     private final TransactionTemplate whole;
 
@@ -31,22 +34,32 @@ public class Erasure implements SmartInitializingSingleton {
             ErasureRepository rows,
             ClientService clients,
             ErasedClients erased,
+            SetAside aside,
             Clock clock,
             PlatformTransactionManager transactions) {
         this.rows = rows;
         this.clients = clients;
         this.erased = erased;
+        this.aside = aside;
         this.clock = clock;
         this.whole = new TransactionTemplate(transactions);
     }
 
     /**
      * @param name as the file says it, typed once more
-     * @throws Problem when the name is another
+     * @throws Problem when the name is another, or a database that was set aside cannot be changed
      */
     public void erase(String clientId, String name) {
         whole.executeWithoutResult(transaction -> delete(clientId, name));
         emptyLog();
+        try {
+            aside.erase(List.of(clientId));
+        } catch (IOException e) {
+            throw Problem.conflict(
+                    "set-aside",
+                    "Erased here, but a database that was replaced by a backup still holds them: %s. Remove it by hand."
+                            .formatted(e.getMessage()));
+        }
     }
 
     private void emptyLog() {
@@ -73,5 +86,10 @@ public class Erasure implements SmartInitializingSingleton {
         whole.executeWithoutResult(
                 transaction -> erased.all().stream().filter(rows::has).forEach(rows::delete));
         emptyLog();
+        try {
+            aside.erase(erased.all());
+        } catch (IOException e) {
+            LOG.warn("who was erased may still be in a database that was replaced by a backup: {}", e.getMessage());
+        }
     }
 }

@@ -9,7 +9,6 @@ import java.io.PrintStream;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.temporal.ChronoUnit;
 import java.util.List;
 
 /**
@@ -69,8 +68,7 @@ public final class RestoreCommand {
             // Whatever stood in the log beside it goes into it, or it would be read with the other.
             DatabaseFile.change(database, List.of(), null);
         }
-        var name = "replaced-" + now.truncatedTo(ChronoUnit.SECONDS).toString().replace(":", "");
-        var aside = data.resolve(name).resolve(Database.FILE);
+        var aside = SetAside.next(data, now);
         DatabaseFile.replace(database, coming, aside);
         return aside;
     }
