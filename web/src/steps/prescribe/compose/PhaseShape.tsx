@@ -28,9 +28,9 @@ export function PhaseShape(props: Props) {
       )}
       {!quiet && width > 3 && (
         <rect
-          x={width - 3}
+          x={width - gripOf(width)}
           y={6}
-          width={5}
+          width={gripOf(width)}
           height={2 * axis - 12}
           fill="transparent"
           className="cursor-ew-resize"
@@ -40,6 +40,12 @@ export function PhaseShape(props: Props) {
     </>
   );
 }
+
+/** Within its own phase: what reached into the next one would lie under it. */
+function gripOf(width: number): number {
+  return Math.min(8, width / 2);
+}
+
 function Shape({ phase, width, axis, scale }: Props) {
   if (phase.direction !== 'NONE') {
     const press = phase.direction === 'PRESS';

@@ -53,18 +53,17 @@ public class DeskBrowserTest extends InBrowser {
         assertThat(history).hasValue("a fall from the ladder");
         who.getByText("Cancel").click();
         var past = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("History"));
-        var maren = server.signedIn("maren");
         var usual = ",{\"minutes\":47,\"at\":\"18:00:00\",\"place\":\"HOME\"}"
                 .repeat(7)
                 .substring(1);
         var calendar = "/api/clients/demo-puppeteer/calendar/usual";
         assertEquals(
-                maren.put(calendar, "{\"days\":[%s],\"travelEquipment\":[]}".formatted(usual))
+                server.put(calendar, "{\"days\":[%s],\"travelEquipment\":[]}".formatted(usual))
                         .status(),
                 200);
         past.getByText("Save").click();
         assertThat(past.getByText("Saved")).isVisible();
-        var details = maren.get("/api/clients/demo-puppeteer").body().get("details");
+        var details = server.get("/api/clients/demo-puppeteer").body().get("details");
         assertEquals(details.get("minutes").asInt(), 47, "what the calendar said meanwhile");
         page.reload();
         assertThat(history).hasValue("a fall from the ladder");
