@@ -57,7 +57,7 @@ class OpenApiSetup {
     @Bean
     OpenApiCustomizer document() {
         return api -> {
-            api.setInfo(new Info().title("Gradino").version("1"));
+            api.setInfo(new Info().title("Gradino").version("1").description(Limits.words()));
             api.setServers(List.of(new Server().url("/")));
             streamed(api);
             sort(api);

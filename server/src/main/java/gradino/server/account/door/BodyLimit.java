@@ -2,6 +2,7 @@ package gradino.server.account.door;
 
 import gradino.server.account.people.Account;
 import gradino.server.account.people.HomeGuest;
+import gradino.server.platform.Limits;
 import gradino.server.platform.TooLargeException;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ReadListener;
@@ -27,17 +28,14 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * file's only where a file is meant. What one account or link brings in an hour has an end too.
  */
 final class BodyLimit extends OncePerRequestFilter {
-    private static final long KB = 1024;
-    private static final long STRANGER = 16 * KB;
-    private static final long KNOWN = 256 * KB;
-    private static final long MOST_OF_A_FORM = 512 * KB * KB;
+    private static final long MOST_OF_A_FORM = 512 * Limits.KB * Limits.KB;
     private static final Map<String, Long> FILES =
-            Map.of("/api/methods", 512 * KB, "/api/exchange/import", MOST_OF_A_FORM);
+            Map.of("/api/methods", 512 * Limits.KB, "/api/exchange/import", MOST_OF_A_FORM);
     private static final String TRACES = "/traces";
     private static final String BUSY_TIMES = "/calendar/busy";
-    private static final long TRACE = 2 * KB * KB;
-    private static final long LINK_AN_HOUR = KB * KB;
-    private static final long ACCOUNT_AN_HOUR = 256 * KB * KB;
+    private static final long TRACE = 2 * Limits.KB * Limits.KB;
+    private static final long LINK_AN_HOUR = Limits.KB * Limits.KB;
+    private static final long ACCOUNT_AN_HOUR = 256 * Limits.KB * Limits.KB;
     private static final Duration HOUR = Duration.ofHours(1);
     private static final Duration SLOWEST = Duration.ofSeconds(30);
     private static final Duration SLOWEST_FILE = Duration.ofMinutes(5);
@@ -88,13 +86,15 @@ final class BodyLimit extends OncePerRequestFilter {
     private static Share share(HttpServletRequest request) {
         var who = SecurityContextHolder.getContext().getAuthentication();
         if (who != null && who.getPrincipal() instanceof HomeGuest guest) {
-            return new Share(KNOWN, "link " + guest.linkId(), LINK_AN_HOUR, SLOWEST);
+            return new Share(Limits.KNOWN_BYTES, "link " + guest.linkId(), LINK_AN_HOUR, SLOWEST);
         } else if (who != null && who.getPrincipal() instanceof Account account) {
             var uri = request.getRequestURI();
-            long file = uri.endsWith(TRACES) || uri.endsWith(BUSY_TIMES) ? TRACE : FILES.getOrDefault(uri, KNOWN);
-            return new Share(file, account.id(), ACCOUNT_AN_HOUR, file > KNOWN ? SLOWEST_FILE : SLOWEST);
+            long file = uri.endsWith(TRACES) || uri.endsWith(BUSY_TIMES)
+                    ? TRACE
+                    : FILES.getOrDefault(uri, Limits.KNOWN_BYTES);
+            return new Share(file, account.id(), ACCOUNT_AN_HOUR, file > Limits.KNOWN_BYTES ? SLOWEST_FILE : SLOWEST);
         }
-        return new Share(STRANGER, null, 0, SLOWEST);
+        return new Share(Limits.STRANGER_BYTES, null, 0, SLOWEST);
     }
 
     private boolean isUsedUp(String key, long quota) {

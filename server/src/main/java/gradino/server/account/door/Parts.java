@@ -1,5 +1,6 @@
 package gradino.server.account.door;
 
+import gradino.server.platform.Limits;
 import jakarta.validation.constraints.Size;
 import java.lang.reflect.Method;
 import java.lang.reflect.RecordComponent;
@@ -11,13 +12,6 @@ import org.jspecify.annotations.Nullable;
 
 /** Walks what was read of a body, part by part. */
 final class Parts {
-    /** Longest text and list of a part that says nothing else. */
-    private static final int TEXT = 4_000;
-
-    private static final int LIST = 1_000;
-    /** What a gauge gives in an hour. */
-    private static final int NUMBERS = 200_000;
-
     private static final ClassValue<List<Part>> PARTS = new ClassValue<>() {
         @Override
         protected List<Part> computeValue(Class<?> type) {
@@ -63,19 +57,19 @@ final class Parts {
 
     private void walk(String path, String name, @Nullable Object value, int most) {
         if (value instanceof String text) {
-            look.text(path, name, text, most == 0 ? TEXT : most);
+            look.text(path, name, text, most == 0 ? Limits.TEXT : most);
         } else if (value instanceof List<?> many && !many.isEmpty() && many.get(0) instanceof Number) {
-            look.list(path, many.size(), most == 0 ? NUMBERS : most);
+            look.list(path, many.size(), most == 0 ? Limits.NUMBERS : most);
         } else if (value instanceof Collection<?> many) {
-            look.list(path, many.size(), most == 0 ? LIST : most);
+            look.list(path, many.size(), most == 0 ? Limits.LIST : most);
             int n = 0;
             for (var one : many) {
                 walk(path + "[" + n++ + "]", name, one, 0);
             }
         } else if (value instanceof Map<?, ?> map) {
-            look.list(path, map.size(), LIST);
+            look.list(path, map.size(), Limits.LIST);
             map.forEach((key, one) -> {
-                look.text(path, "", String.valueOf(key), TEXT);
+                look.text(path, "", String.valueOf(key), Limits.TEXT);
                 walk(path.isEmpty() ? String.valueOf(key) : path + "." + key, "", one, 0);
             });
         } else if (value instanceof Record) {
