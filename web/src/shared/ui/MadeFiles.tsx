@@ -1,9 +1,6 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState, type MouseEvent, type ReactNode } from 'react';
-import { api, ask } from '../api/client';
-import { Standing } from './Working';
+import { Standing, useWork } from './Working';
 
-const LOOK_MS = 700;
 /** Until then a file that was asked for has begun, or is there already. */
 const BEGINS_MS = 5_000;
 
@@ -14,13 +11,7 @@ const BEGINS_MS = 5_000;
  */
 export function MadeFiles({ works, children }: { works: readonly string[]; children: ReactNode }) {
   const [asked, setAsked] = useState(0);
-  const going = useQuery({
-    queryKey: ['work', ...works],
-    enabled: asked > 0,
-    gcTime: 0,
-    queryFn: async () => (await ask(api.GET('/api/me/work'))).filter((w) => works.includes(w.name)),
-    refetchInterval: ({ state }) => ((state.data ?? []).length > 0 || Date.now() - asked < BEGINS_MS ? LOOK_MS : false),
-  });
+  const going = useWork(works, () => Date.now() - asked < BEGINS_MS);
   const look = (event: MouseEvent) => {
     if (event.target instanceof HTMLAnchorElement) {
       setAsked(Date.now());

@@ -4,15 +4,24 @@ import { Button } from './Button';
 
 const LOOK_MS = 700;
 
+/**
+ * What this account is having worked out.
+ *
+ * @param awaited whether it may still begin; what has begun is looked at to its end
+ */
+export function useWork(names: readonly string[], awaited: () => boolean) {
+  return useQuery({
+    queryKey: ['work', ...names],
+    gcTime: 0,
+    queryFn: async () => (await ask(api.GET('/api/me/work'))).filter((w) => names.includes(w.name)),
+    refetchInterval: ({ state }) => (awaited() || (state.data ?? []).length > 0 ? LOOK_MS : false),
+  });
+}
+
 /** While something long is worked out: how far it is, and the way to end it. */
 export function Working({ name, what }: { name: string; what: string }) {
-  const going = useQuery({
-    queryKey: ['work', name],
-    refetchInterval: LOOK_MS,
-    gcTime: 0,
-    queryFn: () => ask(api.GET('/api/me/work')),
-  });
-  return <Standing name={name} what={what} work={going.data?.find((w) => w.name === name)} />;
+  const going = useWork([name], () => true);
+  return <Standing name={name} what={what} work={going.data?.[0]} />;
 }
 
 type Shown = { name: string; what: string; work: Schemas['Standing'] | undefined };

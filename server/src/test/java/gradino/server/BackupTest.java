@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import gradino.server.backup.BackupService;
 import gradino.server.exchange.Commands;
+import gradino.server.intake.ErasedClients;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -89,6 +90,21 @@ public class BackupTest {
         for (var file : files(elsewhere)) {
             assertThat(holds(file, "Goner Byname")).as(file.toString()).isFalse();
         }
+    }
+
+    /** Else somebody would be told that they are gone while a file still holds them. */
+    @Test
+    public void nobodyIsErasedWhileADatabaseThatWasSetAsideCannotBeChanged() throws IOException {
+        var aside = Files.createDirectory(server.data().resolve("replaced-2026-01-02T000000Z"));
+        var unreadable = Files.writeString(aside.resolve("gradino.db"), "no database ".repeat(500));
+        var name = server.get(CLIENT).body().at("/details/name").asString();
+        var refused = server.me().post(CLIENT + "/erasure", "{\"name\":\"%s\"}".formatted(name));
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.body().toString()).contains("replaced-2026-01-02T000000Z");
+        assertThat(server.get(CLIENT).status()).isEqualTo(200);
+        assertThat(server.bean(ErasedClients.class).all()).doesNotContain(Scene.CLIENT);
+        Files.delete(unreadable);
+        Files.delete(aside);
     }
 
     @Test

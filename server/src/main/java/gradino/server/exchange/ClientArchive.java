@@ -41,7 +41,7 @@ class ClientArchive {
         exports.alone(who, work -> write(clients.get(clientId), reports.ofAll(clientId), out, work));
     }
 
-    private int write(Client client, Files report, OutputStream out, Work work) throws IOException {
+    private void write(Client client, Files report, OutputStream out, Work work) throws IOException {
         try (var zip = new ZipOutputStream(new Stoppable(out, work), StandardCharsets.UTF_8)) {
             entry(zip, "report.pdf", to -> to.write(report.pdf(Paper.Size.A4)));
             entry(zip, "report.json", report::json);
@@ -49,18 +49,17 @@ class ClientArchive {
             text(zip, "report.csv", report::csv);
             text(zip, "report-dictionary.csv", Files::dictionary);
             text(zip, "calendar.ics", to -> to.write(feeds.file(client.id())));
-            return tables(zip, client, work);
+            tables(zip, client, work);
         }
     }
 
-    private int tables(ZipOutputStream zip, Client client, Work work) throws IOException {
+    private void tables(ZipOutputStream zip, Client client, Work work) throws IOException {
         var tables = Tables.all().stream().filter(ClientRows::has).toList();
         for (int n = 0; n < tables.size(); n++) {
             var table = tables.get(n);
             work.step(n, tables.size());
             text(zip, "data/" + table.file(), to -> rows.table(client, table, to));
         }
-        return tables.size();
     }
 
     private interface Bytes {

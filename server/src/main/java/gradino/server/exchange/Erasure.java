@@ -6,7 +6,6 @@ import gradino.server.platform.Problem;
 import gradino.server.platform.StudioClock;
 import java.io.IOException;
 import java.time.Clock;
-import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.SmartInitializingSingleton;
@@ -50,16 +49,20 @@ public class Erasure implements SmartInitializingSingleton {
      * @throws Problem when the name is another, or a database that was set aside cannot be changed
      */
     public void erase(String clientId, String name) {
-        whole.executeWithoutResult(transaction -> delete(clientId, name));
-        emptyLog();
+        if (!clients.get(clientId).details().name().equals(name.strip())) {
+            throw Problem.invalid("name", "other-name", "This is not the name in the file.");
+        }
         try {
-            aside.erase(List.of(clientId));
+            // Before the database in use: whatever cuts this short, they are still there to be erased again.
+            aside.erase(clientId);
         } catch (IOException e) {
             throw Problem.conflict(
                     "set-aside",
-                    "Erased here, but a database that was replaced by a backup still holds them: %s. Remove it by hand."
+                    "Not erased: a database that was replaced by a backup holds them, and %s. Remove it by hand and try again."
                             .formatted(e.getMessage()));
         }
+        whole.executeWithoutResult(transaction -> delete(clientId));
+        emptyLog();
     }
 
     private void emptyLog() {
@@ -72,10 +75,7 @@ public class Erasure implements SmartInitializingSingleton {
                 "somebody reads for long: what was erased leaves the log beside the database later, at the next start at the latest");
     }
 
-    private void delete(String clientId, String name) {
-        if (!clients.get(clientId).details().name().equals(name.strip())) {
-            throw Problem.invalid("name", "other-name", "This is not the name in the file.");
-        }
+    private void delete(String clientId) {
         // Noted first: should the power go now, the next start does it.
         erased.add(clientId, StudioClock.now(clock));
         rows.delete(clientId);
@@ -86,10 +86,5 @@ public class Erasure implements SmartInitializingSingleton {
         whole.executeWithoutResult(
                 transaction -> erased.all().stream().filter(rows::has).forEach(rows::delete));
         emptyLog();
-        try {
-            aside.erase(erased.all());
-        } catch (IOException e) {
-            LOG.warn("who was erased may still be in a database that was replaced by a backup: {}", e.getMessage());
-        }
     }
 }

@@ -32,7 +32,6 @@ import gradino.server.perform.record.BlockRepository;
 import gradino.server.perform.record.RecordRepository;
 import gradino.server.perform.record.RunRepository;
 import gradino.server.platform.Heavy;
-import gradino.server.platform.Heavy.Task;
 import gradino.server.platform.Heavy.Work;
 import gradino.server.platform.Problem;
 import gradino.server.prescribe.library.PositionRepository;
@@ -136,23 +135,24 @@ public class ExportService {
         alone(who, work -> write(out, work));
     }
 
-    /**
-     * Whoever downloads slowly takes nobody's place but that of another archive.
-     *
-     * @param archive tells how many tables it has
-     */
-    void alone(String who, Task<Integer, IOException> archive) throws IOException {
+    /** Told how far it is, table by table. */
+    interface Archive {
+        void write(Work work) throws IOException;
+    }
+
+    /** Whoever downloads slowly takes nobody's place but that of another archive. */
+    void alone(String who, Archive archive) throws IOException {
         if (!running.tryAcquire()) {
             throw Problem.tooMany("An archive is being exported already: wait until it is done.");
         }
-        try {
-            heavy.seen(who, "archive", archive);
+        try (var work = heavy.seen(who, "archive")) {
+            archive.write(work);
         } finally {
             running.release();
         }
     }
 
-    private int write(OutputStream out, Work work) throws IOException {
+    private void write(OutputStream out, Work work) throws IOException {
         try (var zip = new ZipOutputStream(new Stoppable(out, work), StandardCharsets.UTF_8)) {
             int done = 0;
             for (var table : Tables.all()) {
@@ -163,7 +163,6 @@ public class ExportService {
                 writer.flush();
                 zip.closeEntry();
             }
-            return done;
         }
     }
 

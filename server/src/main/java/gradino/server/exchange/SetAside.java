@@ -7,7 +7,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.Collection;
 import java.util.List;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
@@ -29,18 +28,16 @@ class SetAside {
     }
 
     /**
-     * Takes all that is of clients out of every one of them.
+     * Takes all that is a client's out of every one of them.
      *
-     * @throws IOException with the file that cannot be changed, a full disk or an older version's
+     * @throws IOException with the file that cannot be changed: an older version's, or on a full disk
      */
-    void erase(Collection<String> clientIds) throws IOException {
-        for (var file : clientIds.isEmpty() ? List.<Path>of() : all()) {
-            for (var id : clientIds) {
-                try {
-                    DatabaseFile.change(file, ErasureRepository.deletions(), id);
-                } catch (IOException e) {
-                    throw new IOException("%s cannot be changed (%s)".formatted(file, e.getMessage()), e);
-                }
+    void erase(String clientId) throws IOException {
+        for (var file : all()) {
+            try {
+                DatabaseFile.change(file, ErasureRepository.deletions(), clientId);
+            } catch (IOException e) {
+                throw new IOException("%s cannot be changed (%s)".formatted(file, e.getMessage()), e);
             }
         }
     }

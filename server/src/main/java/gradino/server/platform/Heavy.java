@@ -33,16 +33,24 @@ public class Heavy implements InMemory {
     public record Standing(String name, int done, int of) {}
 
     /** Told by the work itself between two pieces of it. */
-    public static final class Work {
+    public static final class Work implements AutoCloseable {
         private final String name;
+        private final List<Work> among;
         private volatile int done;
         private volatile int of;
         private volatile boolean ended;
         /** Whose turn has not come yet. */
         private @Nullable Thread waiting;
 
-        private Work(String name) {
+        private Work(String name, List<Work> among) {
             this.name = name;
+            this.among = among;
+            among.add(this);
+        }
+
+        @Override
+        public void close() {
+            among.remove(this);
         }
 
         private synchronized void end() {
@@ -77,11 +85,6 @@ public class Heavy implements InMemory {
         }
     }
 
-    /** Something that takes long, and may fail in its own way. */
-    public interface Task<T, E extends Exception> {
-        T of(Work work) throws E;
-    }
-
     /**
      * One at a time for an account.
      *
@@ -89,13 +92,12 @@ public class Heavy implements InMemory {
      * @throws Problem when there is no place for long, or it was ended
      */
     public <T> T run(String who, String name, Function<Work, T> work) {
-        return seen(
-                who,
-                name,
-                mine -> held(
-                        seats.computeIfAbsent(who, w -> new Semaphore(1, true)),
-                        mine,
-                        () -> held(places, mine, () -> work.apply(mine))));
+        try (var mine = seen(who, name)) {
+            return held(
+                    seats.computeIfAbsent(who, w -> new Semaphore(1, true)),
+                    mine,
+                    () -> held(places, mine, () -> work.apply(mine)));
+        }
     }
 
     /** The same; asked for again it begins anew, and the one before ends. */
@@ -104,16 +106,9 @@ public class Heavy implements InMemory {
         return run(who, name, work);
     }
 
-    /** Shown and ended like the others, but without a place: what goes out as slowly as somebody takes it keeps nobody waiting. */
-    public <T, E extends Exception> T seen(String who, String name, Task<T, E> task) throws E {
-        var mine = new Work(name);
-        var all = going.computeIfAbsent(who, w -> new CopyOnWriteArrayList<>());
-        all.add(mine);
-        try {
-            return task.of(mine);
-        } finally {
-            all.remove(mine);
-        }
+    /** Until it is closed shown and ended like the others, but without a place: what goes out as slowly as somebody takes it keeps nobody waiting. */
+    public Work seen(String who, String name) {
+        return new Work(name, going.computeIfAbsent(who, w -> new CopyOnWriteArrayList<>()));
     }
 
     private static <T> T held(Semaphore place, Work mine, Supplier<T> work) {

@@ -52,7 +52,7 @@ public record Beside(Sided<Map<EffortClass, Tally>> sessions) {
      * @param all of the motion, those of one session one after the other
      */
     public static Beside of(String lineId, List<Trained> all) {
-        var tallies = Sided.of(side -> (Map<EffortClass, Tally>) new EnumMap<EffortClass, Tally>(EffortClass.class));
+        var tallies = Sided.<Map<EffortClass, Tally>>of(side -> new EnumMap<>(EffortClass.class));
         int end;
         for (int first = 0; first < all.size(); first = end) {
             var session = all.get(first);
