@@ -23,7 +23,9 @@ export function MadeFiles({ works, children }: { works: readonly string[]; child
     <div onClick={look}>
       {children}
       {going.data?.map((w, n) => (
-        <Standing key={n} name={w.name} what={`Making the ${w.name}`} work={w} />
+        <div key={n} className="mt-3">
+          <Standing name={w.name} what={`Making the ${w.name}`} work={w} />
+        </div>
       ))}
     </div>
   );

@@ -20,23 +20,25 @@ export function HandoutPage() {
   if (!page) return <Failure error={handout.error} />;
   return (
     <article className="mx-auto max-w-2xl text-lg">
-      <div className="no-print mb-6 flex flex-wrap items-center gap-3">
-        <Button look="main" onClick={() => print()}>
-          Print
-        </Button>
+      <div className="no-print mb-6">
         <MadeFiles works={WORKS}>
-          <a
-            className="inline-flex min-h-11 items-center border border-rule bg-card px-4 font-semibold hover:bg-tread"
-            href={`/api/clients/${clientId}/sessions/${sessionId}/handout.pdf`}
-            target="_blank"
-            rel="noreferrer"
-          >
-            As PDF
-          </a>
+          <div className="flex flex-wrap items-center gap-3">
+            <Button look="main" onClick={() => print()}>
+              Print
+            </Button>
+            <a
+              className="inline-flex min-h-11 items-center border border-rule bg-card px-4 font-semibold hover:bg-tread"
+              href={`/api/clients/${clientId}/sessions/${sessionId}/handout.pdf`}
+              target="_blank"
+              rel="noreferrer"
+            >
+              As PDF
+            </a>
+            <Link className="underline" to={`/clients/${clientId}/compose/${sessionId}`}>
+              Back to the score
+            </Link>
+          </div>
         </MadeFiles>
-        <Link className="underline" to={`/clients/${clientId}/compose/${sessionId}`}>
-          Back to the score
-        </Link>
       </div>
       <h1 className="text-4xl font-bold">{page.title}</h1>
       <p className="mb-4 text-soft">
