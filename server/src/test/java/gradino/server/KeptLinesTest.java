@@ -2,7 +2,6 @@ package gradino.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import gradino.server.advance.line.LineDoor;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.List;
@@ -38,6 +37,10 @@ public class KeptLinesTest {
 
     /** Everything that is worked out of kept lines. */
     private List<JsonNode> look() {
+        return look(server);
+    }
+
+    private static List<JsonNode> look(TestServer server) {
         return List.of(
                 server.get("/api/decisions").body(),
                 server.get("/api/lines/" + Scene.LINE + "/proposals").body(),
@@ -126,6 +129,12 @@ public class KeptLinesTest {
                 scene.doAll(fine(server.post(path, "{\"id\":\"run\"}")).body());
                 scene.close("run");
             }),
+            after("the same motion, trained in another line", true, (server, scene) -> {
+                scene.eveningOf(
+                        scene.suggestedLine("hip-internal-rotation", "prone-knee-bent", "contract-relax-linger"));
+                look(server);
+                scene.cleanRun("other");
+            }),
             after("a file with a reading", true, (server, scene) -> {
                 var file = new String(server.bytes("/api/exchange/files/measurements.csv"), StandardCharsets.UTF_8);
                 var rows = file.split("\r\n");
@@ -143,7 +152,7 @@ public class KeptLinesTest {
         var before = look();
         ((Write) write).on(server, scene);
         var kept = look();
-        server.bean(LineDoor.class).forget();
+        server.forget();
         assertThat(kept).isEqualTo(look());
         if (shows) {
             assertThat(kept).isNotEqualTo(before);

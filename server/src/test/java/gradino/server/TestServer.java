@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import gradino.server.RunningServer.Data;
 import gradino.server.account.people.DemoPassword;
 import gradino.server.account.people.OwnerCode;
+import gradino.server.platform.InMemory;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -174,6 +175,11 @@ public final class TestServer implements AutoCloseable {
 
     public <T> T bean(String name, Class<T> type) {
         return running.context.getBean(name, type);
+    }
+
+    /** As after another database was put under it. */
+    void forget() {
+        running.context.getBeansOfType(InMemory.class).values().forEach(InMemory::forget);
     }
 
     /** The texts of all files of the archive, by their names. */

@@ -12,7 +12,6 @@ import gradino.core.measure.limit.LimiterReason.Wanted;
 import gradino.server.intake.Client;
 import gradino.server.measure.NoiseService;
 import gradino.server.measure.Ranges;
-import gradino.server.perform.record.BesideRepository;
 import gradino.server.platform.Problem;
 import gradino.server.prescribe.compose.LineSets;
 import gradino.server.prescribe.program.Line;
@@ -30,20 +29,21 @@ class ClientSide {
     private static final int LONGEST_INTERVAL_DAYS = 7;
 
     private final NoiseService noise;
-    private final BesideRepository besides;
+    private final Besides besides;
     private final PolicyService policies;
     private final PlannedDays planned;
 
-    ClientSide(NoiseService noise, BesideRepository besides, PolicyService policies, PlannedDays planned) {
+    ClientSide(NoiseService noise, Besides besides, PolicyService policies, PlannedDays planned) {
         this.planned = planned;
         this.noise = noise;
         this.besides = besides;
         this.policies = policies;
     }
 
-    Facts of(Collection<Client> clients, Collection<Line> lines, Moment moment) {
+    /** @param stamps of the clients, read before anything else of them */
+    Facts of(Collection<Client> clients, Collection<Line> lines, Map<String, Long> stamps, Moment moment) {
         int days = policies.current().whole(Threshold.GAP_NEWCOMER_DAYS) + LONGEST_INTERVAL_DAYS;
-        var beside = besides.of(lines, moment.instant().minus(Duration.ofDays(days)));
+        var beside = besides.of(lines, stamps, moment.instant().minus(Duration.ofDays(days)));
         return new Facts(
                 clients.stream().collect(Collectors.toMap(Client::id, Function.identity())),
                 noise.gapLimit(),

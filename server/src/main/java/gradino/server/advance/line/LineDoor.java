@@ -113,7 +113,7 @@ public class LineDoor implements LineHistory, InMemory {
     private Known at(Moment moment, Collection<Client> clients, Collection<Line> lines) {
         var policy = policies.current();
         var stamps = this.clients.stamps(clients.stream().map(Client::id).toList());
-        var facts = clientSide.of(clients, lines, moment);
+        var facts = clientSide.of(clients, lines, stamps, moment);
         var found = new HashMap<String, Supplier<Folded>>();
         Function<Line, Optional<Folded>> known = line -> Optional.ofNullable(kept.getIfPresent(line.id()))
                 .filter(f -> f.holds(stamp(stamps, line), policy.noise(), moment));
@@ -168,7 +168,8 @@ public class LineDoor implements LineHistory, InMemory {
 
     /** The same, as it would be judged at another moment. */
     public Inputs inputs(Line line, Moment moment) {
-        var facts = clientSide.of(List.of(client(line.clientId())), List.of(line), moment);
+        var facts = clientSide.of(
+                List.of(client(line.clientId())), List.of(line), clients.stamps(List.of(line.clientId())), moment);
         return Objects.requireNonNull(gathering.of(List.of(line), facts, moment).get(line.id()))
                 .get()
                 .beside(at(moment, line).rivals(line));
