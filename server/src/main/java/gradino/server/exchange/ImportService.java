@@ -135,6 +135,8 @@ public class ImportService {
         var reader = new ImportReader(files, seen);
         var run = new ImportRun(stores, reader, clock);
         var runs = run.runs();
+        var lines = run.lines();
+        var measures = run.measures();
         reader.each(ClientTables.CLIENTS, run::client);
         reader.each(IntakeTables.SCREENINGS, run::screening);
         reader.each(IntakeTables.RESTRICTIONS, run::restriction);
@@ -144,12 +146,12 @@ public class ImportService {
         reader.each(ScheduleTables.CALENDAR, run::calendar);
         reader.each(SessionTables.METHODS, run::method);
         reader.each(SessionTables.POSITIONS, run::position);
-        reader.each(LineTables.LINES, run::line);
+        reader.each(LineTables.LINES, lines::line);
         reader.each(SessionTables.SESSIONS, run::session);
-        reader.each(BatteryTables.BATTERIES, run::battery);
-        reader.each(BatteryTables.ASSESSMENTS, run::assessment);
-        reader.each(BatteryTables.MOVEMENTS, run::movement);
-        reader.each(MeasurementTables.MEASUREMENTS, run::measurement);
+        reader.each(BatteryTables.BATTERIES, measures::battery);
+        reader.each(BatteryTables.ASSESSMENTS, measures::assessment);
+        reader.each(BatteryTables.MOVEMENTS, measures::movement);
+        reader.each(MeasurementTables.MEASUREMENTS, measures::measurement);
         reader.each(SessionTables.RUNS, runs::run);
         reader.each(RecordTables.BLOCKS, runs::block);
         reader.each(RecordTables.MORNINGS, runs::morning);
@@ -157,7 +159,7 @@ public class ImportService {
         reader.each(HomeTables.CLIENT_NOTES, runs::clientNote);
         reader.each(ForceTables.REFERENCES, runs::reference);
         reader.each(ForceTables.TRACES, runs::trace);
-        reader.each(DecisionTables.DECISIONS, run::decision);
+        reader.each(DecisionTables.DECISIONS, lines::decision);
         reader.each(ScheduleTables.WEEKS, run::week);
         // It follows from the weeks and the runs.
         reader.each(ScheduleTables.ATTENDANCE, (row, attended) -> false);
