@@ -36,7 +36,7 @@ final class TodayBench {
             var warm = new ArrayList<Double>();
             for (int run = 0; run < ASKED; run++) {
                 double millis = millis(visitor);
-                // Before, the process warms up, as a morning's work would.
+                // Before, the compiler is still at work beside it.
                 if (run >= ASKED - COUNTED) {
                     warm.add(millis);
                 }

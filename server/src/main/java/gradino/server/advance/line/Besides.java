@@ -42,13 +42,8 @@ class Besides implements InMemory {
     }
 
     private Map<String, OfClient> known(List<String> clientIds, Map<String, Long> stamps, Instant since) {
-        var known = new HashMap<String, OfClient>();
-        for (var id : clientIds) {
-            var of = kept.getIfPresent(id);
-            if (of != null && of.holds(stamps.getOrDefault(id, 0L), since)) {
-                known.put(id, of);
-            }
-        }
+        var known = new HashMap<>(kept.getAllPresent(clientIds));
+        known.entrySet().removeIf(e -> !e.getValue().holds(stamps.getOrDefault(e.getKey(), 0L), since));
         var changed = clientIds.stream().filter(id -> !known.containsKey(id)).toList();
         if (!changed.isEmpty()) {
             var read = rows.since(since, changed);

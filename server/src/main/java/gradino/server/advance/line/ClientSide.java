@@ -23,7 +23,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
-/** What of a client bears on their lines; never kept, because it changes with the day. */
+/** What of a client bears on their lines; never kept as a whole, because it changes with the day. */
 @Component
 class ClientSide {
     private static final int LONGEST_INTERVAL_DAYS = 7;
